@@ -1,0 +1,2 @@
+export * from './mitre.ts';
+export * from './trench.ts';

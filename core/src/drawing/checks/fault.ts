@@ -1,0 +1,32 @@
+import type { Point } from '../../geometry/index.ts';
+import type { PartCommand } from '../commands/index.ts';
+import type { OperationFault } from '../operations/index.ts';
+
+/** Every fault that a part can have. */
+export type FaultCode =
+  | OperationFault['code']
+  | 'OUTLINE_MISSING' | 'OUTLINE_OPEN' | 'OUTLINE_CROSSES' | 'HOLE_OPEN' | 'HOLE_OUTSIDE' | 'LINE_OPEN'
+  | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING';
+
+/** Something that only the airframe as a whole can mend. */
+export type AirframeAction =
+  | { readonly name: 'setScale'; readonly factor: number }
+  | { readonly name: 'addBoard'; readonly material: string }
+  | { readonly name: 'startOutline' };
+
+/** What one click does about a fault. */
+export type Mend =
+  | { readonly label: string; readonly command: PartCommand }
+  | { readonly label: string; readonly action: AirframeAction };
+
+/** A fault of a part: the thing, the number and the mend. */
+export interface Fault {
+  readonly code: FaultCode;
+  readonly partId: string;
+  /** Path or operation it belongs to. */
+  readonly targetId?: string;
+  readonly place?: Point;
+  readonly title: string;
+  readonly detail: string;
+  readonly mend: Mend;
+}

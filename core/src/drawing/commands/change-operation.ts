@@ -1,0 +1,16 @@
+import { operationWord, type Operation } from '../operations/index.ts';
+import type { Part } from '../part.ts';
+import { done, refused, type CommandResult } from './command.ts';
+
+/** Changes the numbers, face or label of an operation; its kind and place stay. */
+export function changeOperation(part: Part, args: { readonly operationId: string; readonly changes: Readonly<Record<string, unknown>> }): CommandResult {
+  const found = part.operations.find((operation) => operation.id === args.operationId);
+  if (!found) return refused(`There is no operation "${args.operationId}" in ${part.name}.`);
+  for (const [field, value] of Object.entries(args.changes)) {
+    if (field === 'id' || field === 'on' || field === 'kind' || !(field in found)) return refused(`A ${operationWord(found)} has no ${field} to change.`);
+    if (field.endsWith('Degrees') && !(typeof value === 'number' && value > -180 && value <= 180)) return refused(`An angle must be between -180° and 180°, got ${String(value)}.`);
+    if (field.endsWith('Mm') && value !== 'auto' && !(typeof value === 'number' && value > 0 && value <= 1000)) return refused(`A width or depth must be more than 0 and at most 1000 mm, got ${String(value)}.`);
+  }
+  const changed = { ...found, ...args.changes } as Operation;
+  return done({ ...part, operations: part.operations.map((operation) => (operation === found ? changed : operation)) }, `Change ${operationWord(found)}`);
+}

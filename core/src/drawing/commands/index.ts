@@ -1,0 +1,53 @@
+import { brokenInvariant, type Part } from '../part.ts';
+import { addOperation } from './add-operation.ts';
+import { bringHoleInside } from './bring-hole-inside.ts';
+import { changeDetails } from './change-details.ts';
+import { changeOperation } from './change-operation.ts';
+import { changeSegment } from './change-segment.ts';
+import { changeSizing } from './change-sizing.ts';
+import { closePath } from './close-path.ts';
+import { refused, type CommandResult } from './command.ts';
+import { drawHole } from './draw-hole.ts';
+import { drawLine } from './draw-line.ts';
+import { drawOutline } from './draw-outline.ts';
+import { extendFold } from './extend-fold.ts';
+import { insertNode } from './insert-node.ts';
+import { mirrorPart } from './mirror-part.ts';
+import { moveNodes } from './move-nodes.ts';
+import { movePath } from './move-path.ts';
+import { placeNode } from './place-node.ts';
+import { removeNode } from './remove-node.ts';
+import { removeOperation } from './remove-operation.ts';
+import { removePath } from './remove-path.ts';
+import { shapeRun } from './shape-run.ts';
+import { straightenLine } from './straighten-line.ts';
+import { uncrossOutline } from './uncross-outline.ts';
+
+export type { CommandResult, DraftSegment, OperationDraft, PathDraft } from './command.ts';
+export { SIZING_WORDS } from './command.ts';
+export { draftFault } from './command.ts';
+export { foldReach } from './extend-fold.ts';
+export type { PartDetails } from './change-details.ts';
+
+/** Every editing command, by its name. */
+export const COMMANDS = {
+  addOperation, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, closePath, drawHole, drawLine, drawOutline, extendFold,
+  insertNode, mirrorPart, moveNodes, movePath, placeNode, removeNode, removeOperation, removePath, shapeRun, straightenLine, uncrossOutline,
+} as const;
+
+export type CommandName = keyof typeof COMMANDS;
+/** A command and its arguments as plain data: can be stored, sent and offered as a mend. */
+export type PartCommand = { [N in CommandName]: { readonly name: N; readonly args: Parameters<(typeof COMMANDS)[N]>[1] } }[CommandName];
+
+/**
+ * Runs an editing command. The given part is never changed, and a part that breaks its own rules is never returned.
+ * @returns the new part with the name of the step, or a message that says why not
+ */
+export function applyCommand(part: Part, command: PartCommand): CommandResult {
+  // The union above pairs each name with its own arguments; TypeScript cannot follow that through the lookup.
+  const run = COMMANDS[command.name] as (part: Part, args: unknown) => CommandResult;
+  const result = run(part, command.args);
+  if (!result.ok) return result;
+  const broken = brokenInvariant(result.part);
+  return broken ? refused(`That would break ${part.name}: ${broken.message}.`) : result;
+}

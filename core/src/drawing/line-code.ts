@@ -1,0 +1,149 @@
+import {
+  add, applyTransform, boundsOf, cross, directionDegrees, distance, dot, flattenOpenPath, isInside, leftOf, rotation, subtract, times, transformPath, unitVector,
+  type Path, type Point, type Region, type Transform,
+} from '../geometry/index.ts';
+import { radians } from '../units/index.ts';
+import type { OperationKind } from './operations/index.ts';
+import type { ResolvedPart, Stroke } from './resolve.ts';
+
+/** How heavy a line is drawn; the painter knows the width for its medium. */
+export type Pen = 'heavy' | 'middle' | 'thin';
+/** How a line is broken. */
+export type Dash = 'solid' | 'long' | 'short' | 'dots';
+/** Ink, or grey for work on the back. */
+export type Tone = 'ink' | 'back';
+
+/** One thing to draw, in mm on the part. */
+export type LineMark =
+  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly pen: Pen; readonly dash: Dash; readonly tone: Tone; readonly operationId?: string }
+  | { readonly kind: 'dot'; readonly at: Point; readonly radiusMm: number; readonly tone: Tone; readonly operationId?: string }
+  | { readonly kind: 'text'; readonly at: Point; readonly angleDegrees: number; readonly text: string; readonly tone: Tone; readonly operationId?: string };
+
+/** The legend's word for each stroke. */
+export const LEGEND_WORDS: Readonly<Record<OperationKind, string>> = {
+  through: 'cut through', groove: 'mitre groove, true width', bevel: 'edge bevel, true run', crease: 'crease', trench: 'trench: foam out, skin stays', pocket: 'pocket: skin stays', mark: 'mark, glue line',
+};
+
+/** Distances of the code in mm. */
+const HATCH_PITCH_MM = 3.5;
+const TRENCH_DOT_PITCH_MM = 4;
+const PIN_PRICK_MM = 2;
+
+const run = (from: Point, to: Point): Path => [{ kind: 'line', from, to }];
+const ring = (points: readonly Point[]): Path => points.map((from, index) => ({ kind: 'line', from, to: points[(index + 1) % points.length]! }));
+
+/**
+ * A part in the line code: readable in black and white, true widths.
+ * @returns marks in drawing order; texts last
+ */
+export function lineCode(part: ResolvedPart): readonly LineMark[] {
+  const cut = (path: Path, closed: boolean): LineMark => ({ kind: 'path', path, closed, pen: 'heavy', dash: 'solid', tone: 'ink' });
+  return [
+    ...part.strokes.flatMap(strokeMarks),
+    ...(part.outline ? [cut(part.outline, true)] : []),
+    ...part.holes.map((hole) => cut(hole, true)),
+    ...part.openPaths.map((path) => cut(path, false)),
+    ...part.strokes.flatMap(captionMarks),
+  ];
+}
+
+/** The marks of one stroke, without its caption. */
+export function strokeMarks(stroke: Stroke): readonly LineMark[] {
+  const tone: Tone = stroke.face === 'back' ? 'back' : 'ink';
+  const operationId = stroke.operationId;
+  const line = (path: Path, pen: Pen, dash: Dash, closed = false): LineMark => ({ kind: 'path', path, closed, pen, dash, tone, operationId });
+  const centres = (pen: Pen, dash: Dash): readonly LineMark[] => stroke.paths.map((path) => line(path, pen, dash, stroke.closed));
+  const edges = (): readonly LineMark[] => stroke.area.map((one) => line(ring(one), 'thin', 'solid', true));
+  const ends = stroke.face === 'back' && !stroke.closed ? stroke.paths.flatMap((path) => pinPricks(path, operationId)) : [];
+  switch (stroke.kind) {
+    case 'through': return [...centres('heavy', 'solid'), ...ends];
+    case 'groove': return [...edges(), ...centres('middle', 'long'), ...ends];
+    case 'bevel': return [...hatch(stroke.area).map(([a, b]) => line(run(a, b), 'thin', 'solid')), ...ends];
+    case 'crease': return [...centres('middle', 'dots'), ...ends];
+    case 'trench': return [...edges(), ...scatter(stroke.area).map((at): LineMark => ({ kind: 'dot', at, radiusMm: 0.35, tone, operationId })), ...ends];
+    case 'pocket': return [...centres('thin', 'solid'), ...stroke.paths.flatMap((path) => path.map((curve): LineMark => ({ kind: 'dot', at: curve.from, radiusMm: 0.9, tone, operationId })))];
+    case 'mark': return [...centres('thin', 'short'), ...ends];
+  }
+}
+
+/** Where a stroke's caption goes: the middle of its longest run, along it, never upside down. */
+function captionMarks(stroke: Stroke): readonly LineMark[] {
+  const path = stroke.paths[0];
+  if (!stroke.caption || !path) return [];
+  const tone: Tone = stroke.face === 'back' ? 'back' : 'ink';
+  if (stroke.kind === 'pocket') {
+    const box = boundsOf(flattenOpenPath(path, 0.1));
+    return [{ kind: 'text', at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, angleDegrees: 0, text: stroke.caption, tone, operationId: stroke.operationId }];
+  }
+  const longest = path.reduce((a, b) => (distance(b.from, b.to) > distance(a.from, a.to) ? b : a));
+  const middle = { x: (longest.from.x + longest.to.x) / 2, y: (longest.from.y + longest.to.y) / 2 };
+  const shift = stroke.kind === 'bevel' ? towardsArea(longest.from, longest.to, stroke) : { x: 0, y: 0 };
+  const direction = directionDegrees(longest.from, longest.to);
+  const upright = direction > 90.001 ? direction - 180 : direction <= -89.999 ? direction + 180 : direction;
+  return [{ kind: 'text', at: add(middle, shift), angleDegrees: upright, text: stroke.caption, tone, operationId: stroke.operationId }];
+}
+
+/** A caption on a bevel stands in the part beside its band, where it can be read. */
+function towardsArea(from: Point, to: Point, stroke: Stroke): Point {
+  const side = leftOf(unitVector(from, to));
+  const probe = add({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }, times(side, stroke.widthMm / 2));
+  const isLeft = stroke.area.some((one) => isInside(probe, one));
+  return times(side, (isLeft ? 1 : -1) * (stroke.widthMm + 4));
+}
+
+function pinPricks(path: Path, operationId: string): readonly LineMark[] {
+  return [path[0]?.from, path.at(-1)?.to].filter((p) => p !== undefined).flatMap((p) => [[PIN_PRICK_MM, 0], [0, PIN_PRICK_MM]].map(([dx, dy]): LineMark => ({
+    kind: 'path', path: run({ x: p.x - dx!, y: p.y - dy! }, { x: p.x + dx!, y: p.y + dy! }), closed: false, pen: 'thin', dash: 'solid', tone: 'back', operationId,
+  })));
+}
+
+/** Slanted lines across a region, one pitch apart. */
+function hatch(region: Region): readonly (readonly [Point, Point])[] {
+  if (region.length === 0) return [];
+  const direction = { x: Math.cos(radians(60)), y: Math.sin(radians(60)) };
+  const normal = leftOf(direction);
+  const offsets = region.flat().map((p) => dot(p, normal));
+  const lines: [Point, Point][] = [];
+  for (let at = Math.ceil(Math.min(...offsets) / HATCH_PITCH_MM) * HATCH_PITCH_MM; at < Math.max(...offsets); at += HATCH_PITCH_MM) {
+    const origin = times(normal, at);
+    const cuts: number[] = [];
+    for (const one of region) {
+      one.forEach((p, index) => {
+        const q = one[(index + 1) % one.length]!;
+        const sideP = cross(direction, subtract(p, origin)), sideQ = cross(direction, subtract(q, origin));
+        if (sideP >= 0 === sideQ >= 0) return;
+        cuts.push(dot(subtract(add(p, times(subtract(q, p), sideP / (sideP - sideQ))), origin), direction));
+      });
+    }
+    cuts.sort((a, b) => a - b);
+    for (let index = 0; index + 1 < cuts.length; index += 2) lines.push([add(origin, times(direction, cuts[index]!)), add(origin, times(direction, cuts[index + 1]!))]);
+  }
+  return lines;
+}
+
+/** Sparse dots over a region, every other row shifted. */
+function scatter(region: Region): readonly Point[] {
+  const box = boundsOf(region.flat());
+  const dots: Point[] = [];
+  let row = 0;
+  for (let y = box.minY + TRENCH_DOT_PITCH_MM / 4; y < box.maxY; y += TRENCH_DOT_PITCH_MM / 2, row++) {
+    for (let x = box.minX + (row % 2 ? TRENCH_DOT_PITCH_MM / 2 : 0); x < box.maxX; x += TRENCH_DOT_PITCH_MM) {
+      if (region.filter((one) => isInside({ x, y }, one)).length % 2 === 1) dots.push({ x, y });
+    }
+  }
+  return dots;
+}
+
+/** A mark under a map; texts are kept upright and readable. */
+export function transformMark(t: Transform, mark: LineMark): LineMark {
+  switch (mark.kind) {
+    case 'path': return { ...mark, path: transformPath(t, mark.path) };
+    case 'dot': return { ...mark, at: applyTransform(t, mark.at) };
+    case 'text': {
+      const tip = applyTransform(t, add(mark.at, applyTransform(rotation(mark.angleDegrees), { x: 1, y: 0 })));
+      const at = applyTransform(t, mark.at);
+      const direction = directionDegrees(at, tip);
+      return { ...mark, at, angleDegrees: direction > 90.001 ? direction - 180 : direction <= -89.999 ? direction + 180 : direction };
+    }
+  }
+}

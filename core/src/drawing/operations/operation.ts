@@ -1,0 +1,45 @@
+import type { TrenchFold } from '../../allowance/index.ts';
+
+/** Where an operation runs: a whole path, or some segments of it. */
+export interface OperationPlace { readonly pathId: string; readonly segmentIds?: readonly string[] }
+
+/** The side of the board that is worked: the face that is printed and cut from, or the back. */
+export type BoardFace = 'face' | 'back';
+
+interface OperationBase {
+  readonly id: string;
+  readonly on: OperationPlace;
+  readonly face: BoardFace;
+  readonly label: string;
+}
+
+/** Cut right through the board. */
+export interface ThroughCut extends OperationBase { readonly kind: 'through' }
+/** V groove of two bevels that folds toward its own face. */
+export interface Groove extends OperationBase {
+  readonly kind: 'groove';
+  readonly foldDegrees: number;
+  /** Width at the mouth in mm; auto follows the measured thickness. */
+  readonly mouthMm: number | 'auto';
+}
+/** Slanted edge: the face is cut back by t·tan β. */
+export interface Bevel extends OperationBase { readonly kind: 'bevel'; readonly bevelDegrees: number }
+/** The face is dented, nothing removed. */
+export interface Crease extends OperationBase { readonly kind: 'crease'; readonly foldDegrees: number }
+/** Strip of foam removed, far skin kept. */
+export interface Trench extends OperationBase {
+  readonly kind: 'trench';
+  readonly foldDegrees: TrenchFold;
+  /** Width in mm; auto follows the measured thickness. */
+  readonly widthMm: number | 'auto';
+  /** Where the strip lies, looking along the line. */
+  readonly side: 'centre' | 'left' | 'right';
+}
+/** Area cut away to a depth, far skin kept. */
+export interface Pocket extends OperationBase { readonly kind: 'pocket'; readonly depthMm: number }
+/** Line to align or glue to; nothing is cut. */
+export interface Mark extends OperationBase { readonly kind: 'mark' }
+
+export type Operation = ThroughCut | Groove | Bevel | Crease | Trench | Pocket | Mark;
+export type OperationKind = Operation['kind'];
+export const OPERATION_KINDS: readonly OperationKind[] = ['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'mark'];

@@ -1,0 +1,138 @@
+import { stableHash } from '../units/index.ts';
+import {
+  bandAlong, boundsOf, counterClockwise, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea,
+  type Bounds, type Path, type Point, type Polygon, type Region,
+} from '../geometry/index.ts';
+import { operationAngle, operationArea, operationCaption, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import { curveOf, curvesOf, FINE_TOLERANCE_MM, findPath, holesOf, outlineOf, type Part } from './part.ts';
+
+/** What a part needs from around it to become exact. */
+export interface ResolveContext {
+  /** Measured thickness of the part's board in mm. */
+  readonly thicknessMm: number;
+  readonly gramsPerSquareMetre: number;
+}
+
+/** One line of work on a part, at true size. */
+export interface Stroke {
+  readonly operationId: string;
+  readonly kind: OperationKind;
+  readonly face: BoardFace;
+  /** Centre lines: one path a run of neighbouring segments. */
+  readonly paths: readonly Path[];
+  readonly closed: boolean;
+  /** The worked area at its true width, clipped to the part. */
+  readonly area: Region;
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly angleDegrees?: number;
+  readonly depthMm?: number;
+  readonly caption: string;
+  readonly label: string;
+}
+
+/** A part made exact: the only form that pages, boards, cut lists and the mat read. */
+export interface ResolvedPart {
+  readonly id: string;
+  readonly name: string;
+  readonly group: string;
+  readonly material: string;
+  readonly side: 'single' | 'port' | 'starboard';
+  readonly thicknessMm: number;
+  readonly grain: Part['grain'];
+  /** Undefined while the outline is missing or open. */
+  readonly outline?: Path;
+  readonly holes: readonly Path[];
+  /** The outline and holes as polygons within 0.01 mm, outer counter-clockwise; empty without a closed outline. */
+  readonly outer: Polygon;
+  readonly holeRings: readonly Polygon[];
+  /** Paths drawn but not closed: shown, never cut. */
+  readonly openPaths: readonly Path[];
+  readonly strokes: readonly Stroke[];
+  readonly areaMm2: number;
+  readonly massG: number;
+  /** Length of the outline and holes, all cut through, in mm. */
+  readonly outlineLengthMm: number;
+  readonly bounds: Bounds;
+  readonly hash: string;
+}
+
+const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
+
+/**
+ * Makes a drawn part exact for its board. Pure, and remembered by the part and the context.
+ * @param part what was drawn; the port part of a pair
+ * @param context measured thickness in mm and mass in g/m² of its board
+ */
+export function resolve(part: Part, context: ResolveContext): ResolvedPart {
+  const key = `${context.thicknessMm}/${context.gramsPerSquareMetre}`;
+  const known = remembered.get(part) ?? new Map<string, ResolvedPart>();
+  remembered.set(part, known);
+  const found = known.get(key);
+  if (found) return found;
+  const made = resolveAnew(part, context);
+  known.set(key, made);
+  return made;
+}
+
+function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
+  const outer = outlineOf(part);
+  const closedOuter = outer?.closed && outer.nodes.length >= 2 ? outer : undefined;
+  const holes = holesOf(part).filter((hole) => hole.closed);
+  const outline = closedOuter && curvesOf(closedOuter);
+  const holePaths = holes.map(curvesOf);
+  const outerRing = outline ? counterClockwise(flattenClosedPath(outline, FINE_TOLERANCE_MM)) : [];
+  const holeRings = holePaths.map((path) => counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)));
+  const body: Region = outline ? [outerRing, ...holeRings.map((ring) => [...ring].reverse())] : [];
+  const strokes = part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body));
+  const areaMm2 = outline ? Math.max(0, Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0)) : 0;
+  const openPaths = part.contours.filter((contour) => !contour.closed).map(curvesOf);
+  const drawn = [...outerRing, ...openPaths.flatMap((path) => flattenOpenPath(path, 0.1)), ...strokes.flatMap((stroke) => stroke.paths.flatMap((path) => flattenOpenPath(path, 0.1)))];
+  return {
+    id: part.id, name: part.name, group: part.group, material: part.material,
+    side: part.handed === 'pair' ? 'port' : 'single',
+    thicknessMm: context.thicknessMm, grain: part.grain,
+    outline, holes: holePaths, outer: outerRing, holeRings, openPaths, strokes, areaMm2,
+    massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
+    outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),
+    bounds: boundsOf(drawn),
+    hash: stableHash([part.contours, part.lines, part.operations, part.handed, part.grain, part.name, context]),
+  };
+}
+
+/** The runs of an operation as paths: neighbouring chosen segments are joined into one. */
+export function operationPaths(part: Part, operation: Operation): { readonly paths: readonly Path[]; readonly closed: boolean } {
+  const path = findPath(part, operation.on.pathId);
+  if (!path) return { paths: [], closed: false };
+  const chosen = operation.on.segmentIds;
+  if (!chosen || chosen.length >= path.segments.length) return { paths: [curvesOf(path)], closed: path.closed };
+  const isOn = path.segments.map((segment) => chosen.includes(segment.id));
+  const count = isOn.length;
+  const start = path.closed ? isOn.findIndex((on, index) => on && !isOn[(index + count - 1) % count]) : 0;
+  const runs: Path[] = [];
+  let run: Path[number][] = [];
+  for (let step = 0; step < count; step++) {
+    const index = (start + step) % count;
+    if (isOn[index]) run.push(curveOf(path, index));
+    else if (run.length > 0) { runs.push(run); run = []; }
+  }
+  if (run.length > 0) runs.push(run);
+  return { paths: runs, closed: false };
+}
+
+function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: Region): Stroke {
+  const { paths, closed } = operationPaths(part, operation);
+  const runs: readonly (readonly Point[])[] = paths.map((path) => (closed ? counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)) : flattenOpenPath(path, FINE_TOLERANCE_MM)));
+  // A closed run given to a band must name its first point again at the end.
+  const bandRuns = closed && operation.kind !== 'pocket' ? runs.map((run) => [...run, run[0]!]) : runs;
+  return {
+    operationId: operation.id, kind: operation.kind, face: operation.face, paths, closed,
+    area: operationArea(operation, { runs: bandRuns, closed, thicknessMm, body: body.length > 0 ? body : bandRuns.flatMap((run) => bandAlong(run, 1000)) }),
+    widthMm: operationWidth(operation, thicknessMm),
+    lengthMm: paths.reduce((sum, path) => sum + pathLength(path), 0),
+    angleDegrees: operationAngle(operation),
+    depthMm: operation.kind === 'pocket' ? operation.depthMm : undefined,
+    caption: operationCaption(operation),
+    label: operation.label,
+  };
+}

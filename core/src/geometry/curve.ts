@@ -1,0 +1,152 @@
+import { Bezier } from 'bezier-js';
+import { add, cross, distance, interpolate, leftOf, midpoint, subtract, times, type Point } from './point.ts';
+import { applyTransform, isMirroring, type Transform } from './transform.ts';
+
+/** A straight run, a circular arc (bulge = tan of a quarter of its sweep, positive counter-clockwise), or a cubic curve. */
+export type Curve =
+  | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
+  | { readonly kind: 'arc'; readonly from: Point; readonly to: Point; readonly bulge: number }
+  | { readonly kind: 'cubic'; readonly from: Point; readonly to: Point; readonly control1: Point; readonly control2: Point };
+
+type Arc = Extract<Curve, { kind: 'arc' }>;
+type Cubic = Extract<Curve, { kind: 'cubic' }>;
+
+/** Centre, radius, start angle and sweep (radians, signed) of an arc. */
+export function arcGeometry(arc: Arc): { readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number } {
+  const sweep = 4 * Math.atan(arc.bulge);
+  const chord = distance(arc.from, arc.to);
+  const radius = (chord * (1 + arc.bulge * arc.bulge)) / (4 * Math.abs(arc.bulge));
+  // The centre lies on the chord's perpendicular, to the left for a counter-clockwise arc under half a turn.
+  const toCentre = (1 - arc.bulge * arc.bulge) / (4 * arc.bulge);
+  const centre = add(midpoint(arc.from, arc.to), times(leftOf(subtract(arc.to, arc.from)), toCentre));
+  return { centre, radius, start: Math.atan2(arc.from.y - centre.y, arc.from.x - centre.x), sweep };
+}
+
+/** Bulge of the arc from `from` to `to` through a third point; 0 when the three lie on a line. */
+export function bulgeThrough(from: Point, through: Point, to: Point): number {
+  const a = subtract(from, through), b = subtract(to, through);
+  const angleAtThrough = Math.atan2(cross(a, b), a.x * b.x + a.y * b.y);
+  // Inscribed angle: sweep = 2·(π - |angle|), on the side away from the third point.
+  const quarterSweep = (Math.PI - Math.abs(angleAtThrough)) / 2;
+  const bulge = Math.tan(quarterSweep) * (angleAtThrough > 0 ? -1 : 1);
+  return Math.abs(bulge) < 1e-9 ? 0 : bulge;
+}
+
+const bezierOf = (c: Cubic): Bezier => new Bezier(c.from.x, c.from.y, c.control1.x, c.control1.y, c.control2.x, c.control2.y, c.to.x, c.to.y);
+const isStraight = (curve: Curve): boolean => curve.kind === 'line' || (curve.kind === 'arc' && Math.abs(curve.bulge) < 1e-9);
+
+/** Length along the curve; cubics by Legendre-Gauss quadrature. */
+export function curveLength(curve: Curve): number {
+  if (curve.kind === 'cubic') return bezierOf(curve).length();
+  if (isStraight(curve)) return distance(curve.from, curve.to);
+  const { radius, sweep } = arcGeometry(curve as Arc);
+  return radius * Math.abs(sweep);
+}
+
+/** Point at parameter t in [0, 1]. */
+export function curvePoint(curve: Curve, t: number): Point {
+  if (curve.kind === 'cubic') {
+    const u = 1 - t;
+    const w = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t] as const;
+    return {
+      x: w[0] * curve.from.x + w[1] * curve.control1.x + w[2] * curve.control2.x + w[3] * curve.to.x,
+      y: w[0] * curve.from.y + w[1] * curve.control1.y + w[2] * curve.control2.y + w[3] * curve.to.y,
+    };
+  }
+  if (isStraight(curve)) return interpolate(curve.from, curve.to, t);
+  if (t === 0) return curve.from;
+  if (t === 1) return curve.to;
+  const { centre, radius, start, sweep } = arcGeometry(curve as Arc);
+  return { x: centre.x + radius * Math.cos(start + sweep * t), y: centre.y + radius * Math.sin(start + sweep * t) };
+}
+
+/** Both halves of a curve cut at t in (0, 1). */
+export function splitCurve(curve: Curve, t: number): readonly [Curve, Curve] {
+  const at = curvePoint(curve, t);
+  if (curve.kind === 'line') return [{ ...curve, to: at }, { ...curve, from: at }];
+  if (curve.kind === 'arc') {
+    const quarter = Math.atan(curve.bulge);
+    return [
+      { ...curve, to: at, bulge: Math.tan(quarter * t) },
+      { ...curve, from: at, bulge: Math.tan(quarter * (1 - t)) },
+    ];
+  }
+  const a = interpolate(curve.from, curve.control1, t), b = interpolate(curve.control1, curve.control2, t), c = interpolate(curve.control2, curve.to, t);
+  return [
+    { kind: 'cubic', from: curve.from, control1: a, control2: interpolate(a, b, t), to: at },
+    { kind: 'cubic', from: at, control1: interpolate(b, c, t), control2: c, to: curve.to },
+  ];
+}
+
+/** Parameter in [0, 1] and distance of the point of the curve nearest to p. */
+export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; readonly point: Point; readonly distance: number } {
+  let best = 0, bestDistance = Infinity;
+  const steps = isStraight(curve) ? 1 : 48;
+  for (let step = 0; step <= steps; step++) {
+    const d = distance(curvePoint(curve, step / steps), p);
+    if (d < bestDistance) [best, bestDistance] = [step / steps, d];
+  }
+  let low = Math.max(0, best - 1 / steps), high = Math.min(1, best + 1 / steps);
+  for (let round = 0; round < 60; round++) { // ternary search: the distance has one minimum between neighbouring samples
+    const third = (high - low) / 3;
+    if (distance(curvePoint(curve, low + third), p) < distance(curvePoint(curve, high - third), p)) high -= third;
+    else low += third;
+  }
+  const t = (low + high) / 2;
+  return { t, point: curvePoint(curve, t), distance: distance(curvePoint(curve, t), p) };
+}
+
+/**
+ * Points along the curve, the start included, the end left out, no chord further from it than the tolerance.
+ * @param toleranceMm greatest distance between chord and curve, above 0
+ */
+export function flattenCurve(curve: Curve, toleranceMm: number): readonly { readonly point: Point; readonly t: number }[] {
+  const steps = stepsFor(curve, toleranceMm);
+  return Array.from({ length: steps }, (_, step) => ({ point: curvePoint(curve, step / steps), t: step / steps }));
+}
+
+function stepsFor(curve: Curve, toleranceMm: number): number {
+  if (isStraight(curve)) return 1;
+  if (curve.kind === 'arc') {
+    const { radius, sweep } = arcGeometry(curve);
+    const perStep = 2 * Math.acos(Math.max(-1, 1 - Math.min(toleranceMm, radius) / radius));
+    return Math.min(2000, Math.max(2, Math.ceil(Math.abs(sweep) / perStep)));
+  }
+  // Wang's bound: n = sqrt(d(d-1)/8 · max second difference / tolerance), d = 3.
+  const cubic = curve as Cubic;
+  const second = (a: Point, b: Point, c: Point): number => Math.hypot(a.x - 2 * b.x + c.x, a.y - 2 * b.y + c.y);
+  const most = Math.max(second(cubic.from, cubic.control1, cubic.control2), second(cubic.control1, cubic.control2, cubic.to));
+  return Math.min(2000, Math.max(2, Math.ceil(Math.sqrt((6 / 8) * (most / toleranceMm)))));
+}
+
+/** ∮ x dy of the curve less that of its chord: what a curve adds to a polygon's signed area (exact). @source Green's theorem */
+export function areaBeyondChord(curve: Curve): number {
+  if (isStraight(curve)) return 0;
+  if (curve.kind === 'arc') {
+    const { radius, sweep } = arcGeometry(curve);
+    return (radius * radius * (sweep - Math.sin(sweep))) / 2;
+  }
+  const { from: a, control1: b, control2: c, to: d } = curve as Cubic;
+  // Half the integral of B × B' over t, with the curve's start as origin (the chord then adds nothing).
+  const p = subtract(b, a), q = subtract(c, a), r = subtract(d, a);
+  return (3 / 20) * (cross(p, q) + cross(p, r) + 2 * cross(q, r));
+}
+
+/** The curve run the other way. */
+export function reverseCurve(curve: Curve): Curve {
+  switch (curve.kind) {
+    case 'line': return { kind: 'line', from: curve.to, to: curve.from };
+    case 'arc': return { kind: 'arc', from: curve.to, to: curve.from, bulge: -curve.bulge };
+    case 'cubic': return { kind: 'cubic', from: curve.to, to: curve.from, control1: curve.control2, control2: curve.control1 };
+  }
+}
+
+/** The curve under a map that keeps circles round (turn, move, mirror, even scale). */
+export function transformCurve(t: Transform, curve: Curve): Curve {
+  const from = applyTransform(t, curve.from), to = applyTransform(t, curve.to);
+  switch (curve.kind) {
+    case 'line': return { kind: 'line', from, to };
+    case 'arc': return { kind: 'arc', from, to, bulge: isMirroring(t) ? -curve.bulge : curve.bulge };
+    case 'cubic': return { kind: 'cubic', from, to, control1: applyTransform(t, curve.control1), control2: applyTransform(t, curve.control2) };
+  }
+}

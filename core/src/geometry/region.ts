@@ -1,0 +1,31 @@
+import { differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
+import { signedArea, type Polygon } from './polygon.ts';
+
+/** Any set of rings under the non-zero rule: outer rings counter-clockwise, holes clockwise. */
+export type Region = readonly Polygon[];
+
+/** Decimal places that the clipping library keeps: 1e-5 mm. */
+const PRECISION = 5;
+const out = (region: Region): PathsD => region.map((ring) => ring.map(({ x, y }) => ({ x, y })));
+const back = (paths: PathsD): Region => paths.map((path) => path.map(({ x, y }) => ({ x, y })));
+
+export const unionOf = (region: Region): Region => back(unionD(out(region), [], FillRule.NonZero, PRECISION));
+export const intersectionOf = (a: Region, b: Region): Region => (a.length === 0 || b.length === 0 ? [] : back(intersectD(out(a), out(b), FillRule.NonZero, PRECISION)));
+export const differenceOf = (a: Region, b: Region): Region => (a.length === 0 ? [] : back(differenceD(out(a), out(b), FillRule.NonZero, PRECISION)));
+/** Area in mm²: holes count off. */
+export const regionArea = (region: Region): number => Math.abs(region.reduce((sum, ring) => sum + signedArea(ring), 0));
+
+/**
+ * The region grown (or shrunk, below 0) by a distance, corners rounded.
+ * @param arcToleranceMm greatest distance between a corner's polygon and its true arc; the polygon lies inside the arc
+ */
+export function growRegion(region: Region, byMm: number, arcToleranceMm = 0.01): Region {
+  if (byMm === 0) return region;
+  return back(inflatePathsD(out(region), byMm, JoinType.Round, EndType.Polygon, 2, PRECISION, arcToleranceMm));
+}
+
+/** The band of a given width centred on an open line, with square-cut ends at the line's ends. */
+export function bandAlong(line: Polygon, widthMm: number): Region {
+  if (line.length < 2 || widthMm <= 0) return [];
+  return back(inflatePathsD([line.map(({ x, y }) => ({ x, y }))], widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION));
+}

@@ -1,0 +1,106 @@
+import { BoardRows } from './board-rows.ts';
+import type { NestBoard, NestInstance, NestLayout, NestedBoard, Placement } from './instance.ts';
+import type { NestPiece, Pose } from './nest-piece.ts';
+
+/** How a greedy nest chooses among places: the lowest right + lean · top wins. */
+export interface PlacingRule { readonly lean: number }
+
+/** An empty board of each kind, made once and copied for every nest. */
+export interface BoardKind { readonly board: NestBoard; readonly empty: BoardRows }
+
+/** Board kinds in the order they are opened: free ones first, then by price, then as given. */
+export function boardKinds(instance: NestInstance, pitchMm: number): readonly BoardKind[] {
+  const inset = Math.max(0, (instance.edgeMargin ?? instance.clearance) - instance.clearance / 2);
+  return instance.boards
+    .map((board, index) => ({ board, index }))
+    .sort((a, b) => (a.board.price ?? 0) - (b.board.price ?? 0) || a.index - b.index)
+    .map(({ board }) => ({ board, empty: BoardRows.empty(board, inset, pitchMm) }));
+}
+
+interface OpenBoard { readonly kind: BoardKind; readonly rows: BoardRows; readonly placements: Placement[]; rightMm: number }
+interface Place { readonly pose: Pose; readonly foot: number; readonly x: number; readonly score: number }
+
+/** A finished greedy nest, with how far the last board is filled. */
+export interface GreedyResult { readonly layout: NestLayout; readonly lastRightMm: number; readonly lastWidthMm: number; readonly cost: number }
+
+/**
+ * Places pieces in the given order, each in the best free place of the first board that can hold it. Places are exact in x and
+ * lie on slabs in y; shapes are compared by their true outlines.
+ * @param order pieces one by one, each as often as it is wanted
+ */
+export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKind[], rule: PlacingRule): GreedyResult {
+  const open: OpenBoard[] = [];
+  const left = new Map(kinds.map((kind) => [kind, kind.board.count]));
+  const unplaced = new Map<string, number>();
+  const tooLarge = new Set<NestPiece>();
+  for (const piece of order) {
+    const isPlaced = !tooLarge.has(piece) && (placeOnOpen(piece, open, rule) || placeOnNew(piece, kinds, left, open, rule));
+    if (!isPlaced) {
+      tooLarge.add(piece);
+      unplaced.set(piece.part.id, (unplaced.get(piece.part.id) ?? 0) + 1);
+    }
+  }
+  const boards: NestedBoard[] = open.map(({ kind, placements }) => ({ boardId: kind.board.id, placements }));
+  const last = open.at(-1);
+  return {
+    layout: { boards, unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })), seconds: 0 },
+    lastRightMm: last ? last.rightMm : 0, lastWidthMm: last ? last.kind.board.width : 1,
+    cost: open.reduce((sum, { kind }) => sum + (kind.board.price ?? 0), 0),
+  };
+}
+
+function placeOnOpen(piece: NestPiece, open: readonly OpenBoard[], rule: PlacingRule): boolean {
+  for (const board of open) {
+    const place = bestPlace(piece, board.rows, rule);
+    if (place) {
+      put(piece, place, board);
+      return true;
+    }
+  }
+  return false;
+}
+
+function placeOnNew(piece: NestPiece, kinds: readonly BoardKind[], left: Map<BoardKind, number>, open: OpenBoard[], rule: PlacingRule): boolean {
+  for (const kind of kinds) {
+    if ((left.get(kind) ?? 0) < 1) continue;
+    const place = bestPlace(piece, kind.empty, rule);
+    if (!place) continue;
+    left.set(kind, left.get(kind)! - 1);
+    const board: OpenBoard = { kind, rows: kind.empty.copy(), placements: [], rightMm: 0 };
+    open.push(board);
+    put(piece, place, board);
+    return true;
+  }
+  return false;
+}
+
+function bestPlace(piece: NestPiece, rows: BoardRows, rule: PlacingRule): Place | undefined {
+  let best: Place | undefined;
+  for (const pose of piece.poses) {
+    const width = pose.slabs.bounds.maxX - pose.slabs.bounds.minX;
+    const height = pose.slabs.rows.length;
+    for (let foot = 0; foot + height <= rows.count; foot++) {
+      const topScore = rule.lean * (foot + height) * rows.pitchMm;
+      const upTo = Math.min(rows.maxX - width + 1e-9, best ? best.score - topScore - width : Infinity);
+      if (upTo < rows.minX) continue;
+      const x = rows.leftmost(pose.slabs, foot, upTo);
+      if (x === undefined) continue;
+      const score = x + width + topScore;
+      if (!best || score < best.score - 1e-9) best = { pose, foot, x, score };
+    }
+  }
+  return best;
+}
+
+function put(piece: NestPiece, place: Place, board: OpenBoard): void {
+  const { bounds } = place.pose.slabs;
+  board.rows.take(place.pose.slabs, place.foot, place.x);
+  board.rightMm = Math.max(board.rightMm, place.x + bounds.maxX - bounds.minX);
+  board.placements.push({
+    partId: piece.part.id,
+    x: place.x - bounds.minX,
+    y: board.rows.minY + place.foot * board.rows.pitchMm - bounds.minY,
+    rotation: place.pose.rotation,
+    ...(place.pose.mirrored ? { mirrored: true } : {}),
+  });
+}

@@ -1,0 +1,54 @@
+/** A point as it stands in nest files: [x, y] in mm. */
+export type XY = readonly [number, number];
+
+/** Boards of one kind to nest on. An irregular one has a polygon in the same frame; holes are places that cannot be used. */
+export interface NestBoard {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  readonly count: number;
+  readonly polygon?: readonly XY[];
+  readonly holes?: readonly (readonly XY[])[];
+  /** What one costs; offcuts cost nothing and are used first. */
+  readonly price?: number;
+}
+
+/** A part to place, its polygon counter-clockwise about its own origin. */
+export interface NestPart {
+  readonly id: string;
+  readonly polygon: readonly XY[];
+  readonly holes?: readonly (readonly XY[])[];
+  readonly quantity: number;
+  /** Turns allowed, degrees counter-clockwise. */
+  readonly rotations: readonly number[];
+  readonly allowMirror?: boolean;
+}
+
+/** What to nest. All lengths in mm. */
+export interface NestInstance {
+  readonly name: string;
+  readonly boards: readonly NestBoard[];
+  /** Least distance between parts. */
+  readonly clearance: number;
+  /** Least distance from a board's edge; the clearance when left out. */
+  readonly edgeMargin?: number;
+  readonly parts: readonly NestPart[];
+}
+
+/** Where one piece lies: mirrored in x if so, turned about its own origin, then moved by x, y. Board origin lower left, y up. */
+export interface Placement {
+  readonly partId: string;
+  readonly x: number;
+  readonly y: number;
+  readonly rotation: number;
+  readonly mirrored?: boolean;
+}
+
+export interface NestedBoard { readonly boardId: string; readonly placements: readonly Placement[] }
+
+/** A nest: boards used in order, and what found no place. */
+export interface NestLayout {
+  readonly boards: readonly NestedBoard[];
+  readonly unplaced: readonly { readonly partId: string; readonly quantity: number }[];
+  readonly seconds: number;
+}

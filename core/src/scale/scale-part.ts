@@ -1,0 +1,62 @@
+import { CoreError } from '../units/index.ts';
+import { add, boundsCentre, boundsOf, distance, dot, subtract, times, unitVector, type Point } from '../geometry/index.ts';
+import type { Contour, DrawnLine, Part, Segment } from '../drawing/index.ts';
+
+/** The factors that an airframe may be scaled by. */
+export const SMALLEST_SCALE = 0.05;
+export const LARGEST_SCALE = 20;
+
+const remembered = new WeakMap<Part, Map<number, Part>>();
+
+/**
+ * A part at another size of the airframe, true to the board's thickness: outlines and the places of folds scale; widths, depths,
+ * angles and everything marked as fixed do not, since they follow the board, the wood or the hardware. Remembered by part and factor.
+ * @param factor in [0.05, 20]
+ * @throws CoreError OUT_OF_RANGE outside that
+ */
+export function scalePart(part: Part, factor: number): Part {
+  if (!(factor >= SMALLEST_SCALE && factor <= LARGEST_SCALE)) {
+    throw new CoreError('OUT_OF_RANGE', `a scale must be from ${SMALLEST_SCALE} to ${LARGEST_SCALE}, got ${factor}`, { factor });
+  }
+  if (factor === 1 || part.sizing === 'fixed') return part;
+  const known = remembered.get(part) ?? new Map<number, Part>();
+  remembered.set(part, known);
+  const found = known.get(factor);
+  if (found) return found;
+  const scaled: Part = {
+    ...part,
+    contours: part.contours.map((path) => scalePath(path, factor)),
+    lines: part.lines.map((path) => scalePath(path, factor)),
+  };
+  known.set(factor, scaled);
+  return scaled;
+}
+
+function scalePath<P extends Contour | DrawnLine>(path: P, factor: number): P {
+  const map = mapFor(path, factor);
+  return {
+    ...path,
+    nodes: path.nodes.map((node) => ({ ...node, ...map(node) })),
+    segments: path.segments.map((segment): Segment => (segment.kind === 'cubic' ? { ...segment, control1: map(segment.control1), control2: map(segment.control2) } : segment)),
+  };
+}
+
+/** Where a path's points go: everything from the origin, a fixed path only by its middle, a slot by its middle and its length. */
+function mapFor(path: Contour | DrawnLine, factor: number): (p: Point) => Point {
+  if (path.sizing === 'scaled') return (p) => ({ x: p.x * factor, y: p.y * factor });
+  const centre = boundsCentre(boundsOf(path.nodes));
+  const moved = times(centre, factor);
+  if (path.sizing === 'fixed') return (p) => add(moved, subtract(p, centre));
+  const along = slotDirection(path);
+  return (p) => {
+    const offset = subtract(p, centre);
+    return add(moved, add(offset, times(along, dot(offset, along) * (factor - 1))));
+  };
+}
+
+/** A slot's length runs along its longest straight run. */
+function slotDirection(path: Contour | DrawnLine): Point {
+  const runs = path.segments.map((_, index) => [path.nodes[index]!, path.nodes[(index + 1) % path.nodes.length]!] as const);
+  const [a, b] = runs.reduce((longest, one) => (distance(...one) > distance(...longest) ? one : longest));
+  return unitVector(a, b);
+}

@@ -1,0 +1,40 @@
+import type { Polygon } from '../geometry/index.ts';
+
+/** Nothing of a board may be thinner than paper or thicker than a slab. */
+export const THINNEST_BOARD_MM = 0.5;
+export const THICKEST_BOARD_MM = 100;
+
+/** Boards of one size and material in the workshop's stock. */
+export interface Board {
+  readonly id: string;
+  readonly name: string;
+  /** Material's name; parts ask for a material by this name. */
+  readonly material: string;
+  /** Measured, not nominal, thickness in mm. */
+  readonly thicknessMm: number;
+  /** Size along x and y in mm. */
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly count: number;
+  /** Price of one board in the builder's own currency. */
+  readonly price: number;
+  /** Which way the grain (or the paper's stiffer way) runs on the board. */
+  readonly grain: 'width' | 'height' | 'none';
+  /** Mass of the board's area in g/m², skins included. */
+  readonly gramsPerSquareMetre: number;
+  /** Outline of an offcut, counter-clockwise within the width and height; a whole board has none. */
+  readonly outline?: Polygon;
+}
+
+/** The thickness a part of a material is figured with: that of the first board of the material in stock. */
+export function thicknessOf(material: string, boards: readonly Board[]): number | undefined {
+  return boards.find((board) => board.material === material)?.thicknessMm;
+}
+
+/** Grams per square metre of a material, from the first board of it in stock. */
+export function arealMassOf(material: string, boards: readonly Board[]): number | undefined {
+  return boards.find((board) => board.material === material)?.gramsPerSquareMetre;
+}
+
+/** Names of the materials in stock, in the order of the boards. */
+export const materialsOf = (boards: readonly Board[]): readonly string[] => [...new Set(boards.map((board) => board.material))];

@@ -1,0 +1,26 @@
+import { normaliseDegrees } from '../units/index.ts';
+import type { Board } from './board.ts';
+
+/** How a part may lie on a board relative to its grain. */
+export interface GrainRule {
+  /** Direction on the drawing that the rule speaks of, in degrees from the x axis. */
+  readonly directionDegrees: number;
+  readonly rule: 'along' | 'across' | 'any';
+}
+
+/** Turns tried for parts that no rule holds, in degrees apart. */
+export type TurnStep = 90 | 45 | 30 | 15;
+
+/**
+ * The turns, counter-clockwise in degrees, in which a part may be cut from a board.
+ * A rule on a board without grain holds nothing, so every turn of the step is allowed.
+ * @param grain the part's rule
+ * @param boardGrain way of the board's grain
+ * @param step turns apart for parts that may lie any way
+ */
+export function allowedTurns(grain: GrainRule, boardGrain: Board['grain'], step: TurnStep = 90): readonly number[] {
+  if (grain.rule === 'any' || boardGrain === 'none') return Array.from({ length: 360 / step }, (_, index) => index * step);
+  const boardDirection = (boardGrain === 'width' ? 0 : 90) + (grain.rule === 'across' ? 90 : 0);
+  const turn = normaliseDegrees(boardDirection - grain.directionDegrees);
+  return [turn, normaliseDegrees(turn + 180)].sort((a, b) => a - b);
+}

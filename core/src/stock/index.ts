@@ -1,0 +1,2 @@
+export * from './board.ts';
+export * from './grain.ts';

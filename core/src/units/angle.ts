@@ -1,0 +1,11 @@
+/** Radians of an angle in degrees. */
+export const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+
+/** Degrees of an angle in radians. */
+export const degrees = (inRadians: number): number => (inRadians * 180) / Math.PI;
+
+/** The same direction in [0, 360). */
+export function normaliseDegrees(angleDegrees: number): number {
+  const turned = angleDegrees % 360;
+  return turned < 0 ? turned + 360 : turned;
+}

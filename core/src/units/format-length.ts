@@ -1,0 +1,35 @@
+import Fraction from 'fraction.js';
+import { MM_PER_INCH, type LengthUnit } from './length-unit.ts';
+
+/**
+ * Writes a length the way the builder reads it: decimals for millimetres, the nearest 1/64 for inches.
+ * An inch value further than 0.002 in from every 64th is written in decimals, so that no figure lies.
+ *
+ * @param mm length
+ * @param unit unit to write in
+ * @param decimals decimals for millimetres
+ * @returns the figure without its unit
+ * @example formatLength(187.325, 'in') // '7 3/8'
+ */
+export function formatLength(mm: number, unit: LengthUnit, decimals = 1): string {
+  if (!Number.isFinite(mm)) return '–';
+  if (unit === 'mm') return withoutNegativeZero(mm.toFixed(decimals));
+  const inches = mm / MM_PER_INCH;
+  const sixtyFourths = Math.round(Math.abs(inches) * 64);
+  if (Math.abs(Math.abs(inches) - sixtyFourths / 64) > 0.002) return withoutNegativeZero(inches.toFixed(3));
+  const text = new Fraction(sixtyFourths, 64).toFraction(true);
+  return inches < 0 && sixtyFourths > 0 ? `-${text}` : text;
+}
+
+/** The figure with its unit: `187.3 mm`, `7 3/8 in`. */
+export const formatLengthWithUnit = (mm: number, unit: LengthUnit, decimals = 1): string => `${formatLength(mm, unit, decimals)} ${unit}`;
+
+/** Angle with at most one decimal and the degree sign: `22.5°`, `90°`. */
+export function formatAngle(angleDegrees: number): string {
+  return `${withoutNegativeZero(angleDegrees.toFixed(1)).replace(/\.0$/, '')}°`;
+}
+
+/** Mass in grams, one decimal under 100 g. */
+export const formatMass = (grams: number): string => `${grams.toFixed(grams < 100 ? 1 : 0)} g`;
+
+const withoutNegativeZero = (figure: string): string => (/^-0(\.0*)?$/.test(figure) ? figure.slice(1) : figure);

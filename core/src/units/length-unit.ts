@@ -1,0 +1,7 @@
+/** The two systems a builder works in: decimal millimetres, or inches with fractions. */
+export type LengthUnit = 'mm' | 'in';
+
+export const MM_PER_INCH = 25.4;
+
+/** Millimetres in one of the unit. */
+export const mmPer = (unit: LengthUnit): number => (unit === 'mm' ? 1 : MM_PER_INCH);

@@ -17,7 +17,7 @@ export const WORKSPACE_MAY_IMPORT = {
 
 /** The folders of core/src: each may import only those before it, and only through their index. */
 export const CORE_FOLDER_ORDER = [
-  'units', 'geometry', 'stock', 'allowance', 'drawing', 'folds', 'forms', 'plan', 'scale', 'pages', 'nesting',
+  'units', 'geometry', 'stock', 'allowance', 'drawing', 'folds', 'forms', 'plan', 'scale', 'nesting', 'pages',
   'cutting', 'covering', 'balance', 'building', 'flying', 'airframe', 'formats', 'standins',
 ];
 

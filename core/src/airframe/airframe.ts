@@ -1,0 +1,60 @@
+import type { LengthUnit } from '../units/index.ts';
+import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
+import type { Board, TurnStep } from '../stock/index.ts';
+import type { Part } from '../drawing/index.ts';
+
+/** How parts are laid on boards. */
+export interface NestSettings {
+  /** Least distance between parts in mm. */
+  readonly clearanceMm: number;
+  /** Least distance from a board's edge in mm. */
+  readonly edgeMarginMm: number;
+  readonly turnStep: TurnStep;
+  /** Same seed, same nest. */
+  readonly seed: number;
+}
+
+/** What holds for the whole airframe. */
+export interface AirframeSettings {
+  readonly unit: LengthUnit;
+  readonly scale: number;
+  readonly pages: PageSettings;
+  readonly nest: NestSettings;
+  readonly notes: string;
+}
+
+/** Where one piece of a nest lies on its board: turned about its drawing's origin, then moved. */
+export interface PlacedPiece {
+  /** Part's id, with `:starboard` for the mirrored twin. */
+  readonly pieceId: string;
+  readonly x: number;
+  readonly y: number;
+  readonly rotation: number;
+}
+
+/** A nest that the builder keeps, with the fingerprint of what it was made from. */
+export interface AirframeNest {
+  readonly readHash: string;
+  readonly seed: number;
+  readonly tried: number;
+  readonly boards: readonly { readonly boardId: string; readonly placements: readonly PlacedPiece[] }[];
+  readonly unplaced: readonly { readonly pieceId: string; readonly quantity: number }[];
+}
+
+/** The whole airframe: what the project file holds. */
+export interface Airframe {
+  readonly id: string;
+  readonly name: string;
+  readonly settings: AirframeSettings;
+  readonly parts: readonly Part[];
+  readonly boards: readonly Board[];
+  readonly nest?: AirframeNest;
+}
+
+export const DEFAULT_NEST_SETTINGS: NestSettings = { clearanceMm: 2, edgeMarginMm: 3, turnStep: 90, seed: 1 };
+export const DEFAULT_SETTINGS: AirframeSettings = { unit: 'mm', scale: 1, pages: DEFAULT_PAGE_SETTINGS, nest: DEFAULT_NEST_SETTINGS, notes: '' };
+
+/** A board of common size, to start from. */
+export function standardBoard(id: string, material: string): Board {
+  return { id, name: `${material} 700 × 500`, material, thicknessMm: 5, widthMm: 700, heightMm: 500, count: 5, price: 4, grain: 'width', gramsPerSquareMetre: 480 };
+}

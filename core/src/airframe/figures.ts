@@ -1,0 +1,82 @@
+import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
+import { planPages, type PagePlan, type Template } from '../pages/index.ts';
+import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import type { Airframe, AirframeNest } from './airframe.ts';
+import { faultsIn, piecesOfAirframe } from './funnel.ts';
+import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
+
+/** Figures of the ticket that follow every edit at once. */
+export interface QuickFigures {
+  readonly drawings: number;
+  readonly pieces: number;
+  readonly faults: number;
+  readonly foamG: number;
+  readonly foamAreaMm2: number;
+  /** Everything cut through, in mm. */
+  readonly throughMm: number;
+  /** Greatest size of any part, in mm. */
+  readonly longestMm: number;
+}
+
+/** Figures of the ticket that take longer: they run in a worker. */
+export interface SlowFigures {
+  readonly pages: number;
+  readonly boards: number;
+  /** Part area over the area of the boards used, 0 to 1. */
+  readonly yield: number;
+  readonly unplaced: number;
+  /** Whether the boards come from a kept nest rather than a quick one. */
+  readonly isNested: boolean;
+  readonly boardCost: number;
+}
+
+export function quickFigures(airframe: Airframe): QuickFigures {
+  const pieces = piecesOfAirframe(airframe);
+  const totals = cutTotals(pieces);
+  return {
+    drawings: airframe.parts.length,
+    pieces: totals.pieces,
+    faults: airframe.parts.reduce((sum, part) => sum + faultsIn(airframe, part).length, 0),
+    foamG: pieces.reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0),
+    foamAreaMm2: pieces.reduce((sum, { part, quantity }) => sum + part.areaMm2 * quantity, 0),
+    throughMm: totals.throughMm,
+    longestMm: Math.max(0, ...pieces.map(({ part }) => Math.max(boundsWidth(part.bounds), boundsHeight(part.bounds)))),
+  };
+}
+
+/** The templates that an airframe prints. */
+export function templatesOf(airframe: Airframe): readonly Template[] {
+  return piecesOfAirframe(airframe).flatMap(({ part, quantity }) =>
+    (airframe.settings.pages.templates === 'every-piece' ? Array.from({ length: quantity }, () => ({ part, pieces: 1 })) : [{ part, pieces: quantity }]));
+}
+
+/** The pages that an airframe prints. @throws CoreError OUT_OF_RANGE when its page settings cannot print */
+export const pagesOf = (airframe: Airframe): PagePlan => planPages(templatesOf(airframe), airframe.settings.pages);
+
+/** The nest to go by: the kept one while it still fits, else a quick one. */
+export function nestToGoBy(airframe: Airframe): { readonly nest: AirframeNest; readonly isNested: boolean } {
+  return airframe.nest && isNestCurrent(airframe) ? { nest: airframe.nest, isNested: true } : { nest: quickNest(airframe).nest, isNested: false };
+}
+
+export function slowFigures(airframe: Airframe): SlowFigures {
+  const { nest, isNested } = nestToGoBy(airframe);
+  const views = boardViews(airframe, nest);
+  const boardArea = views.reduce((sum, { board }) => sum + board.widthMm * board.heightMm, 0);
+  const partArea = views.reduce((sum, view) => sum + view.pieces.reduce((area, { piece }) => area + piece.part.areaMm2, 0), 0);
+  return {
+    pages: pagesOf(airframe).pages.length, boards: views.length, yield: boardArea > 0 ? partArea / boardArea : 0,
+    unplaced: nest.unplaced.reduce((sum, { quantity }) => sum + quantity, 0), isNested, boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
+  };
+}
+
+/** The cut list of an airframe, board by board when its nest still fits. */
+export function cutListOf(airframe: Airframe): CutList {
+  const pieces = piecesOfAirframe(airframe);
+  if (!airframe.nest || !isNestCurrent(airframe)) return cutList(pieces, []);
+  const boards = boardViews(airframe, airframe.nest).map(({ board, pieces: placed }) => {
+    const counts = new Map<string, number>();
+    for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
+    return { label: `${board.name}, ${board.widthMm.toFixed(0)} × ${board.heightMm.toFixed(0)} mm`, pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })) };
+  });
+  return cutList(pieces, boards);
+}

@@ -1,0 +1,55 @@
+import { stableHash } from '../units/index.ts';
+import { partFaults, resolve, starboardTwin, type Fault, type Part, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
+import { scalePart } from '../scale/index.ts';
+import { arealMassOf, thicknessOf } from '../stock/index.ts';
+import type { Airframe } from './airframe.ts';
+
+/** Thickness and areal mass figured with while a material is not in stock. */
+const ASSUMED = { thicknessMm: 5, gramsPerSquareMetre: 480 } as const;
+
+/** One shape to cut and how often; a handed pair gives two. */
+export interface Piece {
+  readonly id: string;
+  readonly part: ResolvedPart;
+  readonly quantity: number;
+}
+
+/** What a part is made exact with in its airframe. */
+export function contextOf(airframe: Airframe, part: Part): ResolveContext {
+  return {
+    thicknessMm: thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm,
+    gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
+  };
+}
+
+/** A part at the airframe's scale, made exact. */
+export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart => resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part));
+
+const twins = new WeakMap<ResolvedPart, ResolvedPart>();
+function twinOf(part: ResolvedPart): ResolvedPart {
+  const twin = twins.get(part) ?? starboardTwin(part);
+  twins.set(part, twin);
+  return twin;
+}
+
+/** Every shape of the airframe with a closed outline, and how often it is cut. */
+export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
+  return airframe.parts.flatMap((part): readonly Piece[] => {
+    const resolved = resolveIn(airframe, part);
+    if (resolved.outer.length === 0) return [];
+    const port = { id: part.id, part: resolved, quantity: part.quantity };
+    return part.handed === 'pair' ? [port, { id: `${part.id}:starboard`, part: twinOf(resolved), quantity: part.quantity }] : [port];
+  });
+}
+
+/** What is wrong with one part, at the airframe's scale and on its boards. */
+export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
+  const { scale, nest } = airframe.settings;
+  return partFaults(scalePart(part, scale), resolveIn(airframe, part), { boards: airframe.boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep });
+}
+
+/** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */
+export function nestHash(airframe: Airframe): string {
+  const { seed: _seed, ...distances } = airframe.settings.nest;
+  return stableHash([piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, part.hash, quantity]), airframe.boards, distances]);
+}

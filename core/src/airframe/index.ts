@@ -1,0 +1,4 @@
+export * from './airframe.ts';
+export * from './funnel.ts';
+export * from './nest-airframe.ts';
+export * from './figures.ts';

@@ -1,0 +1,149 @@
+import { applyTransform, boundsHeight, boundsOf, boundsWidth, polygonArea, type Shape } from '../geometry/index.ts';
+import { largestRest, placedShape, placementFaults, searchNest, type NestBoard, type NestInstance, type NestLayout, type NestPart, type Placement, type PlacementFault, placementTransform } from '../nesting/index.ts';
+import { allowedTurns, type Board } from '../stock/index.ts';
+import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
+import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
+
+/** Flattening of parts for nesting, in mm; the clearance makes up for it. */
+const NEST_TOLERANCE_MM = 0.01;
+
+/** One material of the airframe as a nest of its own. Boards whose grain runs up are turned so that grain runs along x. */
+export interface MaterialNest { readonly material: string; readonly instance: NestInstance; readonly turned: ReadonlySet<string> }
+
+/** The nests that an airframe needs: one for each material that it has parts and boards of. */
+export function materialNests(airframe: Airframe): readonly MaterialNest[] {
+  const pieces = piecesOfAirframe(airframe);
+  return [...new Set(pieces.map(({ part }) => part.material))].map((material) => {
+    const boards = airframe.boards.filter((board) => board.material === material && board.count > 0);
+    const hasGrain = boards.some((board) => board.grain !== 'none');
+    const turned = new Set(boards.filter((board) => board.grain === 'height').map((board) => board.id));
+    return {
+      material, turned,
+      instance: {
+        name: material, clearance: airframe.settings.nest.clearanceMm, edgeMargin: airframe.settings.nest.edgeMarginMm,
+        boards: boards.map((board) => nestBoard(board, turned.has(board.id))),
+        parts: pieces.filter(({ part }) => part.material === material).map((piece) => nestPart(piece, hasGrain, airframe)),
+      },
+    };
+  });
+}
+
+function nestBoard(board: Board, isTurned: boolean): NestBoard {
+  const size = isTurned ? { width: board.heightMm, height: board.widthMm } : { width: board.widthMm, height: board.heightMm };
+  const polygon = board.outline?.map(({ x, y }) => (isTurned ? [y, board.widthMm - x] as const : [x, y] as const));
+  return { id: board.id, ...size, count: board.count, price: board.price, ...(polygon ? { polygon } : {}) };
+}
+
+function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Airframe): NestPart {
+  return {
+    id, quantity, rotations: allowedTurns(part.grain, hasGrain ? 'width' : 'none', airframe.settings.nest.turnStep),
+    polygon: part.outer.map(({ x, y }) => [x, y] as const), holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
+  };
+}
+
+/** A nest of the whole airframe while it is being searched. */
+export interface AirframeNestStep {
+  readonly nest: AirframeNest;
+  /** Orders tried so far over all materials. */
+  readonly tried: number;
+  readonly effectiveBoards: number;
+  readonly improved: boolean;
+}
+
+/**
+ * Searches nests for every material in turn, without end: each step gives every material one more try. The caller stops it.
+ * Same airframe, seed and number of steps: same nest.
+ */
+export function* searchAirframeNest(airframe: Airframe, seed: number): Generator<AirframeNestStep, never> {
+  const readHash = nestHash(airframe);
+  const all = materialNests(airframe);
+  const withoutBoards = all.filter(({ instance }) => instance.boards.length === 0);
+  const searches = all.filter(({ instance }) => instance.boards.length > 0).map((material) => ({ material, search: searchNest(material.instance, { seed }) }));
+  const homeless = withoutBoards.flatMap(({ instance }) => instance.parts.map((part) => ({ pieceId: part.id, quantity: part.quantity })));
+  for (let tried = 1; ; tried++) {
+    const steps = searches.map(({ material, search }) => ({ material, step: search.next().value }));
+    yield {
+      tried, effectiveBoards: steps.reduce((sum, { step }) => sum + step.effectiveBoards, 0), improved: tried === 1 || steps.some(({ step }) => step.improved),
+      nest: {
+        readHash, seed, tried,
+        boards: steps.flatMap(({ material, step }) => step.layout.boards.map(({ boardId, placements }) => ({ boardId, placements: placements.map((placement) => placedPiece(placement, material, boardId)) }))),
+        unplaced: [...steps.flatMap(({ step }) => unplacedOf(step.layout)), ...homeless],
+      },
+    };
+  }
+}
+
+const unplacedOf = (layout: NestLayout): readonly { pieceId: string; quantity: number }[] => layout.unplaced.map(({ partId, quantity }) => ({ pieceId: partId, quantity }));
+
+/** A placement back in the board's own frame. */
+function placedPiece({ partId, x, y, rotation }: Placement, { turned, instance }: MaterialNest, boardId: string): PlacedPiece {
+  if (!turned.has(boardId)) return { pieceId: partId, x, y, rotation };
+  const width = instance.boards.find((board) => board.id === boardId)!.height;
+  return { pieceId: partId, x: width - y, y: x, rotation: (rotation + 90) % 360 };
+}
+
+/** A nest found in a fixed, small number of steps: quick enough to follow every edit. */
+export function quickNest(airframe: Airframe, steps = 2): AirframeNestStep {
+  const search = searchAirframeNest(airframe, airframe.settings.nest.seed);
+  let step = search.next().value;
+  while (step.tried < steps) step = search.next().value;
+  return step;
+}
+
+/** A nested board ready to be looked at. */
+export interface BoardView {
+  readonly number: number;
+  readonly board: Board;
+  readonly pieces: readonly { readonly placed: PlacedPiece; readonly piece: Piece; readonly shape: Shape }[];
+  /** Part area over board area, 0 to 1. */
+  readonly yield: number;
+  /** Largest free rectangle. */
+  readonly rest: { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
+}
+
+/** The nest's boards with the shapes that lie on them. Pieces that the airframe no longer has are left out. */
+export function boardViews(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
+  const pieces = new Map(piecesOfAirframe(airframe).map((piece) => [piece.id, piece]));
+  return nest.boards.flatMap(({ boardId, placements }, index): readonly BoardView[] => {
+    const board = airframe.boards.find((one) => one.id === boardId);
+    if (!board) return [];
+    const placed = placements.flatMap((placement) => {
+      const piece = pieces.get(placement.pieceId);
+      return piece ? [{ placed: placement, piece, shape: shapeOf(piece, placement) }] : [];
+    });
+    const boardArea = board.outline ? polygonArea(board.outline) : board.widthMm * board.heightMm;
+    const partArea = placed.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);
+    return [{ number: index + 1, board, pieces: placed, yield: partArea / boardArea, rest: largestRest(nestBoard(board, false), placed.map(({ shape }) => shape), 4) }];
+  });
+}
+
+/** Outline and holes of a piece where it lies. */
+export function shapeOf(piece: Piece, placed: Pick<PlacedPiece, 'x' | 'y' | 'rotation'>): Shape {
+  const { part } = piece;
+  return placedShape({ polygon: part.outer.map(({ x, y }) => [x, y] as const), holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)) }, placed);
+}
+
+/** What is wrong with where a piece lies on its board, distances in mm. */
+export function pieceFaults(airframe: Airframe, view: BoardView, index: number, placed: PlacedPiece): readonly PlacementFault[] {
+  const shapes = view.pieces.map((one, at) => (at === index ? shapeOf(one.piece, placed) : one.shape));
+  const { clearanceMm, edgeMarginMm } = airframe.settings.nest;
+  return placementFaults(nestBoard(view.board, false), shapes, index, clearanceMm, edgeMarginMm, NEST_TOLERANCE_MM);
+}
+
+/** The turns a piece may take on a board. */
+export const turnsOn = (airframe: Airframe, piece: Piece, board: Board): readonly number[] => allowedTurns(piece.part.grain, board.grain, airframe.settings.nest.turnStep);
+
+/** The placement turned by a step about the middle of its shape, so that it stays where it is seen. */
+export function turnPlaced(piece: Piece, placed: PlacedPiece, rotation: number): PlacedPiece {
+  const before = boundsOf(shapeOf(piece, placed).outer);
+  const turned = piece.part.outer.map((p) => applyTransform(placementTransform({ x: 0, y: 0, rotation }), p));
+  const after = boundsOf(turned);
+  return {
+    ...placed, rotation,
+    x: before.minX + boundsWidth(before) / 2 - (after.minX + boundsWidth(after) / 2),
+    y: before.minY + boundsHeight(before) / 2 - (after.minY + boundsHeight(after) / 2),
+  };
+}
+
+/** Whether a nest still fits what the airframe is now. */
+export const isNestCurrent = (airframe: Airframe): boolean => airframe.nest !== undefined && airframe.nest.readHash === nestHash(airframe);

@@ -1,0 +1,128 @@
+import { arcGeometry, type Curve, type Path, type Point } from '../geometry/index.ts';
+import type { Ink } from '../pages/index.ts';
+
+/** What the painter needs of a PDF document; pdfkit's document has all of it. Coordinates in points, y down. */
+export interface PdfCanvas {
+  addPage(options: { size: [number, number]; margin: number }): unknown;
+  save(): unknown;
+  restore(): unknown;
+  moveTo(x: number, y: number): unknown;
+  lineTo(x: number, y: number): unknown;
+  bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number): unknown;
+  closePath(): unknown;
+  rect(x: number, y: number, width: number, height: number): unknown;
+  circle(x: number, y: number, radius: number): unknown;
+  clip(): unknown;
+  stroke(): unknown;
+  fill(colour: string): unknown;
+  fillAndStroke(fill: string, stroke: string): unknown;
+  lineWidth(width: number): unknown;
+  lineCap(style: 'butt' | 'round'): unknown;
+  lineJoin(style: 'miter' | 'round'): unknown;
+  strokeColor(colour: string): unknown;
+  fillColor(colour: string): unknown;
+  dash(length: number[], options: object): unknown;
+  undash(): unknown;
+  rotate(angle: number, options: { origin: [number, number] }): unknown;
+  font(name: string): unknown;
+  fontSize(size: number): unknown;
+  widthOfString(text: string): number;
+  text(text: string, x: number, y: number, options: { lineBreak: false; baseline: 'alphabetic' }): unknown;
+}
+
+/** Points in one millimetre, exactly. */
+export const POINTS_PER_MM = 72 / 25.4;
+/** Names under which the caller registers its fonts on the document. */
+export const PDF_FONTS = ['text', 'figure', 'bold'] as const;
+
+const COLOURS = { ink: '#1d2a2f', grey: '#70787d', pale: '#e8e4d8' } as const;
+
+/** Adds one page of a size in mm and paints ink on it, in exact vector millimetres. */
+export function paintPdfPage(canvas: PdfCanvas, inks: readonly Ink[], widthMm: number, heightMm: number): void {
+  canvas.addPage({ size: [widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM], margin: 0 });
+  paint(canvas, inks, heightMm);
+}
+
+function paint(canvas: PdfCanvas, inks: readonly Ink[], heightMm: number): void {
+  const k = POINTS_PER_MM;
+  const at = (p: Point): [number, number] => [p.x * k, (heightMm - p.y) * k];
+  for (const ink of inks) {
+    switch (ink.kind) {
+      case 'clip':
+        canvas.save();
+        canvas.rect(ink.box.minX * k, (heightMm - ink.box.maxY) * k, (ink.box.maxX - ink.box.minX) * k, (ink.box.maxY - ink.box.minY) * k);
+        canvas.clip();
+        paint(canvas, ink.inks, heightMm);
+        canvas.restore();
+        break;
+      case 'path': paintPath(canvas, ink, at); break;
+      case 'disc':
+        canvas.circle(...at(ink.at), ink.radiusMm * k);
+        canvas.fill(COLOURS[ink.tone]);
+        break;
+      case 'text': paintText(canvas, ink, at); break;
+    }
+  }
+}
+
+function paintPath(canvas: PdfCanvas, ink: Extract<Ink, { kind: 'path' }>, at: (p: Point) => [number, number]): void {
+  trace(canvas, ink.path, at);
+  if (ink.closed) canvas.closePath();
+  canvas.lineWidth(ink.widthMm * POINTS_PER_MM);
+  canvas.lineJoin('miter');
+  canvas.lineCap(ink.dashMm && ink.dashMm[0]! < 0.1 ? 'round' : 'butt');
+  canvas.strokeColor(COLOURS[ink.tone]);
+  if (ink.dashMm) canvas.dash(ink.dashMm.map((length) => length * POINTS_PER_MM), {});
+  else canvas.undash();
+  if (ink.fill) canvas.fillAndStroke(COLOURS[ink.fill], COLOURS[ink.tone]);
+  else canvas.stroke();
+  canvas.undash();
+}
+
+function paintText(canvas: PdfCanvas, ink: Extract<Ink, { kind: 'text' }>, at: (p: Point) => [number, number]): void {
+  if (ink.text === '') return;
+  const size = ink.sizeMm * POINTS_PER_MM;
+  const [x, y] = at(ink.at);
+  canvas.save();
+  canvas.font(ink.weight);
+  canvas.fontSize(size);
+  const width = canvas.widthOfString(ink.text);
+  const left = ink.align === 'left' ? x : ink.align === 'centre' ? x - width / 2 : x - width;
+  canvas.rotate(-ink.angleDegrees, { origin: [x, y] });
+  // Knocked-out captions stand across their line; others stand on their point.
+  const baseline = ink.knockedOut ? y + size * 0.33 : y;
+  if (ink.knockedOut) {
+    canvas.rect(left - size * 0.2, baseline - size * 0.78, width + size * 0.4, size * 0.92);
+    canvas.fill('#ffffff');
+  }
+  canvas.fillColor(COLOURS[ink.tone]);
+  canvas.text(ink.text, left, baseline, { lineBreak: false, baseline: 'alphabetic' });
+  canvas.restore();
+}
+
+function trace(canvas: PdfCanvas, path: Path, at: (p: Point) => [number, number]): void {
+  const first = path[0];
+  if (!first) return;
+  canvas.moveTo(...at(first.from));
+  for (const curve of path) {
+    if (curve.kind === 'cubic') canvas.bezierCurveTo(...at(curve.control1), ...at(curve.control2), ...at(curve.to));
+    else if (curve.kind === 'arc' && Math.abs(curve.bulge) > 1e-9) for (const [c1, c2, to] of arcCubics(curve)) canvas.bezierCurveTo(...at(c1), ...at(c2), ...at(to));
+    else canvas.lineTo(...at(curve.to));
+  }
+}
+
+/**
+ * An arc as cubics of at most a sixth of a turn each, which leave the true arc by less than 1e-5 of its radius.
+ * @source handle length 4/3·tan(sweep/4)
+ */
+function arcCubics(arc: Extract<Curve, { kind: 'arc' }>): readonly (readonly [Point, Point, Point])[] {
+  const { centre, radius, start, sweep } = arcGeometry(arc);
+  const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 3)));
+  const step = sweep / count, handle = (4 / 3) * Math.tan(step / 4) * radius;
+  return Array.from({ length: count }, (_, index) => {
+    const a = start + step * index, b = a + step;
+    const on = (angle: number): Point => ({ x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) });
+    const p = on(a), q = index === count - 1 ? arc.to : on(b);
+    return [{ x: p.x - handle * Math.sin(a), y: p.y + handle * Math.cos(a) }, { x: q.x + handle * Math.sin(b), y: q.y - handle * Math.cos(b) }, q] as const;
+  });
+}

@@ -1,0 +1,80 @@
+import type { Bounds } from '../geometry/index.ts';
+import { MM_PER_INCH } from '../units/index.ts';
+
+/** Papers by name, portrait, in mm. */
+export const PAPERS = {
+  A4: { widthMm: 210, heightMm: 297 },
+  Letter: { widthMm: 8.5 * MM_PER_INCH, heightMm: 11 * MM_PER_INCH },
+  A3: { widthMm: 297, heightMm: 420 },
+  Tabloid: { widthMm: 11 * MM_PER_INCH, heightMm: 17 * MM_PER_INCH },
+  Legal: { widthMm: 8.5 * MM_PER_INCH, heightMm: 14 * MM_PER_INCH },
+} as const;
+
+export type PaperName = keyof typeof PAPERS;
+export const PAPER_NAMES = Object.keys(PAPERS) as readonly PaperName[];
+
+/** Smallest and largest paper side in mm. */
+export const SMALLEST_PAPER_MM = 90;
+export const LARGEST_PAPER_MM = 5000;
+
+/** How the builder prints. */
+export interface PageSettings {
+  readonly paper: PaperName | 'own';
+  /** Size of the builder's own paper; read only when paper is 'own'. */
+  readonly ownWidthMm: number;
+  readonly ownHeightMm: number;
+  readonly orientation: 'portrait' | 'landscape';
+  /** Edge that the printer leaves white. */
+  readonly marginMm: number;
+  /** Width that neighbouring pages of one sheet share. */
+  readonly overlapMm: number;
+  /** One template for each shape, to be traced as often as needed, or one for every piece. */
+  readonly templates: 'each-shape' | 'every-piece';
+}
+
+export const DEFAULT_PAGE_SETTINGS: PageSettings = { paper: 'A4', ownWidthMm: 210, ownHeightMm: 297, orientation: 'portrait', marginMm: 8, overlapMm: 12, templates: 'each-shape' };
+
+/** A page's places in mm from its lower left corner. */
+export interface PageFrame {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** Where the drawing goes. */
+  readonly window: Bounds;
+  /** Strip for the title, legend, locator map and the bars across. */
+  readonly footer: Bounds;
+  /** Strip for the bars up the page. */
+  readonly gutter: Bounds;
+}
+
+const FOOTER_MM = 25;
+const GUTTER_MM = 9;
+
+/** Width and height of the paper as it lies. */
+export function paperSize(settings: PageSettings): { readonly widthMm: number; readonly heightMm: number } {
+  const paper = settings.paper === 'own' ? { widthMm: settings.ownWidthMm, heightMm: settings.ownHeightMm } : PAPERS[settings.paper];
+  const [short, long] = [Math.min(paper.widthMm, paper.heightMm), Math.max(paper.widthMm, paper.heightMm)];
+  return settings.orientation === 'portrait' ? { widthMm: short, heightMm: long } : { widthMm: long, heightMm: short };
+}
+
+/** Why these settings cannot print, or undefined: the number and what it may be. */
+export function pageSettingsFault(settings: PageSettings): string | undefined {
+  const { widthMm, heightMm } = paperSize(settings);
+  const sides = [widthMm, heightMm];
+  if (!sides.every((side) => side >= SMALLEST_PAPER_MM && side <= LARGEST_PAPER_MM)) return `Paper must measure ${SMALLEST_PAPER_MM} to ${LARGEST_PAPER_MM} mm a side; this is ${widthMm} × ${heightMm}.`;
+  if (!(settings.marginMm >= 0 && settings.marginMm <= 50)) return `The margin must be 0 to 50 mm; it is ${settings.marginMm}.`;
+  if (!(settings.overlapMm >= 0 && settings.overlapMm <= 50)) return `The overlap must be 0 to 50 mm; it is ${settings.overlapMm}.`;
+  const room = Math.min(widthMm - 2 * settings.marginMm - GUTTER_MM, heightMm - 2 * settings.marginMm - FOOTER_MM) - settings.overlapMm;
+  return room < 20 ? `Margin ${settings.marginMm} and overlap ${settings.overlapMm} leave ${Math.max(0, room).toFixed(0)} mm to draw on; at least 20 are needed.` : undefined;
+}
+
+/** Where things stand on a page of these settings. */
+export function pageFrame(settings: PageSettings): PageFrame {
+  const { widthMm, heightMm } = paperSize(settings);
+  const m = settings.marginMm;
+  return {
+    widthMm, heightMm,
+    window: { minX: m + GUTTER_MM, minY: m + FOOTER_MM, maxX: widthMm - m, maxY: heightMm - m },
+    footer: { minX: m, minY: m, maxX: widthMm - m, maxY: m + FOOTER_MM },
+    gutter: { minX: m, minY: m + FOOTER_MM, maxX: m + GUTTER_MM, maxY: heightMm - m },
+  };
+}

@@ -1,0 +1,91 @@
+import { boundsHeight, boundsWidth, rotation, type Bounds, type Transform } from '../geometry/index.ts';
+import { CoreError } from '../units/index.ts';
+import type { OperationKind } from '../drawing/index.ts';
+import { pageFrame, pageSettingsFault, type PageFrame, type PageSettings } from './paper.ts';
+import { packSheets } from './pack-sheets.ts';
+import { templateBounds, templateInk, type Template } from './template.ts';
+import { bestLattice, cellWindow } from './tile-lattice.ts';
+
+/** A template on a sheet. */
+export interface PlacedTemplate { readonly template: Template; readonly transform: Transform }
+
+/** One page of a sheet. */
+export interface Page {
+  /** Sheet number, with column letter and row number when the sheet has several pages: `3`, `1B2`. */
+  readonly name: string;
+  readonly sheet: number;
+  readonly column: number;
+  readonly row: number;
+  /** What of the sheet this page shows. */
+  readonly view: Bounds;
+  readonly neighbours: Readonly<Partial<Record<'left' | 'right' | 'above' | 'below', string>>>;
+}
+
+/** Templates laid out at true size, cut into one or more pages. */
+export interface Sheet {
+  readonly number: number;
+  readonly columns: number;
+  readonly rows: number;
+  readonly placed: readonly PlacedTemplate[];
+  /** Cells that are printed, as [column, row]. */
+  readonly cells: readonly (readonly [number, number])[];
+}
+
+export interface PagePlan {
+  readonly settings: PageSettings;
+  readonly frame: PageFrame;
+  readonly sheets: readonly Sheet[];
+  readonly pages: readonly Page[];
+}
+
+/** Room that packing needs round a template that just fits, in mm. */
+const FIT_RESERVE_MM = 3;
+
+/**
+ * Lays templates out on as few pages as it can: what fits a page is packed with others by true shape, what does not is tiled on its
+ * own lattice. Pages without ink are left out.
+ * @throws CoreError OUT_OF_RANGE when the settings cannot print
+ */
+export function planPages(templates: readonly Template[], settings: PageSettings): PagePlan {
+  const fault = pageSettingsFault(settings);
+  if (fault) throw new CoreError('OUT_OF_RANGE', fault, { settings });
+  const frame = pageFrame(settings);
+  const drawn = templates.filter((template) => template.part.outer.length > 0);
+  const width = boundsWidth(frame.window), height = boundsHeight(frame.window);
+  const fits = (template: Template): boolean => {
+    const box = templateBounds(template);
+    const [w, h] = [boundsWidth(box), boundsHeight(box)];
+    return (w <= width - FIT_RESERVE_MM && h <= height - FIT_RESERVE_MM) || (h <= width - FIT_RESERVE_MM && w <= height - FIT_RESERVE_MM);
+  };
+  const large = drawn.filter((template) => !fits(template)), small = drawn.filter(fits);
+  const tiled = large.map((template, index) => tiledSheet(template, index + 1, width, height, settings.overlapMm));
+  const packed = packSheets(small, width, height, tiled.length + 1).map((sheet) => singleSheet(sheet, width, height));
+  const all = [...tiled, ...packed];
+  return { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
+}
+
+interface SheetWithPages { readonly sheet: Sheet; readonly pages: readonly Page[] }
+
+function singleSheet(sheet: Sheet, width: number, height: number): SheetWithPages {
+  return { sheet, pages: [{ name: String(sheet.number), sheet: sheet.number, column: 0, row: 0, view: { minX: 0, minY: 0, maxX: width, maxY: height }, neighbours: {} }] };
+}
+
+function tiledSheet(template: Template, number: number, width: number, height: number, overlapMm: number): SheetWithPages {
+  const lattice = bestLattice(templateInk(template), width, height, overlapMm);
+  const transform = rotation(lattice.turnDegrees);
+  const has = (column: number, row: number): string | undefined => (lattice.cells.some(([c, r]) => c === column && r === row) ? nameOf(column, row) : undefined);
+  const nameOf = (column: number, row: number): string =>
+    (lattice.cells.length === 1 ? String(number) : `${number}${String.fromCharCode(65 + column)}${lattice.rows > 1 ? lattice.rows - row : ''}`);
+  const pages = [...lattice.cells].sort(([c1, r1], [c2, r2]) => r2 - r1 || c1 - c2).map(([column, row]): Page => ({
+    name: nameOf(column, row), sheet: number, column, row,
+    view: cellWindow(lattice, column, row, width, height, overlapMm),
+    neighbours: { left: has(column - 1, row), right: has(column + 1, row), above: has(column, row + 1), below: has(column, row - 1) },
+  }));
+  return { sheet: { number, columns: lattice.columns, rows: lattice.rows, placed: [{ template, transform }], cells: lattice.cells }, pages };
+}
+
+/** The kinds of stroke that a page shows, for its legend. */
+export function kindsOnPage(plan: PagePlan, page: Page): readonly OperationKind[] {
+  const sheet = plan.sheets.find((one) => one.number === page.sheet);
+  return [...new Set((sheet?.placed ?? []).flatMap(({ template }) => template.part.strokes.map((stroke) => stroke.kind)))];
+}

@@ -2,3 +2,4 @@ export * from './airframe.ts';
 export * from './funnel.ts';
 export * from './nest-airframe.ts';
 export * from './figures.ts';
+export * from './documents.ts';

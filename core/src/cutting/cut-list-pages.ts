@@ -1,5 +1,6 @@
 import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/index.ts';
-import { LEGEND_WORDS, type OperationKind } from '../drawing/index.ts';
+import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import { LEGEND_WORDS, type OperationKind, type ResolvedPart } from '../drawing/index.ts';
 import { legendSample, lineInk, textInk, type Ink, type PageTitle } from '../pages/index.ts';
 import type { CutList, CutPart, CutWork } from './cut-list.ts';
 import { partPicture } from './part-picture.ts';
@@ -49,7 +50,7 @@ export function cutListPages(list: CutList, title: PageTitle, unit: LengthUnit, 
     y -= 6 + names.length * LINE_MM;
   }
   for (const part of list.parts) {
-    const height = Math.max(PICTURE.heightMm + 4, 12 + part.works.length * LINE_MM);
+    const height = Math.max(pictureHeight(part.part) + 4, 12 + part.works.length * LINE_MM);
     room(height);
     page.push(...partBlock(part, unit, y, paper));
     y -= height;
@@ -84,13 +85,17 @@ function partBlock({ part, quantity, boards, works }: CutPart, unit: LengthUnit,
   const where = boards.length > 0 ? ` · board ${boards.join(', ')}` : '';
   return [
     lineInk({ x: MARGIN_MM, y: top + 2 }, { x: paper.widthMm - MARGIN_MM, y: top + 2 }, 0.1),
-    ...partPicture(part, { minX: MARGIN_MM + 1, maxX: MARGIN_MM + PICTURE.widthMm, minY: top - PICTURE.heightMm, maxY: top }),
+    ...partPicture(part, { minX: MARGIN_MM + 1, maxX: MARGIN_MM + PICTURE.widthMm, minY: top - pictureHeight(part), maxY: top }),
     textInk({ x: textX, y: top - 3.4 }, `${part.name}${side}`, 3.8, { weight: 'bold' }),
     textInk({ x: paper.widthMm - MARGIN_MM, y: top - 3.4 }, `${quantity} off`, 3.8, { weight: 'bold', align: 'right' }),
     textInk({ x: textX, y: top - 7.6 }, `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}${where}`, 2.9, { weight: 'figure' }),
     ...works.map((work, index) => textInk({ x: textX, y: top - 12 - index * LINE_MM }, workWords(work, unit), 3)),
   ];
 }
+
+/** As tall as the part needs at the picture's width, up to the most a picture may have. */
+const pictureHeight = ({ bounds }: ResolvedPart): number =>
+  Math.min(PICTURE.heightMm, Math.max(4, (PICTURE.widthMm * boundsHeight(bounds)) / Math.max(1, boundsWidth(bounds))));
 
 function legend(kinds: readonly OperationKind[], top: number): readonly Ink[] {
   return kinds.flatMap((kind, index) => [...legendSample(kind, { x: MARGIN_MM, y: top - index * 5 }), textInk({ x: MARGIN_MM + 13, y: top - index * 5 - 1 }, LEGEND_WORDS[kind], 3)]);

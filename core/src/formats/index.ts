@@ -1,1 +1,2 @@
 export * from './paint-pdf.ts';
+export * from './write-pdf.ts';

@@ -1,4 +1,4 @@
-import { growRegion, type Region } from '../geometry/index.ts';
+import { counterClockwise, differenceOf, growRegion, unionOf, type Region } from '../geometry/index.ts';
 import type { NestBoard, XY } from './instance.ts';
 import type { SlabShape } from './slab-shape.ts';
 import { slabSpans } from './slab-shape.ts';
@@ -98,12 +98,7 @@ const pointsOf = (ring: readonly XY[]): { x: number; y: number }[] => ring.map((
 /** What of a board may be used: its outline and holes kept clear by a distance. */
 function usableRegion(board: NestBoard, insetMm: number): Region {
   const outline = board.polygon ? pointsOf(board.polygon) : [{ x: 0, y: 0 }, { x: board.width, y: 0 }, { x: board.width, y: board.height }, { x: 0, y: board.height }];
-  const area = outline.reduce((sum, p, i) => sum + p.x * outline[(i + 1) % outline.length]!.y - outline[(i + 1) % outline.length]!.x * p.y, 0);
-  const outer = area < 0 ? [...outline].reverse() : outline;
-  const holes = (board.holes ?? []).map((hole) => {
-    const points = pointsOf(hole);
-    const turn = points.reduce((sum, p, i) => sum + p.x * points[(i + 1) % points.length]!.y - points[(i + 1) % points.length]!.x * p.y, 0);
-    return turn > 0 ? [...points].reverse() : points;
-  });
-  return growRegion([outer, ...holes], -insetMm - (insetMm > 0 ? 0.02 : 0));
+  const outer = counterClockwise(outline);
+  const usable = board.holes?.length ? differenceOf([outer], unionOf(board.holes.map((hole) => counterClockwise(pointsOf(hole))))) : [outer];
+  return growRegion(usable, -insetMm - (insetMm > 0 ? 0.02 : 0));
 }

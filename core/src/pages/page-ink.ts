@@ -25,7 +25,7 @@ export function pageInk(plan: PagePlan, page: Page, title: PageTitle): readonly 
   const drawing = sheet.placed.flatMap((placed) => templateInkOnPage(placed, toPaper));
   return [
     { kind: 'clip', box: frame.window, inks: drawing },
-    ...seams(plan, page, toPaper),
+    ...seams(plan, page, toPaper, sheet.origin),
     ...footer(plan, page, sheet, title),
     ...barsUp(frame.gutter),
   ];
@@ -62,7 +62,7 @@ function grainArrow(middle: Point, along: Point, sizeMm: number): readonly Ink[]
 }
 
 /** Join lines, registration crosses with their sheet coordinates, and the names of the pages beyond each shared edge. */
-function seams(plan: PagePlan, page: Page, toPaper: Transform): readonly Ink[] {
+function seams(plan: PagePlan, page: Page, toPaper: Transform, origin: Point): readonly Ink[] {
   const half = plan.settings.overlapMm / 2;
   const cell: Bounds = { minX: page.view.minX + half, minY: page.view.minY + half, maxX: page.view.maxX - half, maxY: page.view.maxY - half };
   const place = (x: number, y: number): Point => applyTransform(toPaper, { x, y });
@@ -80,16 +80,17 @@ function seams(plan: PagePlan, page: Page, toPaper: Transform): readonly Ink[] {
   if (right) join({ x: cell.maxX, y: cell.minY }, { x: cell.maxX, y: cell.maxY }, right, { x: cell.maxX - 0.5, y: middle.y }, 90);
   if (below) join({ x: cell.minX, y: cell.minY }, { x: cell.maxX, y: cell.minY }, below, { x: middle.x, y: cell.minY + 0.5 }, 0);
   if (above) join({ x: cell.minX, y: cell.maxY }, { x: cell.maxX, y: cell.maxY }, above, { x: middle.x, y: cell.maxY - 2.5 }, 0);
-  for (const { x, y } of crosses.values()) inks.push(...registrationCross(place(x, y), `${x.toFixed(1)}, ${y.toFixed(1)}`));
+  for (const { x, y } of crosses.values()) inks.push(...registrationCross(place(x, y), `${(x - origin.x).toFixed(1)}, ${(y - origin.y).toFixed(1)}`, plan.frame.window));
   return inks.length > 0 ? [{ kind: 'clip', box: plan.frame.window, inks }] : [];
 }
 
-function registrationCross(at: Point, coordinates: string): readonly Ink[] {
+function registrationCross(at: Point, coordinates: string, window: Bounds): readonly Ink[] {
   const arm = 2.5;
+  const isRight = window.maxX - at.x < 14, isTop = window.maxY - at.y < 4;
   return [
     lineInk({ x: at.x - arm, y: at.y }, { x: at.x + arm, y: at.y }, 0.15),
     lineInk({ x: at.x, y: at.y - arm }, { x: at.x, y: at.y + arm }, 0.15),
-    textInk({ x: at.x + 0.6, y: at.y + 0.6 }, coordinates, 1.5, { weight: 'figure' }),
+    textInk({ x: at.x + (isRight ? -0.6 : 0.6), y: at.y + (isTop ? -1.9 : 0.6) }, coordinates, 1.7, { weight: 'figure', align: isRight ? 'right' : 'left' }),
   ];
 }
 

@@ -1,10 +1,10 @@
-import { boundsHeight, boundsWidth, rotation, type Bounds, type Transform } from '../geometry/index.ts';
+import { boundsHeight, boundsWidth, type Bounds, type Point, type Transform } from '../geometry/index.ts';
 import { CoreError } from '../units/index.ts';
 import type { OperationKind } from '../drawing/index.ts';
 import { pageFrame, pageSettingsFault, type PageFrame, type PageSettings } from './paper.ts';
-import { packSheets } from './pack-sheets.ts';
-import { templateBounds, templateInk, type Template } from './template.ts';
-import { bestLattice, cellWindow } from './tile-lattice.ts';
+import { packSmall, tiledSheets, type PageRoom, type TiledSheet } from './pack-sheets.ts';
+import { templateBounds, type Template } from './template.ts';
+import { cellWindow } from './tile-lattice.ts';
 
 /** A template on a sheet. */
 export interface PlacedTemplate { readonly template: Template; readonly transform: Transform }
@@ -29,6 +29,8 @@ export interface Sheet {
   readonly placed: readonly PlacedTemplate[];
   /** Cells that are printed, as [column, row]. */
   readonly cells: readonly (readonly [number, number])[];
+  /** Lower left corner of the lattice; registration coordinates count from it. */
+  readonly origin: Point;
 }
 
 export interface PagePlan {
@@ -42,8 +44,8 @@ export interface PagePlan {
 const FIT_RESERVE_MM = 3;
 
 /**
- * Lays templates out on as few pages as it can: what fits a page is packed with others by true shape, what does not is tiled on its
- * own lattice. Pages without ink are left out.
+ * Lays templates out on as few pages as it can: what fits a page is packed with others by true shape and
+ * crosses no seam, what does not is tiled.  Pages without ink are left out.
  * @throws CoreError OUT_OF_RANGE when the settings cannot print
  */
 export function planPages(templates: readonly Template[], settings: PageSettings): PagePlan {
@@ -57,10 +59,9 @@ export function planPages(templates: readonly Template[], settings: PageSettings
     const [w, h] = [boundsWidth(box), boundsHeight(box)];
     return (w <= width - FIT_RESERVE_MM && h <= height - FIT_RESERVE_MM) || (h <= width - FIT_RESERVE_MM && w <= height - FIT_RESERVE_MM);
   };
-  const large = drawn.filter((template) => !fits(template)), small = drawn.filter(fits);
-  const tiled = large.map((template, index) => tiledSheet(template, index + 1, width, height, settings.overlapMm));
-  const packed = packSheets(small, width, height, tiled.length + 1).map((sheet) => singleSheet(sheet, width, height));
-  const all = [...tiled, ...packed];
+  const room: PageRoom = { width, height, overlapMm: settings.overlapMm };
+  const packed = packSmall(drawn.filter(fits), tiledSheets(drawn.filter((template) => !fits(template)), room), room);
+  const all = [...packed.tiled.map((sheet, index) => pagesOfTiled(sheet, index + 1, room)), ...packed.singles.map((sheet) => singleSheet(sheet, width, height))];
   return { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
 }
 
@@ -70,9 +71,7 @@ function singleSheet(sheet: Sheet, width: number, height: number): SheetWithPage
   return { sheet, pages: [{ name: String(sheet.number), sheet: sheet.number, column: 0, row: 0, view: { minX: 0, minY: 0, maxX: width, maxY: height }, neighbours: {} }] };
 }
 
-function tiledSheet(template: Template, number: number, width: number, height: number, overlapMm: number): SheetWithPages {
-  const lattice = bestLattice(templateInk(template), width, height, overlapMm);
-  const transform = rotation(lattice.turnDegrees);
+function pagesOfTiled({ lattice, placed }: TiledSheet, number: number, { width, height, overlapMm }: PageRoom): SheetWithPages {
   const has = (column: number, row: number): string | undefined => (lattice.cells.some(([c, r]) => c === column && r === row) ? nameOf(column, row) : undefined);
   const nameOf = (column: number, row: number): string =>
     (lattice.cells.length === 1 ? String(number) : `${number}${String.fromCharCode(65 + column)}${lattice.rows > 1 ? lattice.rows - row : ''}`);
@@ -81,7 +80,7 @@ function tiledSheet(template: Template, number: number, width: number, height: n
     view: cellWindow(lattice, column, row, width, height, overlapMm),
     neighbours: { left: has(column - 1, row), right: has(column + 1, row), above: has(column, row + 1), below: has(column, row - 1) },
   }));
-  return { sheet: { number, columns: lattice.columns, rows: lattice.rows, placed: [{ template, transform }], cells: lattice.cells }, pages };
+  return { sheet: { number, columns: lattice.columns, rows: lattice.rows, placed, cells: lattice.cells, origin: { x: lattice.originX, y: lattice.originY } }, pages };
 }
 
 /** The kinds of stroke that a page shows, for its legend. */

@@ -1,4 +1,4 @@
-import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, directionDegrees, rotation, type Bounds, type Point } from '../geometry/index.ts';
+import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, directionDegrees, growBounds, rotation, type Bounds, type Point } from '../geometry/index.ts';
 
 /** Lines of ink, and how much it hurts to have a seam across each. */
 export interface InkLine { readonly points: readonly Point[]; readonly seamCost: number }
@@ -17,6 +17,8 @@ export interface TileLattice {
 
 /** Places tried along each axis of the lattice's slack. */
 const ORIGIN_STEPS = 7;
+/** Room kept round the ink, so that a pen on the very edge is not cut in half. */
+const PEN_ROOM_MM = 0.6;
 
 /**
  * Finds the turn and lattice with the fewest pages that hold ink, then the cheapest seams.
@@ -50,7 +52,7 @@ function turnsFor(points: readonly Point[]): readonly number[] {
 }
 
 function* latticesOver(lines: readonly InkLine[], turnDegrees: number, windowWidth: number, windowHeight: number, overlapMm: number): Generator<TileLattice> {
-  const box = boundsOf(lines.flatMap((line) => line.points));
+  const box = growBounds(boundsOf(lines.flatMap((line) => line.points)), PEN_ROOM_MM);
   const axisX = axisOf(box.minX, boundsWidth(box), windowWidth, overlapMm), axisY = axisOf(box.minY, boundsHeight(box), windowHeight, overlapMm);
   for (const originX of axisX.origins) {
     for (const originY of axisY.origins) {

@@ -1,0 +1,49 @@
+import { readArguments, type CliOptions } from './arguments.ts';
+import { check } from './check.ts';
+import { CliError, EXIT_CODES } from './cli-error.ts';
+import { cutlist } from './cutlist.ts';
+import { nest } from './nest.ts';
+import type { CommandOutcome } from './outcome.ts';
+import { pages } from './pages.ts';
+
+const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = { check, pages, nest, cutlist };
+
+const HELP = `grain-fold COMMAND FILE [options]
+
+  check    FILE               every fault of an airframe, and its figures
+  pages    FILE               lays the parts out on paper and writes a PDF in true size
+             --paper A4|Letter|A3|Tabloid|Legal|WxH   paper, or width x height in mm
+             --scale K        factor from 0.05 to 20
+             --out FILE.pdf
+  nest     FILE               nests the parts onto boards; also takes a bare nest instance
+             --seconds S      processor seconds to search (10)
+             --steps N        orders to try instead; the same seed and steps give the same nest
+             --seed N         (1)
+  cutlist  FILE               the cut list
+             --format json|csv|pdf    --out FILE
+
+FILE is a project file (*.grainfold.json). Results are JSON on standard output, errors one JSON line on standard error.
+Exit codes: 0 done, 1 faults found, 2 wrong call, 3 file cannot be read or written, 4 parts found no place, 5 failed.
+`;
+
+async function main(): Promise<number> {
+  const { command, file, options } = readArguments(process.argv.slice(2));
+  if (options.help || command === undefined || command === 'help') {
+    process.stdout.write(HELP);
+    return command === undefined && !options.help ? EXIT_CODES.USAGE : EXIT_CODES.OK;
+  }
+  const run = COMMANDS[command];
+  if (!run) throw new CliError('USAGE', `There is no command "${command}". Commands: ${Object.keys(COMMANDS).join(', ')}.`);
+  if (file === undefined) throw new CliError('USAGE', `${command} needs a file.`);
+  const { exit, result, text } = await run(file, options);
+  process.stdout.write(text ?? `${JSON.stringify(result, null, 1)}\n`);
+  return EXIT_CODES[exit];
+}
+
+try {
+  process.exitCode = await main();
+} catch (error) {
+  const known = error instanceof CliError;
+  process.stderr.write(`${JSON.stringify({ code: known ? error.code : 'FAILED', message: error instanceof Error ? error.message : String(error), ...(known && error.fields.length > 0 ? { fields: error.fields } : {}) })}\n`);
+  process.exitCode = known ? EXIT_CODES[error.code] : EXIT_CODES.FAILED;
+}

@@ -1,0 +1,29 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, Matches, ValidateNested } from 'class-validator';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsNumberBetween } from './rules.ts';
+
+const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
+
+/** Where one piece lies on its board. */
+export class PlacedPieceDto {
+  @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) pieceId!: string;
+  @IsNumberBetween(-BOUNDS.coordinateMm * 2, BOUNDS.coordinateMm * 2) x!: number;
+  @IsNumberBetween(-BOUNDS.coordinateMm * 2, BOUNDS.coordinateMm * 2) y!: number;
+  @IsNumberBetween(-360, 360) rotation!: number;
+}
+export class NestedBoardDto {
+  @IsIdentifier() boardId!: string;
+  @IsArray() @ArrayMaxSize(10_000) @ValidateNested({ each: true }) @Type(() => PlacedPieceDto) placements!: PlacedPieceDto[];
+}
+export class UnplacedDto {
+  @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) pieceId!: string;
+  @IsCountBetween(1, 10_000) quantity!: number;
+}
+/** A kept nest and what it was made from. */
+export class NestDto {
+  @Matches(/^[0-9a-f]{16}$/, { message: 'must be a fingerprint of 16 digits' }) readHash!: string;
+  @IsCountBetween(0, 4_294_967_295) seed!: number;
+  @IsCountBetween(0, 1_000_000_000) tried!: number;
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => NestedBoardDto) boards!: NestedBoardDto[];
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => UnplacedDto) unplaced!: UnplacedDto[];
+}

@@ -1,0 +1,48 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
+import { BOUNDS, IsIdentifier, IsNumberBetween, IsTextUpTo } from './rules.ts';
+
+const FACES = ['face', 'back'];
+const isGiven = (field: string) => (object: object): boolean => (object as Record<string, unknown>)[field] !== 'auto';
+
+/** Where an operation runs: a whole path, or some segments of it. */
+export class PlaceDto {
+  @IsIdentifier() pathId!: string;
+  @IsOptional() @IsArray() @ArrayMinSize(1) @ArrayMaxSize(BOUNDS.nodes) @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of segments' }) segmentIds?: string[];
+}
+
+/** Work along a line or an edge. */
+export class OperationDto {
+  @IsIdentifier() id!: string;
+  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'mark'], { message: 'must be through, groove, bevel, crease, trench, pocket or mark, got $value' }) kind!: string;
+  @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
+  @IsIn(FACES, { message: 'must be face or back, got $value' }) face!: string;
+  @IsTextUpTo(BOUNDS.nameLength) label!: string;
+}
+export class ThroughDto extends OperationDto {}
+export class MarkDto extends OperationDto {}
+export class GrooveDto extends OperationDto {
+  @IsNumberBetween(-180, 180) foldDegrees!: number;
+  /** Width at the mouth in mm, or auto to follow the measured thickness. */
+  @ValidateIf(isGiven('mouthMm')) @IsNumberBetween(0.001, 1000) mouthMm!: number | string;
+}
+export class BevelDto extends OperationDto {
+  @IsNumberBetween(-180, 180) bevelDegrees!: number;
+}
+export class CreaseDto extends OperationDto {
+  @IsNumberBetween(-180, 180) foldDegrees!: number;
+}
+export class TrenchDto extends OperationDto {
+  @IsIn([90, 180], { message: 'must be 90 or 180, got $value' }) foldDegrees!: number;
+  /** Width in mm, or auto to follow the measured thickness. */
+  @ValidateIf(isGiven('widthMm')) @IsNumberBetween(0.001, 1000) widthMm!: number | string;
+  @IsIn(['centre', 'left', 'right'], { message: 'must be centre, left or right, got $value' }) side!: string;
+}
+export class PocketDto extends OperationDto {
+  @IsNumberBetween(0.001, 1000) depthMm!: number;
+}
+
+export const OPERATION_TYPES = [
+  { value: ThroughDto, name: 'through' }, { value: GrooveDto, name: 'groove' }, { value: BevelDto, name: 'bevel' }, { value: CreaseDto, name: 'crease' },
+  { value: TrenchDto, name: 'trench' }, { value: PocketDto, name: 'pocket' }, { value: MarkDto, name: 'mark' },
+];

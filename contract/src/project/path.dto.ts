@@ -1,0 +1,48 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import { BOUNDS, IsIdentifier, IsNumberBetween } from './rules.ts';
+
+/** A point in mm, x to the right, y up, as seen from the face. */
+export class PointDto {
+  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) x!: number;
+  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) y!: number;
+}
+
+/** A corner or end of a path. */
+export class NodeDto extends PointDto {
+  @IsIdentifier() id!: string;
+}
+
+/** How a path runs from one node to the next. */
+export class SegmentDto {
+  @IsIdentifier() id!: string;
+  @IsIn(['line', 'arc', 'cubic'], { message: 'must be line, arc or cubic, got $value' }) kind!: string;
+}
+export class LineSegmentDto extends SegmentDto {}
+export class ArcSegmentDto extends SegmentDto {
+  /** tan of a quarter of the sweep, positive counter-clockwise. */
+  @IsNumberBetween(-1000, 1000) bulge!: number;
+}
+export class CubicSegmentDto extends SegmentDto {
+  @ValidateNested() @Type(() => PointDto) control1!: PointDto;
+  @ValidateNested() @Type(() => PointDto) control2!: PointDto;
+}
+
+/** Nodes joined by segments; a closed path has as many segments as nodes, an open one has one less. */
+export class PathDto {
+  @IsIdentifier() id!: string;
+  @IsBoolean() closed!: boolean;
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true }) @Type(() => NodeDto) nodes!: NodeDto[];
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true })
+  @Type(() => SegmentDto, {
+    discriminator: { property: 'kind', subTypes: [{ value: LineSegmentDto, name: 'line' }, { value: ArcSegmentDto, name: 'arc' }, { value: CubicSegmentDto, name: 'cubic' }] },
+    keepDiscriminatorProperty: true,
+  }) segments!: SegmentDto[];
+  /** What scaling does to it: it grows, keeps its size, or only its length grows. */
+  @IsIn(['scaled', 'fixed', 'slot'], { message: 'must be scaled, fixed or slot, got $value' }) sizing!: string;
+}
+
+/** The outline of a part, or a hole through it. */
+export class ContourDto extends PathDto {
+  @IsIn(['outer', 'hole'], { message: 'must be outer or hole, got $value' }) role!: string;
+}

@@ -1,0 +1,24 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, Equals, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { BoardDto } from './board.dto.ts';
+import { NestDto } from './nest.dto.ts';
+import { PartDto } from './part.dto.ts';
+import { BOUNDS, IsIdentifier, IsNameUpTo } from './rules.ts';
+import { SettingsDto } from './settings.dto.ts';
+
+/** What a project file calls itself. */
+export const PROJECT_FORMAT = 'grain-fold-airframe';
+/** The version of the format that this program writes. */
+export const PROJECT_FORMAT_VERSION = 1;
+
+/** A whole airframe as a file. */
+export class ProjectFileDto {
+  @Equals(PROJECT_FORMAT, { message: `must be "${PROJECT_FORMAT}"` }) format!: string;
+  @Equals(PROJECT_FORMAT_VERSION, { message: `must be ${PROJECT_FORMAT_VERSION}` }) formatVersion!: number;
+  @IsIdentifier() id!: string;
+  @IsNameUpTo(BOUNDS.nameLength) name!: string;
+  @ValidateNested() @Type(() => SettingsDto) settings!: SettingsDto;
+  @IsArray() @ArrayMaxSize(BOUNDS.parts) @ValidateNested({ each: true }) @Type(() => PartDto) parts!: PartDto[];
+  @IsArray() @ArrayMaxSize(BOUNDS.boards) @ValidateNested({ each: true }) @Type(() => BoardDto) boards!: BoardDto[];
+  @IsOptional() @ValidateNested() @Type(() => NestDto) nest?: NestDto;
+}

@@ -1,0 +1,91 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import type { Airframe, AirframeNest, AirframeSettings } from '@grain-fold/core/airframe';
+import type { Part } from '@grain-fold/core/drawing';
+import type { Board } from '@grain-fold/core/stock';
+import { BoardDto } from '../project/board.dto.ts';
+import { NestDto } from '../project/nest.dto.ts';
+import { PartDto } from '../project/part.dto.ts';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsTextUpTo } from '../project/rules.ts';
+import { SettingsDto } from '../project/settings.dto.ts';
+
+/** A new, empty airframe. */
+export class CreateAirframe {
+  @IsNameUpTo(BOUNDS.nameLength) name!: string;
+  @IsIn(['mm', 'in'], { message: 'must be mm or in, got $value' }) unit!: 'mm' | 'in';
+}
+export class RenameAirframe {
+  @IsNameUpTo(BOUNDS.nameLength) name!: string;
+}
+
+const hasValue = (object: object): boolean => (object as { value?: unknown }).value !== null;
+const MOST_VERSION = 4_000_000_000;
+
+/** A part as edited, on top of the version it was edited from; 0 for a new one, value null to remove it. */
+export class PartChange {
+  @IsIdentifier() id!: string;
+  @IsCountBetween(0, MOST_VERSION) basedOn!: number;
+  @IsCountBetween(0, 100_000) position!: number;
+  @ValidateIf(hasValue) @ValidateNested() @Type(() => PartDto) value!: Part | null;
+}
+export class BoardChange {
+  @IsIdentifier() id!: string;
+  @IsCountBetween(0, MOST_VERSION) basedOn!: number;
+  @IsCountBetween(0, 100_000) position!: number;
+  @ValidateIf(hasValue) @ValidateNested() @Type(() => BoardDto) value!: Board | null;
+}
+export class SettingsChange {
+  @IsCountBetween(1, MOST_VERSION) basedOn!: number;
+  @ValidateNested() @Type(() => SettingsDto) value!: AirframeSettings;
+}
+export class NestChange {
+  @IsCountBetween(0, MOST_VERSION) basedOn!: number;
+  @ValidateIf(hasValue) @ValidateNested() @Type(() => NestDto) value!: AirframeNest | null;
+}
+
+/** One save: all of it happens, or nothing. */
+export class SaveAirframe {
+  /** What was done, for the list of revisions. */
+  @IsTextUpTo(200) label!: string;
+  @IsOptional() @ValidateNested() @Type(() => SettingsChange) settings?: SettingsChange;
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.parts * 2) @ValidateNested({ each: true }) @Type(() => PartChange) parts?: PartChange[];
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.boards * 2) @ValidateNested({ each: true }) @Type(() => BoardChange) boards?: BoardChange[];
+  @IsOptional() @ValidateNested() @Type(() => NestChange) nest?: NestChange;
+}
+
+/** Versions of everything that a save changed. */
+export interface SaveReceipt {
+  readonly version: number;
+  readonly savedAt: string;
+  readonly settings?: number;
+  readonly parts: Readonly<Record<string, number>>;
+  readonly boards: Readonly<Record<string, number>>;
+  readonly nest?: number;
+}
+
+/** An airframe as the page works on it: the state, and the version of each thing in it. */
+export interface OpenedAirframe {
+  readonly airframe: Airframe;
+  readonly version: number;
+  readonly savedAt: string;
+  readonly versions: { readonly settings: number; readonly parts: Readonly<Record<string, number>>; readonly boards: Readonly<Record<string, number>>; readonly nest: number };
+}
+
+/** A line of the list of airframes. */
+export interface AirframeLine {
+  readonly id: string;
+  readonly name: string;
+  readonly savedAt: string;
+  readonly version: number;
+  readonly parts: number;
+  readonly boards: number | null;
+  readonly putAwayAt: string | null;
+  /** Outlines of the largest parts, for a drawn thumbnail: SVG path and box, y up. */
+  readonly thumbnail: readonly { readonly d: string; readonly box: readonly [number, number, number, number] }[];
+}
+
+/** A line of the list of revisions. */
+export interface RevisionLine { readonly number: number; readonly label: string; readonly savedAt: string }
+
+/** Who is signed in. */
+export interface Me { readonly name: string; readonly isDemo: boolean }

@@ -1,0 +1,26 @@
+import type { Ink } from '../pages/index.ts';
+import { paintPdfPage, PDF_FONTS, type PdfCanvas } from './paint-pdf.ts';
+
+/** What a PDF document of pdfkit offers beyond its canvas. */
+export interface PdfDocument extends PdfCanvas {
+  registerFont(name: string, file: string): unknown;
+  ref(data: Record<string, unknown>): unknown;
+  end(): void;
+  /** The document's catalogue, where viewer preferences are kept. */
+  readonly _root: { readonly data: Record<string, unknown> };
+}
+
+/** Font files of the document, by the names the painter uses. */
+export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string>>;
+
+/**
+ * Paints pages into an empty PDF document and ends it. Viewers are told to print without scaling, on paper of the pages' size.
+ * An empty list gives one blank page, since a PDF needs one.
+ */
+export function writePdf(document: PdfDocument, pages: readonly { readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }[], fonts: PdfFontFiles): void {
+  document._root.data.ViewerPreferences = document.ref({ PrintScaling: 'None', PickTrayByPDFSize: true });
+  for (const name of PDF_FONTS) document.registerFont(name, fonts[name]);
+  for (const { inks, widthMm, heightMm } of pages) paintPdfPage(document, inks, widthMm, heightMm);
+  if (pages.length === 0) document.addPage({ size: [595.28, 841.89], margin: 0 });
+  document.end();
+}

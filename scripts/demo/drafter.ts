@@ -1,0 +1,53 @@
+import { applyCommand, circleDraft, emptyPart, outlineOf, polylineDraft, type OperationDraft, type Part, type PartCommand, type PartDetails, type PathDraft, type Sizing } from '@grain-fold/core/drawing';
+import type { Point } from '@grain-fold/core/geometry';
+
+/** Drafts one demo part step by step with the program's own commands, so that demo files hold nothing a builder could not draw. */
+export class Drafter {
+  private constructor(readonly part: Part) {}
+
+  static start(id: string, name: string, material: string, group: string, details: Partial<PartDetails> = {}): Drafter {
+    return new Drafter({ ...emptyPart(id, name, material, group), ...details });
+  }
+
+  run(command: PartCommand): Drafter {
+    const result = applyCommand(this.part, command);
+    if (!result.ok) throw new Error(`${this.part.name}: ${result.message}`);
+    return new Drafter(result.part);
+  }
+
+  outline(draft: PathDraft): Drafter { return this.run({ name: 'drawOutline', args: { draft } }); }
+  hole(draft: PathDraft, sizing: Sizing = 'scaled'): Drafter { return this.run({ name: 'drawHole', args: { draft, sizing } }); }
+  round(x: number, y: number, diameterMm: number): Drafter { return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed'); }
+  line(points: readonly [number, number][], operation: OperationDraft, sizing: Sizing = 'scaled'): Drafter {
+    return this.run({ name: 'drawLine', args: { draft: polylineDraft(points.map(([x, y]) => ({ x, y }))), operation, sizing } });
+  }
+  area(draft: PathDraft, operation: OperationDraft, sizing: Sizing = 'fixed'): Drafter { return this.run({ name: 'drawLine', args: { draft, operation, sizing } }); }
+
+  /** A bevel along edges of the outline, counted from 0 in the order they were drawn. */
+  bevel(edges: readonly number[], bevelDegrees: number, label = ''): Drafter {
+    const outline = outlineOf(this.part)!;
+    return this.run({ name: 'addOperation', args: { on: { pathId: outline.id, segmentIds: edges.map((edge) => outline.segments[edge]!.id) }, operation: { kind: 'bevel', face: 'face', bevelDegrees, label } } });
+  }
+}
+
+export const groove = (foldDegrees: number, label = ''): OperationDraft => ({ kind: 'groove', face: 'face', foldDegrees, mouthMm: 'auto', label });
+export const trench = (foldDegrees: 90 | 180, label = '', side: 'centre' | 'left' | 'right' = 'centre'): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label });
+export const crease = (foldDegrees: number, label = ''): OperationDraft => ({ kind: 'crease', face: 'face', foldDegrees, label });
+export const mark = (label: string): OperationDraft => ({ kind: 'mark', face: 'face', label });
+export const pocket = (depthMm: number, label = ''): OperationDraft => ({ kind: 'pocket', face: 'face', depthMm, label });
+export const throughCut = (label = ''): OperationDraft => ({ kind: 'through', face: 'face', label });
+
+/** One step of an outline: a straight run, an arc of a bulge, or a cubic, to the next point. */
+export type Step = readonly [number, number] | readonly [number, number, { readonly bulge: number }] | readonly [number, number, { readonly c1: readonly [number, number]; readonly c2: readonly [number, number] }];
+
+/** A closed outline from its first point and the steps that follow; the last run goes back to the start, straight unless told otherwise. */
+export function closed(start: readonly [number, number], steps: readonly Step[], last: { readonly bulge: number } | { readonly c1: readonly [number, number]; readonly c2: readonly [number, number] } | undefined = undefined): PathDraft {
+  const at = ([x, y]: readonly [number, number]): Point => ({ x, y });
+  const segment = (shape: Step[2]): PathDraft['segments'][number] =>
+    (shape === undefined ? { kind: 'line' } : 'bulge' in shape ? { kind: 'arc', bulge: shape.bulge } : { kind: 'cubic', control1: at(shape.c1), control2: at(shape.c2) });
+  return { points: [at(start), ...steps.map(([x, y]) => ({ x, y }))], segments: [...steps.map((step) => segment(step[2])), segment(last)], closed: true };
+}
+
+export const box = (x: number, y: number, width: number, height: number): PathDraft => closed([x, y], [[x + width, y], [x + width, y + height], [x, y + height]]);
+/** Slot with its long side along x. */
+export const slot = (x: number, y: number, length: number, width: number): PathDraft => box(x - length / 2, y - width / 2, length, width);

@@ -1,0 +1,63 @@
+import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
+import { box, closed, crease, Drafter, groove, mark, pocket, slot, trench } from './drafter.ts';
+
+const BOARD = 'faced board 5 mm';
+const PLY = 'plywood 3 mm';
+const alongX = { directionDegrees: 0, rule: 'along' } as const;
+const alongY = { directionDegrees: 90, rule: 'along' } as const;
+
+/** V-tail pusher glider of 1,100 mm span: the main demo. */
+export function reedling1100(): Airframe {
+  const t = 4.9;
+  const centre = Drafter.start('wing-centre', 'Wing centre', BOARD, 'Wing', { grain: alongX, notes: 'Flat centre panel; the skin closes over the spar.' })
+    .outline(box(0, 0, 480, 348))
+    .line([[0, 178], [480, 178]], trench(180, 'leading edge')).line([[0, 214], [480, 214]], crease(13, 'top, front')).line([[0, 262], [480, 262]], crease(8, 'top, rear'))
+    .line([[0, 128], [480, 128]], mark('spar, front edge')).line([[0, 118], [480, 118]], mark('spar, rear edge'))
+    .bevel([0], 60, 'trailing edge').hole(slot(240, 60, 40, 14), 'fixed');
+  const tip = Drafter.start('wing-tip', 'Wing tip', BOARD, 'Wing', { handed: 'pair', grain: alongX, notes: 'Raised tip; the root end follows the section, so the two ends meet.' })
+    .outline(closed([0, 0], [
+      [296, 40], [306, 158], [308, 174], [300, 282, { c1: [309, 210], c2: [304, 262] }],
+      [0, 348], [3.4, 262, { c1: [1, 318], c2: [3.4, 290] }], [0, 178, { c1: [3.4, 236], c2: [2, 200] }],
+    ]))
+    .line([[0, 178], [307, 166]], trench(180, 'leading edge')).line([[-2, 214], [314, 192]], crease(13, 'top, front'))
+    .line([[0, 122], [302, 110]], mark('spar')).bevel([0], 60, 'trailing edge');
+  const spar = Drafter.start('spar-centre', 'Spar strip, centre', BOARD, 'Wing', { quantity: 2, grain: alongX }).outline(box(0, 0, 480, 20));
+  const tipSpar = Drafter.start('spar-tip', 'Spar strip, tip', BOARD, 'Wing', { handed: 'pair', grain: alongX }).outline(closed([0, 0], [[290, 0], [290, 12], [0, 20]]));
+  const flaperon = Drafter.start('flaperon', 'Flaperon', BOARD, 'Wing', { handed: 'pair', grain: alongX })
+    .outline(closed([0, 0], [[232, 0], [236, 8, { bulge: 0.3 }], [234, 34], [0, 34]])).bevel([3], 30, 'hinge relief');
+  const tray = Drafter.start('pod-tray', 'Pod tray', BOARD, 'Pod', { grain: alongX, notes: 'Folds to a box 63.2 mm wide outside.' })
+    .outline(closed([0, 27], [[32, 10], [221, -2], [294.7, 27], [294.7, 121], [221, 150], [32, 138], [0, 121]]))
+    .line([[0, 42.4], [294.7, 42.4]], groove(90, 'lower wall')).line([[0, 105.6], [294.7, 105.6]], groove(90, 'upper wall'))
+    .line([[262, 42.4], [262, 105.6]], trench(90, 'tail wall'))
+    .area(box(78, 60, 48, 28), pocket(2.5, 'battery')).round(210, 74, 22)
+    .line([[173.7, 44.9], [173.7, 103.1]], mark('former 2')).bevel([7], 30, 'nose');
+  const deck = Drafter.start('pod-deck', 'Pod deck', BOARD, 'Pod', { grain: alongX, notes: 'Wraps over the three formers.' })
+    .outline(closed([0, 30], [[210, 0], [210, 112], [0, 82]]))
+    .line([[0, 47], [210, 34]], crease(22, 'starboard')).line([[0, 65], [210, 78]], crease(22, 'port'));
+  const former = (number: number, width: number, height: number): Drafter => Drafter.start(`former-${number}`, `Former ${number}`, BOARD, 'Pod')
+    .outline(closed([0, 0], [[width, 0], [width, height], [0, height, { bulge: 0.32 }]])).hole(closed([width * 0.24, 10], [[width * 0.76, 10], [width * 0.76, height - 8], [width * 0.24, height - 8, { bulge: 0.25 }]]));
+  const boom = Drafter.start('boom', 'Boom, doubled', BOARD, 'Boom', { grain: alongX, notes: 'Folded back on itself: two boards thick.' })
+    .outline(closed([0, 8], [[520, 16], [520, 70], [0, 78]])).line([[0, 43], [520, 43]], trench(180, 'fold'))
+    .line([[470, 24], [470, 38.1]], mark('tail, leading edge'));
+  const tail = Drafter.start('v-tail', 'V-tail panel', BOARD, 'Tail', { handed: 'pair', grain: alongX, notes: '105° between the two panels.' })
+    .outline(closed([0, 0], [[190, 22], [204, 34, { c1: [198, 23], c2: [204, 27] }], [198, 92, { c1: [205, 56], c2: [203, 82] }], [0, 110]]))
+    .line([[0, 76], [200, 76]], mark('ruddervator hinge')).bevel([4], 37.5, 'root, to the other panel');
+  const tailGauge = Drafter.start('v-gauge', 'V-tail gauge', BOARD, 'Gauges', { sizing: 'fixed', notes: '105° included. Stands under the tail while the glue sets.' })
+    .outline(closed([-84, 0], [[84, 0], [84, 64], [60, 64], [0, 18], [-60, 64], [-84, 64]]));
+  const dihedral = Drafter.start('tip-gauge', 'Tip dihedral gauge', BOARD, 'Gauges', { sizing: 'fixed', quantity: 2 }).outline(closed([0, 0], [[70, 0], [70, 46], [0, 36]]));
+  const mount = Drafter.start('motor-plate', 'Motor plate', PLY, 'Power', { sizing: 'fixed' }).outline(closed([0, 0], [[44, 0], [44, 44], [0, 44]])).round(22, 22, 8).round(13, 13, 3.2).round(31, 13, 3.2).round(13, 31, 3.2).round(31, 31, 3.2);
+  const skid = Drafter.start('skid', 'Skid', PLY, 'Pod', { sizing: 'fixed', quantity: 2 }).outline(closed([0, 0], [[92, 0], [80, 9], [12, 9]]));
+  const doubler = Drafter.start('doubler', 'Wing saddle doubler', BOARD, 'Pod', { handed: 'pair', grain: alongX })
+    .outline(closed([0, 0], [[120, 0], [120, 22], [0, 22, { c1: [84, 34], c2: [34, 34] }]]));
+  const brace = Drafter.start('brace', 'Boom brace', BOARD, 'Boom', { quantity: 2, grain: alongY }).outline(closed([0, 0], [[26, 0], [t * 2, 60], [0, 60]]));
+  return {
+    id: 'reedling-1100', name: 'Reedling 1100',
+    settings: { ...DEFAULT_SETTINGS, notes: 'V-tail pusher motor glider for calm evenings, 1,100 mm span.' },
+    parts: [centre, tip, spar, tipSpar, flaperon, tray, deck, former(1, 44, 40), former(2, 53, 48), former(3, 50, 44), doubler, skid, boom, brace, tail, mount, tailGauge, dihedral].map(({ part }) => part),
+    boards: [
+      { id: 'wedge', name: 'Wedge left from the last wing', material: BOARD, thicknessMm: t, widthMm: 420, heightMm: 300, count: 1, price: 0, grain: 'width', gramsPerSquareMetre: 480, outline: [{ x: 0, y: 0 }, { x: 420, y: 0 }, { x: 420, y: 120 }, { x: 160, y: 300 }, { x: 0, y: 300 }] },
+      { id: 'full', name: 'Faced board 700 × 500', material: BOARD, thicknessMm: t, widthMm: 700, heightMm: 500, count: 8, price: 4.6, grain: 'width', gramsPerSquareMetre: 480 },
+      { id: 'ply', name: 'Ply sheet', material: PLY, thicknessMm: 3, widthMm: 200, heightMm: 100, count: 1, price: 2.2, grain: 'none', gramsPerSquareMetre: 1950 },
+    ],
+  };
+}

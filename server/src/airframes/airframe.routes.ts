@@ -1,0 +1,97 @@
+import Router from '@koa/router';
+import type { Context } from 'koa';
+import { CreateAirframe, RenameAirframe, SaveAirframe, writeProjectFile } from '@grain-fold/contract';
+import { cutListOf } from '@grain-fold/core/airframe';
+import { cutListCsv } from '@grain-fold/core/cutting';
+import { pageSettingsFault } from '@grain-fold/core/pages';
+import type { DocumentService } from '../documents/document.service.ts';
+import { checkedBody } from '../http/checked-body.ts';
+import { ServerProblem } from '../http/server-problem.ts';
+import type { AirframeService } from './airframe.service.ts';
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** Everything about airframes: list, open, save, revisions, project file, pages and cut list. */
+export function airframeRoutes(airframes: AirframeService, documents: DocumentService): Router {
+  const router = new Router({ prefix: '/api/airframes' });
+  const owner = (ctx: { state: { accountId?: string } }): string => {
+    if (!ctx.state.accountId) throw new ServerProblem('SIGN_IN_NEEDED');
+    return ctx.state.accountId;
+  };
+  const idOf = (ctx: { params: Record<string, string | undefined> }): string => {
+    const id = ctx.params.id ?? '';
+    if (!UUID.test(id)) throw new ServerProblem('NOT_FOUND', 'There is no such airframe in your workshop.');
+    return id;
+  };
+  const numberOf = (ctx: { params: Record<string, string | undefined> }): number => {
+    const number = Number(ctx.params.number);
+    if (!Number.isInteger(number) || number < 1) throw new ServerProblem('NOT_FOUND', 'There is no such version.');
+    return number;
+  };
+  const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void => ctx.attachment(`${name.replace(/[^\p{L}\p{N} ._-]/gu, '')}${ending}`);
+  const today = (): string => new Date().toISOString().slice(0, 10);
+
+  router.use(async (ctx, next) => {
+    owner(ctx);
+    await next();
+  });
+  router.get('/', async (ctx) => { ctx.body = await airframes.list(owner(ctx)); });
+  router.post('/', async (ctx) => {
+    const { name, unit } = checkedBody(ctx as unknown as Context, CreateAirframe);
+    ctx.body = await airframes.create(owner(ctx), name, unit);
+    ctx.status = 201;
+  });
+  router.post('/import', async (ctx) => {
+    const text: unknown = (ctx.request as { body?: { text?: unknown } }).body?.text;
+    if (typeof text !== 'string') throw new ServerProblem('BAD_REQUEST', 'text: must be the text of a project file.');
+    ctx.body = await airframes.import(owner(ctx), text);
+    ctx.status = 201;
+  });
+  router.get('/:id', async (ctx) => { ctx.body = await airframes.open(owner(ctx), idOf(ctx)); });
+  router.post('/:id/save', async (ctx) => { ctx.body = await airframes.save(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, SaveAirframe)); });
+  router.patch('/:id', async (ctx) => {
+    await airframes.rename(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, RenameAirframe).name);
+    ctx.status = 204;
+  });
+  router.post('/:id/duplicate', async (ctx) => {
+    ctx.body = await airframes.duplicate(owner(ctx), idOf(ctx));
+    ctx.status = 201;
+  });
+  router.post('/:id/put-away', async (ctx) => {
+    await airframes.setPutAway(owner(ctx), idOf(ctx), true);
+    ctx.status = 204;
+  });
+  router.post('/:id/bring-back', async (ctx) => {
+    await airframes.setPutAway(owner(ctx), idOf(ctx), false);
+    ctx.status = 204;
+  });
+  router.get('/:id/revisions', async (ctx) => { ctx.body = await airframes.revisions(owner(ctx), idOf(ctx)); });
+  router.get('/:id/revisions/:number', async (ctx) => { ctx.body = await airframes.revision(owner(ctx), idOf(ctx), numberOf(ctx)); });
+  router.post('/:id/revisions/:number/restore', async (ctx) => { ctx.body = await airframes.restore(owner(ctx), idOf(ctx), numberOf(ctx)); });
+
+  router.get('/:id/project-file', async (ctx) => {
+    const { airframe } = await airframes.open(owner(ctx), idOf(ctx));
+    attach(ctx, airframe.name, '.grainfold.json');
+    ctx.type = 'application/json';
+    ctx.body = writeProjectFile(airframe);
+  });
+  router.get('/:id/pages.pdf', async (ctx) => {
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+    const fault = pageSettingsFault(airframe.settings.pages);
+    if (fault) throw new ServerProblem('CANNOT_PRINT', fault);
+    attach(ctx, airframe.name, ' pages.pdf');
+    ctx.body = await documents.make({ kind: 'pages', airframe, version, date: today() });
+  });
+  router.get('/:id/cut-list.pdf', async (ctx) => {
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+    attach(ctx, airframe.name, ' cut list.pdf');
+    ctx.body = await documents.make({ kind: 'cut-list', airframe, version, date: today() });
+  });
+  router.get('/:id/cut-list.csv', async (ctx) => {
+    const { airframe } = await airframes.open(owner(ctx), idOf(ctx));
+    attach(ctx, airframe.name, ' cut list.csv');
+    ctx.type = 'text/csv; charset=utf-8';
+    ctx.body = cutListCsv(cutListOf(airframe), airframe.settings.unit);
+  });
+  return router;
+}

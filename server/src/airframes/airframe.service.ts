@@ -1,0 +1,149 @@
+import { randomUUID } from 'node:crypto';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
+import { readProjectFile, type AirframeLine, type OpenedAirframe, type RevisionLine, type SaveAirframe, type SaveReceipt } from '@grain-fold/contract';
+import { DEFAULT_SETTINGS, standardBoard, type Airframe as AirframeData } from '@grain-fold/core/airframe';
+import type { LengthUnit } from '@grain-fold/core/units';
+import { ServerProblem } from '../http/server-problem.ts';
+import { Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry } from '../models/index.ts';
+import { stateOf, thumbnailOf } from './airframe-state.ts';
+import { appendRevision, saveChanges } from './save-changes.ts';
+
+/** Revisions listed at most. */
+const REVISIONS_LISTED = 500;
+
+/** Airframes of one account. Every query names the owner, so that nobody reaches another's by a guessed id. */
+export class AirframeService {
+  constructor(private readonly sequelize: Sequelize) {}
+
+  async list(accountId: string): Promise<readonly AirframeLine[]> {
+    const rows = await Airframe.findAll({ where: { accountId }, order: [['savedAt', 'DESC']] });
+    const counts = await PartRow.count({ where: { airframeId: rows.map(({ id }) => id), body: { [Op.ne]: null } } as never, group: ['airframeId'] }) as unknown as { airframeId: string; count: number }[];
+    return rows.map((row) => ({
+      id: row.id, name: row.name, savedAt: row.savedAt.toISOString(), version: row.version, boards: row.boardsUsed, thumbnail: row.thumbnail,
+      parts: counts.find(({ airframeId }) => airframeId === row.id)?.count ?? 0, putAwayAt: row.putAwayAt?.toISOString() ?? null,
+    }));
+  }
+
+  create(accountId: string, name: string, unit: LengthUnit): Promise<OpenedAirframe> {
+    const pages = { ...DEFAULT_SETTINGS.pages, paper: unit === 'in' ? 'Letter' as const : 'A4' as const };
+    return this.store(accountId, { id: '', name: name.trim(), settings: { ...DEFAULT_SETTINGS, unit, pages }, parts: [], boards: [standardBoard('b1', 'faced board')] }, 'New airframe');
+  }
+
+  /** Takes a project file in as a new airframe. @throws ServerProblem with the file's own code, naming line or field */
+  import(accountId: string, text: string): Promise<OpenedAirframe> {
+    const read = readProjectFile(text);
+    if (!read.ok) throw new ServerProblem(read.code, read.message, { fields: read.faults });
+    return this.store(accountId, read.airframe, 'Import');
+  }
+
+  async open(accountId: string, id: string): Promise<OpenedAirframe> {
+    return stateOf(await this.find(accountId, id));
+  }
+
+  async duplicate(accountId: string, id: string): Promise<OpenedAirframe> {
+    const { airframe } = await this.open(accountId, id);
+    return this.store(accountId, { ...airframe, name: `${airframe.name} copy`.slice(0, 80) }, `Copy of ${airframe.name}`);
+  }
+
+  save(accountId: string, id: string, changes: SaveAirframe): Promise<SaveReceipt> {
+    return this.sequelize.transaction(async (transaction) => {
+      const airframe = await this.find(accountId, id, transaction);
+      const receipt = await saveChanges(airframe, changes, transaction);
+      await this.refreshLine(airframe, transaction);
+      return receipt;
+    });
+  }
+
+  rename(accountId: string, id: string, name: string): Promise<void> {
+    return this.sequelize.transaction(async (transaction) => {
+      const airframe = await this.find(accountId, id, transaction);
+      airframe.name = name.trim();
+      await appendRevision(airframe, `Rename to ${airframe.name}`, [{ kind: 'name', entityId: 'name', position: 0, body: airframe.name }], transaction);
+    });
+  }
+
+  /** Puts an airframe away, or brings it back. Nothing is deleted. */
+  async setPutAway(accountId: string, id: string, isAway: boolean): Promise<void> {
+    const airframe = await this.find(accountId, id);
+    airframe.putAwayAt = isAway ? new Date() : null;
+    await airframe.save();
+  }
+
+  async revisions(accountId: string, id: string): Promise<readonly RevisionLine[]> {
+    await this.find(accountId, id);
+    const rows = await Revision.findAll({ where: { airframeId: id }, order: [['number', 'DESC']], limit: REVISIONS_LISTED });
+    return rows.map(({ number, label, savedAt }) => ({ number, label, savedAt: savedAt.toISOString() }));
+  }
+
+  /** The airframe as a revision left it. */
+  async revision(accountId: string, id: string, number: number, transaction?: Transaction): Promise<AirframeData> {
+    const airframe = await this.find(accountId, id, transaction);
+    if (!(await Revision.findOne({ where: { airframeId: id, number }, transaction }))) throw new ServerProblem('NOT_FOUND', `There is no version ${number}.`);
+    const entries = await RevisionEntry.findAll({ where: { airframeId: id, number: { [Op.lte]: number } }, order: [['number', 'ASC']], transaction });
+    const last = new Map(entries.map((entry) => [`${entry.kind}/${entry.entityId}`, entry]));
+    const listOf = <T>(kind: string): T[] => [...last.values()].filter((entry) => entry.kind === kind && entry.body !== null)
+      .sort((a, b) => a.position - b.position || (a.entityId < b.entityId ? -1 : 1)).map((entry) => entry.body as T);
+    const nest = last.get('nest/nest')?.body as AirframeData['nest'] | null | undefined;
+    return {
+      id, name: (last.get('name/name')?.body as string | undefined) ?? airframe.name, settings: last.get('settings/settings')!.body as AirframeData['settings'],
+      parts: listOf('part'), boards: listOf('board'), ...(nest ? { nest } : {}),
+    };
+  }
+
+  /** Makes a revision the current state again, as a new save on top; what it replaces stays in the list. */
+  restore(accountId: string, id: string, number: number): Promise<OpenedAirframe> {
+    return this.sequelize.transaction(async (transaction) => {
+      const airframe = await this.find(accountId, id, transaction);
+      const wanted = await this.revision(accountId, id, number, transaction);
+      const { airframe: present, versions } = await stateOf(airframe, transaction);
+      const listChanges = <T extends { readonly id: string }>(now: readonly T[], then: readonly T[], known: Readonly<Record<string, number>>) => [
+        ...then.map((value, position) => ({ id: value.id, basedOn: known[value.id] ?? 0, position, value })),
+        ...now.filter((one) => !then.some(({ id: kept }) => kept === one.id)).map((one, position) => ({ id: one.id, basedOn: known[one.id]!, position, value: null })),
+      ];
+      await saveChanges(airframe, {
+        label: `Back to version ${number}`,
+        settings: { basedOn: versions.settings, value: wanted.settings },
+        parts: listChanges(present.parts, wanted.parts, versions.parts), boards: listChanges(present.boards, wanted.boards, versions.boards),
+        ...(wanted.nest || versions.nest > 0 ? { nest: { basedOn: versions.nest, value: wanted.nest ?? null } } : {}),
+      }, transaction);
+      await this.refreshLine(airframe, transaction);
+      return stateOf(airframe, transaction);
+    });
+  }
+
+  private async find(accountId: string, id: string, transaction?: Transaction): Promise<Airframe> {
+    const airframe = await Airframe.findOne({ where: { id, accountId }, transaction, lock: transaction ? transaction.LOCK.UPDATE : undefined });
+    if (!airframe) throw new ServerProblem('NOT_FOUND', 'There is no such airframe in your workshop.');
+    return airframe;
+  }
+
+  /** Keeps what the list of airframes shows in step with the airframe. */
+  private async refreshLine(airframe: Airframe, transaction: Transaction): Promise<void> {
+    const { airframe: state } = await stateOf(airframe, transaction);
+    airframe.thumbnail = thumbnailOf(state);
+    airframe.boardsUsed = state.nest ? state.nest.boards.length : null;
+    await airframe.save({ transaction });
+  }
+
+  /** Stores a whole airframe as a new one with its first revision. */
+  store(accountId: string, airframe: AirframeData, label: string): Promise<OpenedAirframe> {
+    return this.sequelize.transaction(async (transaction) => {
+      const id = randomUUID();
+      const row = await Airframe.create({
+        id, accountId, name: airframe.name, version: 0, settings: airframe.settings, settingsVersion: 1, savedAt: new Date(), putAwayAt: null,
+        thumbnail: thumbnailOf(airframe), boardsUsed: airframe.nest ? airframe.nest.boards.length : null,
+      }, { transaction });
+      await PartRow.bulkCreate(airframe.parts.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })), { transaction });
+      await BoardRow.bulkCreate(airframe.boards.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })), { transaction });
+      if (airframe.nest) await NestRow.create({ airframeId: id, version: 1, body: airframe.nest }, { transaction });
+      await appendRevision(row, label, [
+        { kind: 'name', entityId: 'name', position: 0, body: airframe.name },
+        { kind: 'settings', entityId: 'settings', position: 0, body: airframe.settings },
+        ...airframe.parts.map((body, position) => ({ kind: 'part' as const, entityId: body.id, position, body })),
+        ...airframe.boards.map((body, position) => ({ kind: 'board' as const, entityId: body.id, position, body })),
+        ...(airframe.nest ? [{ kind: 'nest' as const, entityId: 'nest', position: 0, body: airframe.nest }] : []),
+      ], transaction);
+      return stateOf(row, transaction);
+    });
+  }
+}

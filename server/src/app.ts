@@ -1,0 +1,80 @@
+import { bodyParser } from '@koa/bodyparser';
+import Koa from 'koa';
+import compress from 'koa-compress';
+import helmet from 'koa-helmet';
+import { createSession } from 'koa-session';
+import serve from 'koa-static';
+import type { Logger } from 'pino';
+import type { Sequelize } from 'sequelize';
+import { LARGEST_PROJECT_FILE } from '@grain-fold/contract';
+import { accountRoutes, type SessionBody } from './accounts/account.routes.ts';
+import { AccountService } from './accounts/account.service.ts';
+import { airframeRoutes } from './airframes/airframe.routes.ts';
+import { AirframeService } from './airframes/airframe.service.ts';
+import type { DocumentService } from './documents/document.service.ts';
+import { problems } from './http/problems.ts';
+import { sameOrigin } from './http/same-origin.ts';
+import { sessionStore } from './http/session-store.ts';
+import fs from 'node:fs';
+import path from 'node:path';
+
+const SESSION_DAYS = 30;
+
+/** What the application is built from. */
+export interface AppParts {
+  readonly sequelize: Sequelize;
+  readonly documents: DocumentService;
+  readonly logger: Logger;
+  readonly signInTries: number;
+  readonly pages?: string;
+}
+
+/** Builds the application: security, sessions, routes, then the pages. */
+export function createApp({ sequelize, documents, logger, signInTries, pages }: AppParts): { readonly app: Koa; readonly accounts: AccountService; readonly airframes: AirframeService } {
+  const app = new Koa();
+  const accounts = new AccountService();
+  const airframes = new AirframeService(sequelize);
+  app.use(problems(logger));
+  app.use(helmet({
+    // Plain http on loopback: nothing may be upgraded to https.
+    hsts: false,
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'"], workerSrc: ["'self'"], objectSrc: ["'none'"], frameAncestors: ["'none'"], baseUri: ["'none'"], formAction: ["'self'"],
+      },
+    },
+  }));
+  app.use(compress());
+  app.use(sameOrigin);
+  // The key is 192 random bits and only its hash is stored, so a signature would add nothing.
+  app.use(createSession({ key: 'grain_fold_session', maxAge: SESSION_DAYS * 86_400_000, renew: true, httpOnly: true, sameSite: 'strict', signed: false, store: sessionStore }, app));
+  app.use(bodyParser({ enableTypes: ['json'], jsonLimit: LARGEST_PROJECT_FILE * 2, onError: (error) => { throw error; } }));
+  app.use(async (ctx, next) => {
+    ctx.state.accountId = (ctx as unknown as { session: SessionBody | null }).session?.accountId;
+    await next();
+  });
+  app.use(async (ctx, next) => {
+    if (ctx.path !== '/api/health') return next();
+    await sequelize.query('SELECT 1');
+    ctx.body = { ok: true };
+  });
+  app.use(accountRoutes(accounts, signInTries).routes());
+  app.use(airframeRoutes(airframes, documents).routes());
+  if (pages) servePages(app, pages);
+  return { app, accounts, airframes };
+}
+
+/** Serves the built pages; every address that is no file gets the page itself, which knows its own routes. */
+function servePages(app: Koa, folder: string): void {
+  const index = fs.readFileSync(path.join(folder, 'index.html'), 'utf8');
+  app.use(async (ctx, next) => {
+    const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api') && !/\.[a-z0-9]+$/i.test(ctx.path);
+    if (!isPage) return next();
+    ctx.type = 'html';
+    ctx.set('Cache-Control', 'no-cache');
+    ctx.body = index;
+  });
+  app.use(serve(folder, { maxage: 365 * 86_400_000, immutable: true, index: false }));
+}

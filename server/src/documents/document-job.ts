@@ -1,0 +1,33 @@
+import { createRequire } from 'node:module';
+import PDFDocument from 'pdfkit';
+import { cutListDocument, pagesDocument, type Airframe } from '@grain-fold/core/airframe';
+import { writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
+
+/** A document to make of an airframe. */
+export interface DocumentJob {
+  readonly kind: 'pages' | 'cut-list';
+  readonly airframe: Airframe;
+  readonly version: number;
+  readonly date: string;
+}
+
+const require = createRequire(import.meta.url);
+const fontFile = (family: string, file: string): string => require.resolve(`${family}/files/${file}.woff`);
+
+/** Makes the PDF of a job. Runs on a worker thread, since packing pages and drawing them takes longer than a request may block. */
+export default function makeDocument({ kind, airframe, version, date }: DocumentJob): Promise<Uint8Array> {
+  const pages = kind === 'pages' ? pagesDocument(airframe, version, date) : cutListDocument(airframe, version, date);
+  const fonts: PdfFontFiles = {
+    text: fontFile('@fontsource/barlow', 'barlow-latin-400-normal'),
+    figure: fontFile('@fontsource/barlow-condensed', 'barlow-condensed-latin-500-normal'),
+    bold: fontFile('@fontsource/barlow-condensed', 'barlow-condensed-latin-600-normal'),
+  };
+  const document = new PDFDocument({ autoFirstPage: false, info: { Title: `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`, Producer: 'Grain Fold', Creator: 'Grain Fold' } });
+  const chunks: Uint8Array[] = [];
+  return new Promise((resolve, reject) => {
+    document.on('data', (chunk: Uint8Array) => chunks.push(chunk));
+    document.once('end', () => resolve(Buffer.concat(chunks)));
+    document.once('error', reject);
+    writePdf(document as unknown as PdfDocument, pages, fonts);
+  });
+}

@@ -1,0 +1,32 @@
+import http from 'node:http';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { configFrom } from './config.ts';
+import { loadDemo } from './demo.ts';
+import { DocumentService } from './documents/document.service.ts';
+import { migrate } from './migrations/index.ts';
+import { connect } from './models/index.ts';
+
+const config = configFrom(process.env);
+const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+const sequelize = connect(config.database);
+await migrate(sequelize);
+const documents = new DocumentService(new URL('./documents/document-job.js', import.meta.url));
+const { app, accounts, airframes } = createApp({ sequelize, documents, logger, signInTries: config.signInTries, pages: config.pages });
+if (config.demo) await loadDemo(config.demo, accounts, airframes);
+
+const server = http.createServer(app.callback());
+server.once('error', (error: NodeJS.ErrnoException) => {
+  console.error(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Stop the program on it, or set PORT to another number.` : error.message);
+  process.exit(1);
+});
+server.listen(config.port, config.host, () => console.log(`Grain Fold is ready at http://${config.host}:${config.port}`));
+
+async function stop(): Promise<void> {
+  server.closeAllConnections();
+  await new Promise((resolve) => { server.close(resolve); });
+  await documents.close();
+  await sequelize.close();
+  process.exit(0);
+}
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stop());

@@ -1,0 +1,28 @@
+import type { Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import { up as firstTables } from './20261125-first-tables.ts';
+
+/** Migrations in order; forward only, and never changed once released. */
+const MIGRATIONS = [{ name: '20261125-first-tables', up: firstTables }];
+
+/** Seconds to wait for another server that is migrating. */
+const LOCK_SECONDS = 60;
+
+/** Brings the database's tables up to date, one server at a time. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  const umzug = new Umzug({
+    migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: async () => { await up(sequelize.getQueryInterface()); } })),
+    storage: new SequelizeStorage({ sequelize, modelName: 'migrations' }),
+    logger: undefined,
+  });
+  // A named lock belongs to a connection, and a transaction holds one for its whole length.
+  await sequelize.transaction(async (transaction) => {
+    const [[lock]] = await sequelize.query('SELECT GET_LOCK(:name, :seconds) AS taken', { replacements: { name: 'grain_fold_migrate', seconds: LOCK_SECONDS }, transaction }) as [[{ taken: number }], unknown];
+    if (lock.taken !== 1) throw new Error(`Another server has been migrating the database for more than ${LOCK_SECONDS} s.`);
+    try {
+      await umzug.up();
+    } finally {
+      await sequelize.query('SELECT RELEASE_LOCK(:name)', { replacements: { name: 'grain_fold_migrate' }, transaction });
+    }
+  });
+}

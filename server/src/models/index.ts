@@ -1,0 +1,23 @@
+import { Sequelize } from 'sequelize';
+import type { Config } from '../config.ts';
+import { Account, defineAccount } from './account.ts';
+import { Airframe, defineAirframe } from './airframe.ts';
+import { BoardRow, defineBoardRow } from './board-row.ts';
+import { defineNestRow, NestRow } from './nest-row.ts';
+import { definePartRow, PartRow } from './part-row.ts';
+import { defineRevision, defineRevisionEntry, Revision, RevisionEntry } from './revision.ts';
+import { defineSessionRow, SessionRow } from './session-row.ts';
+
+export { Account, Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry, SessionRow };
+
+/** Connects to MariaDB and binds every model to the connection. */
+export function connect(database: Config['database']): Sequelize {
+  const sequelize = new Sequelize(database.name, database.user, database.password, {
+    dialect: 'mariadb', host: database.host, port: database.port, logging: false, timezone: '+00:00',
+    pool: { max: 8, min: 0, acquire: 10_000, idle: 10_000 },
+    dialectOptions: { connectTimeout: 5000 },
+    define: { timestamps: false, underscored: true },
+  });
+  for (const define of [defineAccount, defineSessionRow, defineAirframe, definePartRow, defineBoardRow, defineNestRow, defineRevision, defineRevisionEntry]) define(sequelize);
+  return sequelize;
+}

@@ -6,3 +6,5 @@ export * from './resolve.ts';
 export * from './twin.ts';
 export * from './line-code.ts';
 export * from './draft-shapes.ts';
+export * from './snap.ts';
+export * from './pick.ts';

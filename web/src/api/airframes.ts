@@ -1,0 +1,30 @@
+import type { AirframeLine, Me, OpenedAirframe, RevisionLine, SaveAirframe, SaveReceipt } from '@grain-fold/contract';
+import type { Airframe } from '@grain-fold/core/airframe';
+import type { LengthUnit } from '@grain-fold/core/units';
+import { ask } from './client.ts';
+
+export const sessionApi = {
+  who: () => ask<{ me: Me | null; hasDemo: boolean }>('GET', '/session'),
+  signUp: (name: string, password: string) => ask<Me>('POST', '/accounts', { name, password }),
+  signIn: (name: string, password: string) => ask<Me>('POST', '/session', { name, password }),
+  openDemo: () => ask<Me>('POST', '/session/demo', {}),
+  signOut: () => ask<void>('DELETE', '/session'),
+};
+
+export const airframesApi = {
+  list: () => ask<readonly AirframeLine[]>('GET', '/airframes'),
+  create: (name: string, unit: LengthUnit) => ask<OpenedAirframe>('POST', '/airframes', { name, unit }),
+  import: (text: string) => ask<OpenedAirframe>('POST', '/airframes/import', { text }),
+  open: (id: string) => ask<OpenedAirframe>('GET', `/airframes/${id}`),
+  save: (id: string, changes: SaveAirframe) => ask<SaveReceipt>('POST', `/airframes/${id}/save`, changes),
+  rename: (id: string, name: string) => ask<void>('PATCH', `/airframes/${id}`, { name }),
+  duplicate: (id: string) => ask<OpenedAirframe>('POST', `/airframes/${id}/duplicate`, {}),
+  putAway: (id: string) => ask<void>('POST', `/airframes/${id}/put-away`, {}),
+  bringBack: (id: string) => ask<void>('POST', `/airframes/${id}/bring-back`, {}),
+  revisions: (id: string) => ask<readonly RevisionLine[]>('GET', `/airframes/${id}/revisions`),
+  revision: (id: string, number: number) => ask<Airframe>('GET', `/airframes/${id}/revisions/${number}`),
+  restore: (id: string, number: number) => ask<OpenedAirframe>('POST', `/airframes/${id}/revisions/${number}/restore`, {}),
+};
+
+/** Addresses of the documents made by the server from the saved airframe. */
+export const documentAddress = (id: string, name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file'): string => `/api/airframes/${id}/${name}`;

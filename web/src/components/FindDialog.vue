@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue';
+import { useRouter, type RouteLocationRaw } from 'vue-router';
+import { STATIONS } from '../stations/stations.ts';
+import { useAirframe } from '../stores/airframe.ts';
+
+const isOpen = defineModel<boolean>({ required: true });
+const work = useAirframe();
+const router = useRouter();
+const wanted = ref('');
+const chosen = ref(0);
+const field = ref<HTMLInputElement>();
+
+const all = computed<readonly { readonly word: string; readonly kind: string; readonly to: RouteLocationRaw }[]>(() => [
+  ...STATIONS.map(({ name, word }) => ({ word, kind: 'station', to: { name } })),
+  { word: 'Versions', kind: 'station', to: { name: 'versions' } },
+  ...(work.airframe?.parts ?? []).map((part) => ({ word: part.name, kind: part.group || 'part', to: { name: 'parts', params: { partId: part.id } } })),
+]);
+const matches = computed(() => all.value.filter(({ word, kind }) => `${word} ${kind}`.toLowerCase().includes(wanted.value.trim().toLowerCase())).slice(0, 9));
+watch(wanted, () => { chosen.value = 0; });
+watch(isOpen, async (open) => {
+  if (!open) return;
+  wanted.value = '';
+  await nextTick();
+  setTimeout(() => field.value?.focus(), 50);
+});
+function go(index: number): void {
+  const match = matches.value[index];
+  if (!match) return;
+  isOpen.value = false;
+  void router.push(match.to);
+}
+const move = (by: number): void => { chosen.value = (chosen.value + by + matches.value.length) % Math.max(1, matches.value.length); };
+</script>
+
+<template>
+  <el-dialog v-model="isOpen" title="Find" width="460">
+    <input ref="field" v-model="wanted" class="field" aria-label="Part or station to find" placeholder="Part or station" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="go(chosen)" />
+    <ul>
+      <li v-for="(match, index) in matches" :key="index"><button type="button" :class="{ chosen: index === chosen }" @click="go(index)">{{ match.word }} <span>{{ match.kind }}</span></button></li>
+      <li v-if="matches.length === 0">Nothing is called that.</li>
+    </ul>
+  </el-dialog>
+</template>
+
+<style scoped>
+.field { width: 100%; min-height: 40px; padding: 6px 10px; border: 1px solid #b5a67f; border-radius: var(--radius); background: #fffdf7; }
+ul { list-style: none; margin-top: 8px; }
+li button { width: 100%; display: flex; justify-content: space-between; border: 0; background: none; padding: 7px 10px; text-align: left; }
+li button.chosen, li button:hover { background: var(--ticket); }
+li span { color: var(--ink-soft); }
+</style>

@@ -1,0 +1,32 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useSession } from './stores/session.ts';
+
+/** Stations in the order of work; each is loaded when it is first opened. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'welcome', component: () => import('./stations/airframes/WelcomePage.vue') },
+    { path: '/airframes', name: 'airframes', component: () => import('./stations/airframes/AirframesPage.vue'), meta: { needsSession: true } },
+    {
+      path: '/airframes/:id', component: () => import('./stations/AirframeFrame.vue'), meta: { needsSession: true },
+      children: [
+        { path: '', redirect: (to) => ({ name: 'parts', params: to.params }) },
+        { path: 'stock', name: 'stock', component: () => import('./stations/stock/StockStation.vue') },
+        { path: 'parts/:partId?', name: 'parts', component: () => import('./stations/parts/PartsStation.vue') },
+        { path: 'scale', name: 'scale', component: () => import('./stations/scale/ScaleStation.vue') },
+        { path: 'pages', name: 'pages', component: () => import('./stations/pages/PagesStation.vue') },
+        { path: 'boards', name: 'boards', component: () => import('./stations/boards/BoardsStation.vue') },
+        { path: 'cut-list', name: 'cut-list', component: () => import('./stations/cut-list/CutListStation.vue') },
+        { path: 'versions', name: 'versions', component: () => import('./stations/versions/VersionsStation.vue') },
+      ],
+    },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  const session = useSession();
+  if (!session.isKnown) await session.refresh().catch(() => undefined); // without a server the pages still open and say so
+  if (to.meta.needsSession && session.isKnown && !session.me) return { name: 'welcome', query: { next: to.fullPath } };
+  return true;
+});

@@ -1,0 +1,28 @@
+import { traitsOf, type OperationDraft, type OperationKind } from '@grain-fold/core/drawing';
+
+/** What the pointer does on the mat. */
+export type Tool = 'select' | 'outline' | 'hole' | OperationKind;
+
+export interface ToolTraits { readonly tool: Tool; readonly word: string; readonly key: string; readonly hint: string }
+
+/** Tools in the order of the strip. */
+export const TOOLS: readonly ToolTraits[] = [
+  { tool: 'outline', word: 'outline', key: 'O', hint: 'Click corner by corner; end on the first one' },
+  { tool: 'hole', word: 'hole', key: 'D', hint: 'Click corner by corner; end on the first one' },
+  { tool: 'groove', word: 'groove', key: 'V', hint: 'Click both ends of the fold' },
+  { tool: 'bevel', word: 'bevel', key: 'B', hint: 'Click the edge to bevel' },
+  { tool: 'trench', word: 'trench', key: 'T', hint: 'Click both ends of the fold' },
+  { tool: 'crease', word: 'crease', key: 'C', hint: 'Click both ends of the fold' },
+  { tool: 'pocket', word: 'pocket', key: 'P', hint: 'Click corner by corner; end on the first one' },
+  { tool: 'through', word: 'cut', key: 'K', hint: 'Click point by point; double-click ends' },
+  { tool: 'mark', word: 'mark', key: 'L', hint: 'Click point by point; double-click ends' },
+];
+
+export const toolTraits = (tool: Tool): ToolTraits | undefined => TOOLS.find((one) => one.tool === tool);
+/** Folds are one straight run: they end with their second point. */
+export const endsAfterTwo = (tool: Tool): boolean => tool === 'groove' || tool === 'trench' || tool === 'crease';
+/** Paths that must come back to their first point. */
+export const mustClose = (tool: Tool): boolean => tool === 'outline' || tool === 'hole' || tool === 'pocket';
+
+/** A new operation of a kind with the kind's own first values. */
+export const operationDraft = (kind: OperationKind): OperationDraft => ({ ...traitsOf(kind).defaults, label: '' }) as OperationDraft;

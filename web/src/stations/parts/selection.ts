@@ -1,0 +1,36 @@
+import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
+import { findPath, type Contour, type DrawnLine, type Operation, type Part, type PathNode, type Segment } from '@grain-fold/core/drawing';
+
+/** What is chosen on the mat. */
+export type Chosen =
+  | { readonly kind: 'nodes'; readonly ids: readonly string[] }
+  | { readonly kind: 'segment'; readonly pathId: string; readonly segmentId: string; readonly t: number }
+  | { readonly kind: 'operation'; readonly operationId: string };
+
+export interface Selection {
+  readonly chosen: ShallowRef<Chosen | undefined>;
+  readonly operation: ComputedRef<Operation | undefined>;
+  readonly segment: ComputedRef<{ readonly path: Contour | DrawnLine; readonly segment: Segment; readonly index: number } | undefined>;
+  readonly nodes: ComputedRef<readonly PathNode[]>;
+}
+
+/** What is chosen, as long as the part still has it. */
+export function useSelection(part: ComputedRef<Part | undefined>): Selection {
+  const chosen = shallowRef<Chosen>();
+  const operation = computed(() => {
+    const now = chosen.value;
+    return now?.kind === 'operation' ? part.value?.operations.find(({ id }) => id === now.operationId) : undefined;
+  });
+  const segment = computed(() => {
+    const now = chosen.value;
+    const path = now?.kind === 'segment' && part.value ? findPath(part.value, now.pathId) : undefined;
+    const index = path && now?.kind === 'segment' ? path.segments.findIndex(({ id }) => id === now.segmentId) : -1;
+    return path && index >= 0 ? { path, segment: path.segments[index]!, index } : undefined;
+  });
+  const nodes = computed(() => {
+    const now = chosen.value;
+    if (now?.kind !== 'nodes' || !part.value) return [];
+    return [...part.value.contours, ...part.value.lines].flatMap((path) => path.nodes).filter((node) => now.ids.includes(node.id));
+  });
+  return { chosen, operation, segment, nodes };
+}

@@ -1,0 +1,235 @@
+import { defineStore } from 'pinia';
+import { computed, shallowRef, ref, toRaw } from 'vue';
+import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
+import { standardBoard, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
+import { applyCommand, type AirframeAction, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import { airframesApi } from '../api/airframes.ts';
+import { ApiError } from '../api/client.ts';
+import { changesBetween, mergeEdits, type Settlement } from './airframe-changes.ts';
+import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
+
+/** One named step of the history; airframes are immutable, so a snapshot is a reference. */
+interface Step { readonly label: string; readonly before: Airframe }
+
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'stale' | 'signed-out' | 'refused';
+
+const HISTORY_LIMIT = 1000;
+const SAVE_AFTER_MS = 500;
+const RETRY_MS = [1000, 2000, 5000, 10_000];
+
+/** The airframe that is worked on: its state, its history, and its way to the server. */
+export const useAirframe = defineStore('airframe', () => {
+  const airframe = shallowRef<Airframe>();
+  const past = shallowRef<readonly Step[]>([]);
+  const future = shallowRef<readonly Step[]>([]);
+  const version = ref(0);
+  const savedAt = ref('');
+  const saveState = ref<SaveState>('saved');
+  const saveMessage = ref('');
+  const conflicts = shallowRef<readonly Conflict[]>([]);
+  const found = shallowRef<UnsavedEdits>();
+  const message = ref('');
+  /** What was last changed, so that a view can tell an edit from a load. */
+  const edits = ref(0);
+
+  let base: Airframe | undefined;
+  let versions: OpenedAirframe['versions'] = { settings: 0, parts: {}, boards: {}, nest: 0 };
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let saving: Promise<void> | undefined;
+  let failures = 0;
+
+  function adopt(opened: OpenedAirframe): void {
+    base = opened.airframe;
+    versions = opened.versions;
+    airframe.value = opened.airframe;
+    version.value = opened.version;
+    savedAt.value = opened.savedAt;
+    past.value = [];
+    future.value = [];
+    saveState.value = 'saved';
+    conflicts.value = [];
+    message.value = '';
+  }
+
+  async function open(id: string): Promise<void> {
+    if (airframe.value?.id === id) return;
+    await close();
+    adopt(await airframesApi.open(id));
+    const kept = await unsavedEdits.find(id);
+    found.value = kept && changesBetween(kept.base, kept.airframe, kept.versions, '') ? kept : undefined;
+  }
+
+  async function close(): Promise<void> {
+    if (!airframe.value) return;
+    await flush().catch(() => undefined); // what could not be saved stays in the browser's storage and is offered back
+    clearTimeout(timer);
+    airframe.value = undefined;
+    found.value = undefined;
+  }
+
+  function commit(label: string, next: Airframe): void {
+    const before = airframe.value;
+    if (!before || next === before) return;
+    past.value = [...past.value, { label, before }].slice(-HISTORY_LIMIT);
+    future.value = [];
+    show(next);
+  }
+
+  function show(next: Airframe): void {
+    airframe.value = next;
+    message.value = '';
+    edits.value += 1;
+    if (saveState.value === 'saved' || saveState.value === 'refused') saveState.value = 'unsaved';
+    keepLocally();
+    saveSoon(SAVE_AFTER_MS);
+  }
+
+  function keepLocally(): void {
+    const now = airframe.value;
+    if (!now || !base) return;
+    unsavedEdits.keep(now.id, { airframe: toRaw(now), base: toRaw(base), versions: toRaw(versions), at: new Date().toISOString() })
+      .catch(() => { saveMessage.value = 'This browser keeps no edits of its own: wait for "saved" before you close the page.'; });
+  }
+
+  function undo(): void {
+    const step = past.value.at(-1);
+    if (!step || !airframe.value) return;
+    past.value = past.value.slice(0, -1);
+    future.value = [{ label: step.label, before: airframe.value }, ...future.value];
+    show(step.before);
+  }
+  function redo(): void {
+    const step = future.value[0];
+    if (!step || !airframe.value) return;
+    future.value = future.value.slice(1);
+    past.value = [...past.value, { label: step.label, before: airframe.value }];
+    show(step.before);
+  }
+
+  /** Runs an editing command on a part. @returns whether it was done; if not, `message` says why */
+  function run(partId: string, command: PartCommand): boolean {
+    const now = airframe.value;
+    const part = now?.parts.find(({ id }) => id === partId);
+    if (!now || !part) return false;
+    const result = applyCommand(part, command);
+    if (!result.ok) {
+      message.value = result.message;
+      return false;
+    }
+    commit(result.label, { ...now, parts: now.parts.map((one) => (one === part ? result.part : one)) });
+    return true;
+  }
+
+  const freshId = (prefix: string): string => `${prefix}${crypto.randomUUID().slice(0, 8)}`;
+  const changeSettings = (label: string, changes: Partial<AirframeSettings>): void => { if (airframe.value) commit(label, { ...airframe.value, settings: { ...airframe.value.settings, ...changes } }); };
+  const setParts = (label: string, parts: readonly Part[]): void => { if (airframe.value) commit(label, { ...airframe.value, parts }); };
+  const setBoards = (label: string, boards: Airframe['boards']): void => { if (airframe.value) commit(label, { ...airframe.value, boards }); };
+  const setNest = (label: string, nest: Airframe['nest']): void => { if (airframe.value) commit(label, { ...airframe.value, nest }); };
+
+  /** Carries out a mend that concerns the whole airframe. */
+  function act(action: Exclude<AirframeAction, { name: 'startOutline' }>): void {
+    if (!airframe.value) return;
+    if (action.name === 'setScale') changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
+    else setBoards(`Add board of ${action.material}`, [...airframe.value.boards, standardBoard(freshId('b'), action.material)]);
+  }
+
+  function saveSoon(after: number): void {
+    clearTimeout(timer);
+    timer = setTimeout(() => void save(), after);
+  }
+
+  function save(): Promise<void> {
+    saving ??= saveNow().finally(() => { saving = undefined; });
+    return saving;
+  }
+
+  async function saveNow(): Promise<void> {
+    const now = airframe.value;
+    if (!now || !base || saveState.value === 'stale') return;
+    const changes = changesBetween(base, now, versions, past.value.at(-1)?.label ?? 'Undo');
+    if (!changes) {
+      saveState.value = 'saved';
+      await unsavedEdits.forget(now.id).catch(() => undefined); // storage that is closed to us has nothing to forget
+      return;
+    }
+    saveState.value = 'saving';
+    try {
+      const receipt = await airframesApi.save(now.id, changes);
+      failures = 0;
+      base = now;
+      versions = {
+        settings: receipt.settings ?? versions.settings, nest: receipt.nest ?? versions.nest,
+        parts: { ...versions.parts, ...receipt.parts }, boards: { ...versions.boards, ...receipt.boards },
+      };
+      version.value = receipt.version;
+      savedAt.value = receipt.savedAt;
+      saveMessage.value = '';
+      if (airframe.value === now) {
+        saveState.value = 'saved';
+        await unsavedEdits.forget(now.id).catch(() => undefined); // as above
+      } else {
+        saveState.value = 'unsaved';
+        keepLocally();
+        saveSoon(SAVE_AFTER_MS);
+      }
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      failed(error);
+    }
+  }
+
+  function failed(error: ApiError): void {
+    saveMessage.value = error.message;
+    if (error.code === 'STALE_SAVE') {
+      saveState.value = 'stale';
+      conflicts.value = error.problem?.conflicts ?? [];
+    } else if (error.code === 'SIGN_IN_NEEDED') saveState.value = 'signed-out';
+    else if (error.code === 'OFFLINE' || error.code === 'DATABASE_AWAY' || error.code === 'SERVER_FAULT' || error.code === 'TOO_MANY_TRIES') {
+      saveState.value = 'offline';
+      saveSoon(RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)]!);
+    } else saveState.value = 'refused';
+  }
+
+  /** Saves what is unsaved now. @throws ApiError when it could not be saved */
+  async function flush(): Promise<void> {
+    clearTimeout(timer);
+    await saving;
+    if (!airframe.value || airframe.value === base) return;
+    await save();
+    if (saveState.value !== 'saved' && saveState.value !== 'unsaved') throw new ApiError({ code: 'SERVER_FAULT', title: 'Not saved', detail: saveMessage.value, mend: 'Try again when it is saved.' });
+  }
+
+  /** Settles edits that met a newer version. */
+  async function settle(settlement: Settlement): Promise<void> {
+    const mine = airframe.value, from = base;
+    if (!mine || !from) return;
+    const opened = await airframesApi.open(mine.id);
+    const merged = mergeEdits(from, mine, opened.airframe, settlement, freshId);
+    adopt(opened);
+    commit(settlement === 'both' ? 'Keep both versions' : 'Take the newer version', merged);
+  }
+
+  /** Brings back edits found in the browser's storage, on the versions they were made from. */
+  function bringBack(): void {
+    const kept = found.value;
+    if (!kept) return;
+    const current = airframe.value;
+    found.value = undefined;
+    base = kept.base;
+    versions = kept.versions;
+    if (current) past.value = [{ label: 'Bring back unsaved edits', before: current }];
+    show(kept.airframe);
+  }
+  async function discardFound(): Promise<void> {
+    const id = airframe.value?.id;
+    found.value = undefined;
+    if (id) await unsavedEdits.forget(id);
+  }
+
+  return {
+    airframe, past, future, version, savedAt, saveState, saveMessage, conflicts, found, message, edits,
+    unit: computed(() => airframe.value?.settings.unit ?? 'mm'),
+    undoLabel: computed(() => past.value.at(-1)?.label), redoLabel: computed(() => future.value[0]?.label),
+    open, close, adopt, commit, undo, redo, run, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
+  };
+});

@@ -1,0 +1,78 @@
+import { watchDebounced } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { faultsIn, quickFigures, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
+import type { Fault } from '@grain-fold/core/drawing';
+import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
+import { figuresWorker } from '../workers/index.ts';
+import { useAirframe } from './airframe.ts';
+
+/** A line of the ticket: the figure now, and the one before the last change. */
+export interface TicketFigure { readonly now: string; readonly before?: string; readonly isOld: boolean; readonly tone: 'plain' | 'good' | 'fault' }
+
+const SLOW_AFTER_MS = 150;
+
+/** The ticket's figures: quick ones at once, slow ones from a worker, each with the value it had before the last change. */
+export const useFigures = defineStore('figures', () => {
+  const work = useAirframe();
+  const quick = shallowRef<QuickFigures>();
+  const slow = shallowRef<SlowFigures>();
+  const isSlowOld = ref(false);
+  const slowMessage = ref('');
+  const before = shallowRef<Readonly<Record<string, string>>>({});
+
+  const faults = computed<ReadonlyMap<string, readonly Fault[]>>(() => {
+    const airframe = work.airframe;
+    return new Map((airframe?.parts ?? []).map((part) => [part.id, faultsIn(airframe!, part)]));
+  });
+
+  const texts = computed<Readonly<Record<string, string>>>(() => {
+    const airframe = work.airframe;
+    if (!airframe || !quick.value) return {};
+    const { pages } = airframe.settings;
+    return {
+      stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
+      parts: String(quick.value.drawings),
+      faults: String(quick.value.faults),
+      scale: `× ${airframe.settings.scale.toFixed(2)}`,
+      pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
+      boards: slow.value ? `${slow.value.boards} · ${Math.round(slow.value.yield * 100)} %` : '–',
+      cut: formatLengthWithUnit(quick.value.throughMm, work.unit === 'in' ? 'in' : 'mm', 0),
+      mass: formatMass(quick.value.foamG),
+    };
+  });
+
+  let isFresh = true;
+  watch(() => work.airframe?.id, () => {
+    isFresh = true;
+    before.value = {};
+    slow.value = undefined;
+  });
+  watch(() => work.airframe, (airframe) => {
+    const old = texts.value;
+    quick.value = airframe && quickFigures(airframe);
+    isSlowOld.value = airframe !== undefined;
+    if (!isFresh) before.value = Object.fromEntries(Object.entries(old).filter(([key, text]) => texts.value[key] !== text && text !== '–'));
+    isFresh = false;
+  }, { immediate: true });
+
+  watchDebounced(() => work.airframe, async (airframe) => {
+    if (!airframe) return;
+    const old = texts.value;
+    const answer = await figuresWorker().slow(airframe);
+    if (work.airframe !== airframe) return;
+    isSlowOld.value = false;
+    slowMessage.value = answer.ok ? '' : answer.message;
+    const hadSlow = slow.value !== undefined;
+    if (answer.ok) slow.value = answer.value;
+    if (hadSlow) before.value = { ...before.value, ...Object.fromEntries(['pages', 'boards'].filter((key) => texts.value[key] !== old[key]).map((key) => [key, old[key]!])) };
+  }, { debounce: SLOW_AFTER_MS, immediate: true });
+
+  /** A line of the ticket by its key. */
+  function figure(key: string, tone: TicketFigure['tone'] = 'plain'): TicketFigure {
+    const isSlow = key === 'pages' || key === 'boards';
+    return { now: texts.value[key] ?? '–', before: before.value[key], isOld: isSlow && isSlowOld.value, tone };
+  }
+
+  return { quick, slow, isSlowOld, slowMessage, faults, figure };
+});

@@ -1,0 +1,32 @@
+import { expose } from 'comlink';
+import { pagesOf, quickFigures, slowFigures, type Airframe, type SlowFigures } from '@grain-fold/core/airframe';
+import { CoreError } from '@grain-fold/core/units';
+import type { PagePlan } from '@grain-fold/core/pages';
+
+/** A result, or the message of the error that core threw; comlink would lose its code. */
+export type Worked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+function worked<T>(work: () => T): Worked<T> {
+  try {
+    return { ok: true, value: work() };
+  } catch (error) {
+    if (error instanceof CoreError) return { ok: false, message: error.message };
+    throw error;
+  }
+}
+
+/** Figures that take too long for the interface's thread. */
+const figures = {
+  slow: (airframe: Airframe): Worked<SlowFigures> => worked(() => slowFigures(airframe)),
+  pages: (airframe: Airframe): Worked<PagePlan> => worked(() => pagesOf(airframe)),
+  /** Figures at another factor, the kept nest left out: what scaling would do. */
+  atScale: (airframe: Airframe, scale: number): Worked<{ scale: number; foamG: number; longestMm: number; slow: SlowFigures }> => worked(() => {
+    const { nest: _nest, ...rest } = airframe;
+    const scaled: Airframe = { ...rest, settings: { ...airframe.settings, scale } };
+    const { foamG, longestMm } = quickFigures(scaled);
+    return { scale, foamG, longestMm, slow: slowFigures(scaled) };
+  }),
+};
+export type FiguresWorker = typeof figures;
+
+expose(figures);

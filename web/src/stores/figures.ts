@@ -28,7 +28,7 @@ export const useFigures = defineStore('figures', () => {
 
   const texts = computed<Readonly<Record<string, string>>>(() => {
     const airframe = work.airframe;
-    if (!airframe || !quick.value) return {};
+    if (!airframe || !quick.value) return {} as Record<string, string>;
     const { pages } = airframe.settings;
     return {
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),

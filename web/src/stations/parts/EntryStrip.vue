@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import { add, directionDegrees, distance, polar, type Point } from '@grain-fold/core/geometry';
+import { formatLength, parseLength, parseNumber } from '@grain-fold/core/units';
+import { useAirframe } from '../../stores/airframe.ts';
+import { mustClose, toolTraits } from './part-tools.ts';
+import type { Drafting } from './use-drafting.ts';
+
+/** Typed entry of the next point: how far and which way from the last one, or where it is. */
+const props = defineProps<{ drafting: Drafting; pointer?: Point }>();
+const work = useAirframe();
+const length = ref('');
+const angle = ref('');
+const x = ref('');
+const y = ref('');
+const message = ref('');
+const first = useTemplateRef<HTMLInputElement>('first');
+
+const last = computed(() => props.drafting.points.value.at(-1));
+const traits = computed(() => toolTraits(props.drafting.tool.value));
+const heading = computed(() => (last.value && props.pointer ? directionDegrees(last.value, props.pointer) : 0));
+
+async function focus(): Promise<void> {
+  await nextTick();
+  first.value?.focus();
+}
+defineExpose({ focus });
+
+type Read = { readonly ok: true; readonly at: Point } | { readonly ok: false; readonly message: string };
+
+/** The point that the fields describe; a length without an angle goes towards the pointer, x or y left empty keep the last point's. */
+function read(): Read {
+  const lengths = [length, x, y].map((field) => (field.value.trim() === '' ? undefined : parseLength(field.value, work.unit)));
+  const bad = lengths.find((one) => one && !one.ok);
+  if (bad && !bad.ok) return bad;
+  const [along, right, up] = lengths.map((one) => (one?.ok ? one.mm : undefined));
+  if (along !== undefined && last.value) {
+    if (along <= 0) return { ok: false, message: `A length must be more than 0, got ${length.value}.` };
+    const typed = angle.value.trim() === '' ? undefined : parseNumber(angle.value);
+    if (typed && !typed.ok) return typed;
+    return { ok: true, at: polar(last.value, along, typed?.ok ? typed.value : heading.value) };
+  }
+  if (right === undefined && up === undefined) return { ok: false, message: last.value ? 'Type a length, or a place across and up.' : 'Type a place across and up.' };
+  const from = last.value ?? { x: 0, y: 0 };
+  return { ok: true, at: { x: right ?? from.x, y: up ?? from.y } };
+}
+function enter(): void {
+  const result = read();
+  message.value = result.ok ? '' : result.message;
+  if (!result.ok) return;
+  props.drafting.addPoint(add(result.at, { x: 0, y: 0 }), 0.001);
+  [length, angle, x, y].forEach((field) => { field.value = ''; });
+  void focus();
+}
+const sinceLast = computed(() => (last.value && props.pointer ? formatLength(distance(last.value, props.pointer), work.unit) : ''));
+const placeOf = (value: number | undefined): string => (value === undefined ? '' : formatLength(value, work.unit));
+</script>
+
+<template>
+  <form class="strip figures" aria-label="Type the next point" @submit.prevent="enter" @keydown.esc.prevent.stop="drafting.backOut()">
+    <span class="word">{{ traits?.word }}</span>
+    <template v-if="last">
+      <label>length <input ref="first" v-model="length" name="length" :placeholder="sinceLast" autocomplete="off" /> {{ work.unit }}</label>
+      <label>angle <input v-model="angle" name="angle" :placeholder="heading.toFixed(1)" autocomplete="off" /> °</label>
+      <span class="or">or</span>
+      <label>across <input v-model="x" name="across" :placeholder="placeOf(pointer?.x)" autocomplete="off" /></label>
+      <label>up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label>
+    </template>
+    <template v-else>
+      <label>across <input ref="first" v-model="x" name="across" :placeholder="placeOf(pointer?.x)" autocomplete="off" /></label>
+      <label>up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label>
+    </template>
+    <button type="submit" class="go">Add point</button>
+    <button v-if="last" type="button" :aria-pressed="drafting.runKind.value === 'arc'" @click="drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc'">arc</button>
+    <button v-if="last" type="button" :aria-pressed="drafting.runKind.value === 'cubic'" @click="drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic'">curve</button>
+    <button v-if="drafting.canClose.value" type="button" class="go" @click="drafting.close()">Close it</button>
+    <button v-if="drafting.canEnd.value" type="button" @click="drafting.end()">{{ mustClose(drafting.tool.value) ? 'Leave open' : 'End here' }}</button>
+    <button type="button" @click="drafting.start('select')">Cancel</button>
+    <p v-if="message" role="alert">{{ message }}</p>
+    <p v-else-if="drafting.runKind.value === 'arc' && last" class="hint">{{ drafting.arcVia.value ? 'now the end of the arc' : 'first a point the arc passes through' }}</p>
+  </form>
+</template>
+
+<style scoped>
+.strip { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; padding: 8px 14px; background: #1b333b; color: #e9eee9; font-size: 15px; font-weight: 500; flex: none; border-bottom: 1px solid var(--mat-grid); }
+.word { color: #ffc878; font-weight: 600; }
+input { width: 74px; text-align: right; border: 0; border-bottom: 1px solid #88a5aa; background: #12262c; color: #fff; padding: 3px 6px; font-weight: 600; }
+input::placeholder { color: #9ab3b7; opacity: 1; font-weight: 500; }
+.or { color: #b9cbcc; }
+button { border: 1px solid #5d7f86; background: transparent; border-radius: var(--radius); padding: 3px 10px; }
+button:hover { background: #29474f; }
+button[aria-pressed='true'], .go { background: var(--foam); color: var(--ink); border-color: var(--foam); font-weight: 600; }
+.go:hover { background: #fff; }
+p { flex-basis: 100%; color: #ffc9a3; }
+.hint { color: #ffd9a1; }
+</style>

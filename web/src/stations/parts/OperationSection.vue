@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { findPath, operationWidth, operationWord, type Operation, type Part } from '@grain-fold/core/drawing';
+import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
+import { mitreBevelAngle } from '@grain-fold/core/allowance';
+import ChoiceRow from '../../components/ChoiceRow.vue';
+import MeasureField from '../../components/MeasureField.vue';
+import { useAirframe } from '../../stores/airframe.ts';
+import SizingRow from './SizingRow.vue';
+
+const props = defineProps<{ part: Part; operation: Operation; thicknessMm: number }>();
+const work = useAirframe();
+const width = computed(() => operationWidth(props.operation, props.thicknessMm));
+const widthField = computed(() => (props.operation.kind === 'groove' ? 'mouthMm' : props.operation.kind === 'trench' ? 'widthMm' : undefined));
+const isAuto = computed(() => (props.operation.kind === 'groove' && props.operation.mouthMm === 'auto') || (props.operation.kind === 'trench' && props.operation.widthMm === 'auto'));
+const line = computed(() => props.part.lines.find(({ id }) => id === props.operation.on.pathId));
+const change = (changes: Record<string, unknown>): void => { work.run(props.part.id, { name: 'changeOperation', args: { operationId: props.operation.id, changes } }); };
+const placeWords = computed(() => {
+  const path = findPath(props.part, props.operation.on.pathId);
+  const edges = props.operation.on.segmentIds?.length;
+  return path && 'role' in path ? (edges ? `on ${edges} edge${edges > 1 ? 's' : ''} of the ${path.role === 'outer' ? 'outline' : 'hole'}` : `round the ${path.role === 'outer' ? 'outline' : 'hole'}`) : '';
+});
+</script>
+
+<template>
+  <section aria-label="Chosen line">
+    <h2 class="eyebrow">This {{ operationWord(operation) }} {{ placeWords }}</h2>
+    <div class="rows">
+      <MeasureField v-if="operation.kind === 'groove' || operation.kind === 'crease'" label="Folds to" kind="angle" :model-value="operation.foldDegrees" :least="-179" :most="179" @update:model-value="change({ foldDegrees: $event })" />
+      <ChoiceRow v-if="operation.kind === 'trench'" label="Folds to" :model-value="String(operation.foldDegrees)" :choices="[['90', 'wall, 90°'], ['180', 'doubled, 180°']]" @update:model-value="change({ foldDegrees: Number($event) })" />
+      <MeasureField v-if="operation.kind === 'bevel'" label="Bevel" kind="angle" :model-value="operation.bevelDegrees" :least="-89" :most="89" @update:model-value="change({ bevelDegrees: $event })" />
+      <div v-if="operation.kind === 'bevel'" class="row"><span class="label">Reaches in by</span><span class="value">{{ formatLengthWithUnit(width, work.unit) }}</span></div>
+      <div v-if="operation.kind === 'groove'" class="row"><span class="label">Bevel each side</span><span class="value">{{ formatAngle(mitreBevelAngle(Math.min(170, Math.max(0, operation.foldDegrees)))) }}</span></div>
+      <template v-if="widthField">
+        <MeasureField :label="operation.kind === 'groove' ? 'Mouth' : 'Width'" :unit="work.unit" :model-value="width" :least="0.1" :most="200" @update:model-value="change({ [widthField]: $event })" />
+        <div class="row">
+          <label class="check"><input type="checkbox" :checked="isAuto" @change="change({ [widthField]: ($event.target as HTMLInputElement).checked ? 'auto' : Math.round(width * 100) / 100 })" /> follows the measured board</label>
+        </div>
+      </template>
+      <ChoiceRow v-if="operation.kind === 'trench'" label="Strip lies" :model-value="operation.side" :choices="[['centre', 'on the line'], ['left', 'left of it'], ['right', 'right of it']]" @update:model-value="change({ side: $event })" />
+      <MeasureField v-if="operation.kind === 'pocket'" label="Depth" :unit="work.unit" :model-value="operation.depthMm" :least="0.1" :most="100" @update:model-value="change({ depthMm: $event })" />
+      <ChoiceRow v-if="operation.kind !== 'through'" label="Cut from" :model-value="operation.face" :choices="[['face', 'the face'], ['back', 'the back']]" @update:model-value="change({ face: $event })" />
+      <div class="row"><label :for="`label-${operation.id}`">Label</label><input :id="`label-${operation.id}`" class="text" :value="operation.label" maxlength="80" @change="change({ label: ($event.target as HTMLInputElement).value })" /></div>
+      <SizingRow v-if="line" :part="part" :path="line" />
+    </div>
+    <button type="button" class="button small remove" @click="work.run(part.id, { name: 'removeOperation', args: { operationId: operation.id } })">Remove this {{ operationWord(operation) }}</button>
+  </section>
+</template>
+
+<style scoped>
+.remove { margin-top: 10px; }
+.check { display: flex; gap: 8px; align-items: center; }
+.text { width: 150px; border: 0; border-bottom: 1px dashed #b5a67f; background: transparent; text-align: right; font-weight: 500; padding: 2px; }
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import { svgPath } from '@grain-fold/core/geometry';
+import { piecesOf, resolve, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
+import { contextOf, type Airframe } from '@grain-fold/core/airframe';
+import { useFigures } from '../../stores/figures.ts';
+
+/** The drawings of the airframe along the mat's edge, in their groups. */
+const props = defineProps<{ airframe: Airframe; chosenId?: string }>();
+const emit = defineEmits<{ choose: [id: string]; add: [] }>();
+const figures = useFigures();
+const list = ref<HTMLElement>();
+
+const groups = computed(() => [...new Set(props.airframe.parts.map(({ group }) => group))].map((group) => ({
+  group, parts: props.airframe.parts.filter((part) => part.group === group).map((part) => ({ part, resolved: resolve(part, contextOf(props.airframe, part)) })),
+})));
+const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
+const outline = (part: ResolvedPart): string => [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') || part.openPaths.map((path) => svgPath(path, false)).join('');
+const viewBox = ({ bounds }: ResolvedPart): string => {
+  const size = Math.max(10, bounds.maxX - bounds.minX, bounds.maxY - bounds.minY) * 1.06;
+  return `${(bounds.minX + bounds.maxX) / 2 - size / 2} ${-(bounds.minY + bounds.maxY) / 2 - size / 2} ${size} ${size}`;
+};
+const countWords = (part: Part): string => (part.handed === 'pair' ? `${part.quantity} pair` : `${piecesOf(part)} off`);
+async function step(by: number): Promise<void> {
+  const at = inOrder.value.indexOf(props.chosenId ?? '');
+  const next = inOrder.value[(at + by + inOrder.value.length) % inOrder.value.length];
+  if (!next) return;
+  emit('choose', next);
+  await nextTick();
+  list.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus();
+}
+</script>
+
+<template>
+  <div class="rack">
+    <div ref="list" class="list" role="listbox" aria-label="Parts" aria-orientation="horizontal" @keydown.right.prevent.stop="step(1)" @keydown.left.prevent.stop="step(-1)">
+      <div v-for="{ group, parts } in groups" :key="group" class="group" role="group" :aria-label="group || 'No group'">
+        <p class="eyebrow">{{ group || 'no group' }}</p>
+        <div class="items">
+          <div
+            v-for="{ part, resolved } in parts" :key="part.id" role="option" class="item" :aria-selected="part.id === chosenId" :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
+            :title="part.name" @click="emit('choose', part.id)" @keydown.enter.stop="emit('choose', part.id)"
+          >
+            <svg :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><path transform="scale(1 -1)" :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1" vector-effect="non-scaling-stroke" /></svg>
+            <span class="name">{{ part.name }}</span>
+            <span class="count figures">{{ countWords(part) }}</span>
+            <span v-if="figures.faults.get(part.id)?.length" class="bad" :aria-label="`${figures.faults.get(part.id)!.length} faults`">{{ figures.faults.get(part.id)!.length }}</span>
+          </div>
+        </div>
+      </div>
+    </div>
+    <button type="button" class="add" @click="emit('add')"><kbd>N</kbd> new part</button>
+  </div>
+</template>
+
+<style scoped>
+.rack { display: flex; background: #1b333b; color: #e6edea; flex: none; height: 106px; }
+.list { display: flex; gap: 18px; overflow-x: auto; padding: 5px 14px 6px; flex: 1; min-width: 0; }
+.eyebrow { color: #c5b386; font-size: 11px; line-height: 1.5; position: sticky; left: 0; }
+.items { display: flex; gap: 3px; }
+.item { position: relative; width: 84px; flex: none; padding: 3px 3px 2px; border-radius: var(--radius); display: grid; justify-items: center; cursor: pointer; border: 1px solid transparent; line-height: 1.2; }
+.item:hover { background: #29474f; }
+.item[aria-selected='true'] { background: #2f535d; border-color: var(--marigold); }
+.name { max-width: 100%; font-size: 12.5px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.count { font-size: 12px; color: #b9cbcc; }
+.bad { position: absolute; top: 2px; right: 3px; background: var(--brick); color: #fff; font-size: 11px; font-weight: 600; min-width: 17px; text-align: center; border-radius: 9px; }
+.add { flex: none; border: 0; border-left: 1px solid var(--mat-grid); background: transparent; padding: 0 16px; font-family: var(--figures); font-weight: 600; font-size: 15px; }
+.add:hover { background: #29474f; }
+</style>

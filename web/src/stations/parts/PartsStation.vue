@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import { computed, shallowRef, useTemplateRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { Point } from '@grain-fold/core/geometry';
+import { emptyPart, resolve, type Fault, type Snap } from '@grain-fold/core/drawing';
+import { contextOf } from '@grain-fold/core/airframe';
+import { materialsOf } from '@grain-fold/core/stock';
+import { formatLength } from '@grain-fold/core/units';
+import TrayBar from '../../components/TrayBar.vue';
+import { isTyping } from '../../composables/keys.ts';
+import { useAirframe } from '../../stores/airframe.ts';
+import { useFigures } from '../../stores/figures.ts';
+import EntryStrip from './EntryStrip.vue';
+import PartMat from './PartMat.vue';
+import PartRack from './PartRack.vue';
+import PartSlip from './PartSlip.vue';
+import { TOOLS, toolTraits, type Tool } from './part-tools.ts';
+import { useSelection } from './selection.ts';
+import { useDrafting } from './use-drafting.ts';
+
+const work = useAirframe();
+const figures = useFigures();
+const route = useRoute();
+const router = useRouter();
+const pointer = shallowRef<Point>();
+const snapped = shallowRef<Snap>();
+const entry = useTemplateRef<InstanceType<typeof EntryStrip>>('entry');
+
+const airframe = computed(() => work.airframe!);
+const part = computed(() => airframe.value.parts.find(({ id }) => id === route.params.partId) ?? airframe.value.parts[0]);
+const context = computed(() => part.value && contextOf(airframe.value, part.value));
+const resolved = computed(() => part.value && context.value && resolve(part.value, context.value));
+const faults = computed(() => (part.value ? figures.faults.get(part.value.id) ?? [] : []));
+const selection = useSelection(part);
+const drafting = useDrafting(part);
+const hint = computed(() => toolTraits(drafting.tool.value)?.hint ?? (selection.chosen.value ? 'Drag to move, or type its numbers on the slip' : 'Click a point, an edge or a line; double-click an edge to insert a point'));
+const REASON_WORDS = { point: 'a point', middle: 'a middle', edge: 'an edge', grid: 'the grid', free: '' } as const;
+
+const choose = (partId: string): Promise<unknown> => router.replace({ name: 'parts', params: { ...route.params, partId } });
+watch(() => part.value?.id, () => {
+  selection.chosen.value = undefined;
+  drafting.start('select');
+  work.message = '';
+});
+
+function startTool(tool: Tool): void {
+  if (!part.value) return;
+  drafting.start(drafting.tool.value === tool ? 'select' : tool);
+  selection.chosen.value = undefined;
+  work.message = '';
+}
+async function addPart(): Promise<void> {
+  const id = work.freshId('p');
+  const group = part.value?.group ?? 'Parts';
+  const number = airframe.value.parts.length + 1;
+  work.setParts('New part', [...airframe.value.parts, emptyPart(id, `Part ${number}`, materialsOf(airframe.value.boards)[0] ?? 'faced board', group)]);
+  await choose(id);
+  drafting.start('outline');
+}
+async function duplicatePart(): Promise<void> {
+  if (!part.value) return;
+  const copy = { ...part.value, id: work.freshId('p'), name: `${part.value.name} copy`.slice(0, 80) };
+  const at = airframe.value.parts.indexOf(part.value);
+  work.setParts(`Duplicate ${part.value.name}`, airframe.value.parts.toSpliced(at + 1, 0, copy));
+  await choose(copy.id);
+}
+async function removePart(): Promise<void> {
+  const gone = part.value;
+  if (!gone) return;
+  const at = airframe.value.parts.indexOf(gone);
+  work.setParts(`Remove ${gone.name}`, airframe.value.parts.filter((one) => one !== gone));
+  const next = airframe.value.parts[Math.min(at, airframe.value.parts.length - 1)];
+  if (next) await choose(next.id);
+}
+function mend(fault: Fault): void {
+  if ('command' in fault.mend) work.run(fault.partId, fault.mend.command);
+  else if (fault.mend.action.name === 'startOutline') startTool('outline');
+  else work.act(fault.mend.action);
+}
+
+function removeChosen(): void {
+  const chosen = selection.chosen.value;
+  if (!part.value || !chosen) return;
+  if (chosen.kind === 'operation') work.run(part.value.id, { name: 'removeOperation', args: { operationId: chosen.operationId } });
+  else if (chosen.kind === 'nodes') chosen.ids.forEach((nodeId) => work.run(part.value!.id, { name: 'removeNode', args: { nodeId } }));
+  else work.run(part.value.id, { name: 'removePath', args: { pathId: chosen.pathId } });
+  selection.chosen.value = undefined;
+}
+function nudge(event: KeyboardEvent): boolean {
+  const steps: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+  const step = steps[event.key];
+  const segment = selection.segment.value, operation = selection.operation.value;
+  if (!step || !part.value) return false;
+  const size = (work.unit === 'in' ? 25.4 / 16 : 1) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+  const by = { x: step[0] * size, y: step[1] * size };
+  const nodeIds = segment ? [segment.path.nodes[segment.index]!.id, segment.path.nodes[(segment.index + 1) % segment.path.nodes.length]!.id] : selection.nodes.value.map(({ id }) => id);
+  if (nodeIds.length > 0) return work.run(part.value.id, { name: 'moveNodes', args: { nodeIds, by } });
+  if (operation && part.value.lines.some(({ id }) => id === operation.on.pathId)) return work.run(part.value.id, { name: 'movePath', args: { pathId: operation.on.pathId, by } });
+  return false;
+}
+
+useEventListener(window, 'keydown', (event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || !work.airframe) return;
+  const target = event.target as HTMLElement;
+  const isOnControl = target.closest('button, a, summary, [role="option"], select') !== null;
+  const key = event.key.toUpperCase();
+  const tool = TOOLS.find((one) => one.key === key)?.tool;
+  if (key === 'ESCAPE') {
+    if (drafting.tool.value !== 'select') drafting.backOut();
+    else selection.chosen.value = undefined;
+  } else if (key === 'DELETE' || key === 'BACKSPACE') removeChosen();
+  else if (event.key.startsWith('Arrow') && !isOnControl) { if (nudge(event)) event.preventDefault(); }
+  else if (key === 'ENTER' && drafting.isDrawing.value && !isOnControl) {
+    event.preventDefault();
+    void entry.value?.focus();
+  } else if (event.altKey) return;
+  else if (tool) startTool(tool);
+  else if (key === 'N') void addPart();
+  else if (key === 'R' && part.value) work.run(part.value.id, { name: 'mirrorPart', args: { across: 'vertical' } });
+  else if (key === 'A' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc';
+  else if (key === 'S' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic';
+});
+</script>
+
+<template>
+  <div class="station">
+    <div class="station-body">
+      <div class="drawing">
+        <PartMat v-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" @pointer="(at, snap) => { pointer = at; snapped = snap; }">
+          <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
+            <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
+            <button type="button" @click="work.undo()" :disabled="!work.undoLabel" :title="work.undoLabel ? `Undo ${work.undoLabel.toLowerCase()}` : 'Nothing to undo'">undo</button>
+            <button type="button" @click="work.redo()" :disabled="!work.redoLabel" :title="work.redoLabel ? `Redo ${work.redoLabel.toLowerCase()}` : 'Nothing to redo'">redo</button>
+          </div>
+        </PartMat>
+        <div v-else class="nothing"><div class="empty"><h2>Draw the first part</h2><p>A part is an outline with its folds, bevels and holes. Draw it corner by corner, with the pointer or by typing lengths and angles.</p><button type="button" class="button strong" style="background: var(--foam); color: var(--ink)" @click="addPart">New part</button></div></div>
+        <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
+        <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" @choose="choose" @add="addPart" />
+      </div>
+      <PartSlip v-if="part && resolved" :part="part" :resolved="resolved" :faults="faults" :selection="selection" @mend="mend" @duplicate="duplicatePart" @remove="removePart" />
+    </div>
+    <TrayBar>
+      <span v-if="pointer">across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b> {{ work.unit }}</span>
+      <span v-if="snapped && REASON_WORDS[snapped.reason]">on <b>{{ REASON_WORDS[snapped.reason] }}</b></span>
+      <span>{{ hint }}</span>
+      <span v-if="drafting.isDrawing.value"><kbd>Enter</kbd> type it</span>
+    </TrayBar>
+  </div>
+</template>
+
+<style scoped>
+.drawing { flex: 1; min-width: 0; display: flex; flex-direction: column; }
+.nothing { flex: 1; background: var(--mat); display: flex; }
+</style>

@@ -1,0 +1,13 @@
+<script setup lang="ts">
+import type { Contour, DrawnLine, Part, Sizing } from '@grain-fold/core/drawing';
+import ChoiceRow from '../../components/ChoiceRow.vue';
+import { useAirframe } from '../../stores/airframe.ts';
+
+const props = defineProps<{ part: Part; path: Contour | DrawnLine }>();
+const work = useAirframe();
+const change = (sizing: string): void => { work.run(props.part.id, { name: 'changeSizing', args: { pathId: props.path.id, sizing: sizing as Sizing } }); };
+</script>
+
+<template>
+  <ChoiceRow label="When scaled" :model-value="path.sizing" :choices="[['scaled', 'grows'], ['fixed', 'keeps its size'], ['slot', 'keeps its width']]" @update:model-value="change" />
+</template>

@@ -3,28 +3,35 @@ import { searchAirframeNest, type Airframe, type AirframeNest } from '@grain-fol
 
 /** How a search stands. */
 export interface NestProgress {
-  readonly nest: AirframeNest;
+  /** The best nest, told when it is better than the one told before. */
+  readonly nest?: AirframeNest;
   readonly tried: number;
   readonly effectiveBoards: number;
   readonly seconds: number;
 }
+
+/** How a search ended: always with its best nest. */
+export interface NestResult extends NestProgress { readonly nest: AirframeNest }
 
 const TELL_EVERY_MS = 150;
 let stopped = false;
 
 /** Searches a nest until it has tried enough orders or is stopped; either way the best so far is the result. */
 const nester = {
-  async search(airframe: Airframe, seed: number, tries: number, onProgress: (progress: NestProgress) => void): Promise<NestProgress> {
+  async search(airframe: Airframe, seed: number, tries: number, onProgress: (progress: NestProgress) => void): Promise<NestResult> {
     stopped = false;
     const start = performance.now();
     let told = -Infinity;
-    for (const { nest, tried, effectiveBoards } of searchAirframeNest(airframe, seed)) {
+    let isNews = false;
+    for (const { nest, tried, effectiveBoards, improved } of searchAirframeNest(airframe, seed)) {
       const now = performance.now();
-      const progress = { nest, tried, effectiveBoards, seconds: (now - start) / 1000 };
-      if (stopped || tried >= tries) return progress;
+      const figures = { tried, effectiveBoards, seconds: (now - start) / 1000 };
+      isNews ||= improved;
+      if (stopped || tried >= tries) return { nest, ...figures };
       if (now - told < TELL_EVERY_MS) continue;
       told = now;
-      onProgress(progress);
+      onProgress(isNews ? { nest, ...figures } : figures);
+      isNews = false;
       await new Promise((resolve) => { setTimeout(resolve, 0); }); // lets a stop come through
     }
     throw new Error('a search has no end of its own');

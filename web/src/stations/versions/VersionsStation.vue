@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import dayjs from 'dayjs';
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { RevisionLine } from '@grain-fold/contract';
+import { quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
+import { boundsHeight, boundsWidth, svgPath } from '@grain-fold/core/geometry';
+import { formatMass } from '@grain-fold/core/units';
+import { airframesApi } from '../../api/airframes.ts';
+import { ApiError } from '../../api/client.ts';
+import DownloadButton from '../../components/DownloadButton.vue';
+import PartThumbnail from '../../components/PartThumbnail.vue';
+import TrayBar from '../../components/TrayBar.vue';
+import { useAirframe } from '../../stores/airframe.ts';
+import { compareAirframes } from './compare-airframes.ts';
+
+const work = useAirframe();
+const lines = shallowRef<readonly RevisionLine[]>([]);
+const chosen = ref<number>();
+const then = shallowRef<Airframe>();
+const fault = ref('');
+const isBusy = ref(false);
+
+async function guarded(action: () => Promise<void>): Promise<void> {
+  fault.value = '';
+  isBusy.value = true;
+  try {
+    await action();
+  } catch (error) {
+    if (!(error instanceof ApiError)) throw error;
+    fault.value = error.message;
+  } finally {
+    isBusy.value = false;
+  }
+}
+const load = (): Promise<void> => guarded(async () => { lines.value = await airframesApi.revisions(work.airframe!.id); });
+watch(() => work.version, load, { immediate: true });
+const look = (number: number): Promise<void> => guarded(async () => {
+  const found = await airframesApi.revision(work.airframe!.id, number);
+  chosen.value = number;
+  then.value = found;
+});
+const restore = (): Promise<void> => guarded(async () => {
+  if (chosen.value === undefined) return;
+  await work.flush();
+  work.adopt(await airframesApi.restore(work.airframe!.id, chosen.value));
+  then.value = undefined;
+  chosen.value = undefined;
+});
+
+const differences = computed(() => (then.value && work.airframe ? compareAirframes(then.value, work.airframe) : []));
+const figures = computed(() => then.value && quickFigures(then.value));
+const shapes = computed(() => {
+  const airframe = then.value;
+  if (!airframe) return [];
+  return airframe.parts.map((part) => resolveIn(airframe, part)).filter(({ outline }) => outline)
+    .sort((a, b) => boundsWidth(b.bounds) * boundsHeight(b.bounds) - boundsWidth(a.bounds) * boundsHeight(a.bounds)).slice(0, 7)
+    .map(({ outline, holes, bounds }) => ({ d: [outline!, ...holes].map((path) => svgPath(path, true)).join(''), box: [bounds.minX, bounds.minY, bounds.maxX, bounds.maxY] as const }));
+});
+const days = computed(() => [...new Set(lines.value.map(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY')))].map((day) => ({ day, lines: lines.value.filter(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY') === day) })));
+</script>
+
+<template>
+  <div class="station">
+    <div class="station-body">
+      <div class="reading">
+        <header><div><h1>Versions</h1><p>Every save is kept. Look at one, or go back to it; going back is itself a new version.</p></div><DownloadButton name="project-file" quiet>Download the project file</DownloadButton></header>
+        <p v-if="fault" class="warn" role="alert">{{ fault }}</p>
+        <section v-for="{ day, lines: own } in days" :key="day" :aria-label="day">
+          <h2 class="eyebrow">{{ day }}</h2>
+          <button v-for="line in own" :key="line.number" type="button" class="version" :aria-pressed="line.number === chosen" :disabled="isBusy" @click="look(line.number)">
+            <b class="figures">{{ line.number }}</b><span>{{ line.label }}</span><time class="figures">{{ dayjs(line.savedAt).format('HH:mm') }}</time>
+          </button>
+        </section>
+      </div>
+      <aside class="slip" aria-label="Version">
+        <template v-if="then && chosen !== undefined">
+          <div class="slip-head"><h1>Version {{ chosen }}</h1><p>{{ figures?.drawings }} parts · {{ figures?.pieces }} pieces · {{ formatMass(figures?.foamG ?? 0) }} of foam</p></div>
+          <PartThumbnail v-if="shapes.length > 0" class="shapes" :shapes="shapes" />
+          <section>
+            <h2 class="eyebrow">Against now</h2>
+            <p v-if="differences.length === 0">The same as now.</p>
+            <div v-for="one in differences" :key="one.what + one.how" class="row"><span>{{ one.what }}</span><span class="how">{{ one.how }}</span></div>
+          </section>
+          <section><button type="button" class="button strong" :disabled="isBusy || differences.length === 0" @click="restore">Go back to version {{ chosen }}</button></section>
+        </template>
+        <div v-else class="slip-head"><h1>No version chosen</h1><p>Choose one on the left to see what it held and what has changed since.</p></div>
+      </aside>
+    </div>
+    <TrayBar><span>{{ lines.length }} versions kept</span></TrayBar>
+  </div>
+</template>
+
+<style scoped>
+header { display: flex; justify-content: space-between; gap: 24px; align-items: flex-start; }
+header p { color: var(--ink-soft); margin-top: 4px; max-width: 60ch; }
+section { margin-top: 24px; }
+.version { display: flex; gap: 16px; width: 100%; align-items: baseline; text-align: left; border: 0; border-bottom: 1px solid var(--foam-edge); background: none; padding: 8px 10px; min-height: 40px; }
+.version:hover { background: #f3ead8; }
+.version[aria-pressed='true'] { background: var(--ticket); box-shadow: inset 4px 0 var(--marigold); }
+.version b { min-width: 34px; font-size: 17px; font-weight: 600; }
+.version span { flex: 1; overflow-wrap: anywhere; }
+.version time { color: var(--ink-soft); font-weight: 500; font-size: 15px; }
+.shapes { width: 100%; height: 170px; margin-top: 14px; background: var(--mat); border-radius: var(--radius); }
+.how { color: var(--ink-soft); }
+.warn { margin-top: 12px; background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 8px 12px; }
+</style>

@@ -42,6 +42,21 @@ const isAlive = (pid) => {
   try { process.kill(pid, 0); return true; } catch { return false; }
 };
 
+const readPid = (file) => (fs.existsSync(file) ? Number(fs.readFileSync(file, 'utf8')) : 0);
+const isMariadb = (pid) => isAlive(pid) && fs.existsSync(`/proc/${pid}/comm`) && fs.readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('mariadb');
+
+/** Makes way for a start: a database whose starter was killed is stopped; one that is in use is left, with an error. */
+async function clearAway(folder, pidFile, owner) {
+  const pid = readPid(pidFile), starter = readPid(owner);
+  if (pid > 0 && isMariadb(pid)) {
+    if (starter > 0 && isAlive(starter)) throw new Error(`A database (process ${pid}) already runs on ${folder}. Stop the other Grain Fold first, or set GRAIN_FOLD_DATA to another folder.`);
+    process.kill(pid, 'SIGTERM');
+    for (let waited = 0; isMariadb(pid) && waited < 30_000; waited += 50) await pause(50);
+  }
+  fs.rmSync(pidFile, { force: true });
+  fs.rmSync(owner, { force: true });
+}
+
 /** The user MariaDB runs as: its own where it can reach the folder, else the current one. */
 function databaseUser(folder) {
   if (!isRoot) return os.userInfo().username;
@@ -62,12 +77,9 @@ export async function startDatabase(folder, options = {}) {
   const data = path.join(folder, 'data');
   const note = path.join(folder, 'database.json');
   const pidFile = path.join(folder, 'mariadb.pid');
+  const owner = path.join(folder, 'owner.pid');
   fs.mkdirSync(folder, { recursive: true });
-  if (fs.existsSync(pidFile)) {
-    const pid = Number(fs.readFileSync(pidFile, 'utf8'));
-    if (pid > 0 && isAlive(pid)) throw new Error(`A database (process ${pid}) already runs on ${folder}. Stop the other Grain Fold first, or set GRAIN_FOLD_DATA to another folder.`);
-    fs.rmSync(pidFile);
-  }
+  await clearAway(folder, pidFile, owner);
   const user = databaseUser(folder);
   if (isRoot && user === 'mysql') execFileSync('chown', ['mysql:mysql', folder]);
   const isNew = !fs.existsSync(path.join(data, 'mysql')) || !fs.existsSync(note);
@@ -93,6 +105,7 @@ export async function startDatabase(folder, options = {}) {
       break;
     } catch { await pause(50); }
   }
+  fs.writeFileSync(owner, String(process.pid));
   if (isNew) {
     const password = randomBytes(18).toString('base64url');
     const sql = `CREATE DATABASE IF NOT EXISTS grain_fold; CREATE OR REPLACE USER 'grain_fold'@'127.0.0.1' IDENTIFIED BY '${password}'; GRANT ALL ON grain_fold.* TO 'grain_fold'@'127.0.0.1';`;
@@ -102,7 +115,7 @@ export async function startDatabase(folder, options = {}) {
   const stop = async () => {
     if (!exited) server.kill('SIGTERM');
     while (!exited) await pause(25);
-    fs.rmSync(socket, { force: true });
+    for (const left of [socket, pidFile, owner]) fs.rmSync(left, { force: true });
   };
   return { host: '127.0.0.1', port, ...JSON.parse(fs.readFileSync(note, 'utf8')), pid: server.pid, stop };
 }

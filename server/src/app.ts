@@ -5,7 +5,7 @@ import helmet from 'koa-helmet';
 import { createSession } from 'koa-session';
 import serve from 'koa-static';
 import type { Logger } from 'pino';
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import { LARGEST_PROJECT_FILE } from '@grain-fold/contract';
 import { accountRoutes, type SessionBody } from './accounts/account.routes.ts';
 import { AccountService } from './accounts/account.service.ts';
@@ -57,7 +57,7 @@ export function createApp({ sequelize, documents, logger, signInTries, pages }: 
   });
   app.use(async (ctx, next) => {
     if (ctx.path !== '/api/health') return next();
-    await sequelize.query('SELECT 1');
+    await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
     ctx.body = { ok: true };
   });
   app.use(accountRoutes(accounts, signInTries).routes());

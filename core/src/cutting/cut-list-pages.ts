@@ -1,4 +1,4 @@
-import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/index.ts';
+import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { LEGEND_WORDS, type OperationKind, type ResolvedPart } from '../drawing/index.ts';
 import { legendSample, lineInk, textInk, type Ink, type PageTitle } from '../pages/index.ts';
@@ -72,7 +72,7 @@ function heading(title: PageTitle, paper: ListPaper, number: number): readonly I
 
 function summary(list: CutList, unit: LengthUnit): readonly string[] {
   const { totals } = list;
-  const length = (mm: number): string => formatLengthWithUnit(mm, unit, 0);
+  const length = (mm: number): string => formatRunLength(mm, unit);
   return [
     `${totals.pieces} pieces · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)} · ${totals.pockets} pockets`,
     ...(list.boards.length === 0 ? ['Not nested yet: nest the parts on the Boards station to see them board by board.'] : []),

@@ -1,4 +1,4 @@
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { up as firstTables } from './20261125-first-tables.ts';
 
@@ -17,12 +17,13 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
   });
   // A named lock belongs to a connection, and a transaction holds one for its whole length.
   await sequelize.transaction(async (transaction) => {
-    const [[lock]] = await sequelize.query('SELECT GET_LOCK(:name, :seconds) AS taken', { replacements: { name: 'grain_fold_migrate', seconds: LOCK_SECONDS }, transaction }) as [[{ taken: number }], unknown];
-    if (lock.taken !== 1) throw new Error(`Another server has been migrating the database for more than ${LOCK_SECONDS} s.`);
+    const lock = { name: 'grain_fold_migrate', seconds: LOCK_SECONDS };
+    const [answer] = await sequelize.query<{ taken: number }>('SELECT GET_LOCK(:name, :seconds) AS taken', { replacements: lock, type: QueryTypes.SELECT, transaction });
+    if (answer?.taken !== 1) throw new Error(`Another server has been migrating the database for more than ${LOCK_SECONDS} s.`);
     try {
       await umzug.up();
     } finally {
-      await sequelize.query('SELECT RELEASE_LOCK(:name)', { replacements: { name: 'grain_fold_migrate' }, transaction });
+      await sequelize.query('SELECT RELEASE_LOCK(:name)', { replacements: lock, type: QueryTypes.SELECT, transaction });
     }
   });
 }

@@ -87,7 +87,7 @@ defineExpose({ fit, toScreen, svg, view });
       ref="svg" class="surface" role="application" :aria-label="label" :style="{ cursor: isSpaceHeld ? 'grab' : cursor }" :width="width" :height="height"
       @pointerdown="press" @pointermove="emit('move', toWorld($event), $event)" @pointerup="emit('release', toWorld($event), $event)" @dblclick="emit('double', toWorld($event), $event)"
     >
-      <MatGrid :view="view" :steps="grid" :unit="unit" />
+      <MatGrid :view="view" :steps="grid" :unit="unit" :top-room-px="topRoomPx ?? 64" />
       <g :transform="`translate(${view.x} ${view.y}) scale(${view.k} ${-view.k})`"><slot name="world" :view="view" /></g>
       <slot name="screen" :view="view" :to-screen="toScreen" />
     </svg>

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { formatLength, type LengthUnit } from '@grain-fold/core/units';
 import type { GridSteps, MatView } from '../composables/mat-view.ts';
 
-const props = defineProps<{ view: MatView; steps: GridSteps; unit: LengthUnit }>();
+const props = defineProps<{ view: MatView; steps: GridSteps; unit: LengthUnit; topRoomPx: number }>();
 
 function lines(step: number): { readonly vertical: readonly number[]; readonly horizontal: readonly number[] } {
   const { k, x, y, width, height } = props.view;
@@ -23,7 +23,8 @@ const labels = computed(() => {
   const text = (at: number): string => formatLength(at, props.unit, props.steps.labelledMm < 1 ? 1 : 0);
   return {
     bottom: vertical.map((at) => ({ x: x + at * k + 4, y: height - 7, text: text(at) })),
-    left: horizontal.map((at, index) => ({ x: 4, y: y - at * k - 4, text: text(at) + (index === horizontal.length - 1 ? ` ${props.unit}` : '') })).filter((label) => label.y < height - 20),
+    left: horizontal.map((at) => ({ x: 4, y: y - at * k - 4, text: text(at) })).filter((label) => label.y < height - 20 && label.y > props.topRoomPx)
+      .map((label, index, all) => (index === all.length - 1 ? { ...label, text: `${label.text} ${props.unit}` } : label)),
   };
 });
 </script>

@@ -30,7 +30,7 @@ const shown = computed(() => {
     case 'number': return String(props.modelValue);
   }
 });
-const unitWord = computed(() => ({ length: props.unit, angle: '°', factor: '×', number: '' })[props.kind]);
+const unitWord = computed(() => ({ length: props.unit, angle: '°', factor: '', number: '' })[props.kind]);
 watch([shown, () => props.auto], () => { if (!isEditing.value) reset(); }, { immediate: true });
 
 function reset(): void {
@@ -86,6 +86,7 @@ function cancel(event: KeyboardEvent): void {
   <div class="measure" :class="{ wrong: message }">
     <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
     <span class="entry">
+      <span v-if="kind === 'factor'" class="unit" aria-hidden="true">×</span>
       <input
         :id="id" v-model="text" type="text" autocomplete="off" spellcheck="false" class="figures" :disabled="disabled" :aria-invalid="message !== ''" :aria-describedby="message ? `${id}-message` : undefined"
         @focus="start" @blur="leave" @keydown.enter.stop.prevent="take() && ($event.target as HTMLInputElement).select()" @keydown.esc.stop="cancel" @keydown.up.prevent="step($event, 1)" @keydown.down.prevent="step($event, -1)"

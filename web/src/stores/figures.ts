@@ -3,7 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { faultsIn, quickFigures, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/drawing';
-import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
+import { formatMass, formatRunLength } from '@grain-fold/core/units';
 import { figuresWorker } from '../workers/index.ts';
 import { useAirframe } from './airframe.ts';
 
@@ -37,7 +37,7 @@ export const useFigures = defineStore('figures', () => {
       scale: `× ${airframe.settings.scale.toFixed(2)}`,
       pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
       boards: slow.value ? `${slow.value.boards} · ${Math.round(slow.value.yield * 100)} %` : '–',
-      cut: formatLengthWithUnit(quick.value.throughMm, work.unit === 'in' ? 'in' : 'mm', 0),
+      cut: formatRunLength(quick.value.throughMm, work.unit),
       mass: formatMass(quick.value.foamG),
     };
   });

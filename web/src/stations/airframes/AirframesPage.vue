@@ -110,7 +110,7 @@ async function signOut(): Promise<void> {
           </component>
           <div class="text">
             <h2>{{ line.name }}</h2>
-            <p class="figures"><b>{{ line.parts }}</b> parts · <b>{{ line.boards ?? '–' }}</b> boards · {{ dayjs(line.savedAt).format('D MMM YYYY, HH:mm') }}</p>
+            <p class="figures"><b>{{ line.parts }}</b> {{ line.parts === 1 ? 'part' : 'parts' }} · <b>{{ line.boards ?? '–' }}</b> {{ line.boards === 1 ? 'board' : 'boards' }} · {{ dayjs(line.savedAt).format('D MMM YYYY, HH:mm') }}</p>
             <div class="doings">
               <template v-if="line.putAwayAt"><button class="button small" type="button" @click="setAway(line, false)">Bring back</button></template>
               <template v-else>

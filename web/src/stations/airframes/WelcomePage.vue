@@ -41,7 +41,7 @@ const submit = (): Promise<void> => enter(() => (isNew.value ? session.signUp(na
         <g fill="none" stroke="var(--ink)">
           <path d="M21 72H539M21 92H539M21 138H539M21 158H539" stroke-width="1" />
           <path d="M20 82H540M20 148H540" stroke-width="2.4" stroke-dasharray="20 9" />
-          <path d="m26 150 12-18m-12-2 12-18m-12-2 12-18" stroke-width="1.2" />
+          <path d="M34 70V160" stroke-width="1" /><path d="M21 84 34 71M21 97 34 84M21 110 34 97M21 123 34 110M21 136 34 123M21 149 34 136M21 160 34 149" stroke-width="1.2" />
           <circle cx="392" cy="115" r="15" stroke-width="3" fill="var(--mat)" />
         </g>
         <g font-family="var(--figures)" font-weight="600" font-size="15" text-anchor="middle" fill="var(--ink)">
@@ -64,7 +64,7 @@ const submit = (): Promise<void> => enter(() => (isNew.value ? session.signUp(na
         <p v-if="isNew" class="hint">10 characters or more.</p>
         <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
         <button class="button strong" type="submit" :disabled="isBusy">{{ isNew ? 'Sign up' : 'Sign in' }}</button>
-        <button class="button quiet" type="button" @click="isNew = !isNew">{{ isNew ? 'I have a workshop' : 'I am new here' }}</button>
+        <button class="button quiet other" type="button" @click="isNew = !isNew">{{ isNew ? 'I have a workshop' : 'I am new here' }}</button>
       </form>
     </section>
   </main>
@@ -84,6 +84,7 @@ const submit = (): Promise<void> => enter(() => (isNew.value ? session.signUp(na
 form { display: grid; gap: 12px; justify-items: start; }
 label { display: grid; gap: 4px; width: 100%; font-weight: 500; }
 input { width: 100%; min-height: 38px; padding: 6px 10px; border: 1px solid #b5a67f; border-radius: var(--radius); background: #fffdf7; }
+.other { margin-left: -13px; }
 .hint { color: var(--ink-soft); }
 .fault { color: var(--brick); font-weight: 500; }
 @media (max-width: 860px) { .welcome { grid-template-columns: 1fr; } .pitch { padding: 32px; } }

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { boundsOf, boundsWidth } from '@grain-fold/core/geometry';
 import { boardViews, isNestCurrent, shapeOf, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
-import { formatLength } from '@grain-fold/core/units';
+import { countOf, formatLength } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import TrayBar from '../../components/TrayBar.vue';
 import { isTyping } from '../../composables/keys.ts';
@@ -52,6 +52,7 @@ function labels(view: BoardView, k: number): readonly { readonly x: number; read
     return [{ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2, text: piece.part.name, size }];
   });
 }
+const yieldFill = (view: BoardView): string => (view.yield >= 0.6 ? '#c4dba4' : '#ffc878');
 const restText = ({ rest }: BoardView): string => `rest ${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLength(rest.maxY - rest.minY, work.unit, 0)} ${work.unit}`;
 
 useEventListener(window, 'keydown', (event) => {
@@ -92,8 +93,8 @@ useEventListener(window, 'keydown', (event) => {
           <g class="figures" font-weight="600" pointer-events="none">
             <template v-for="{ view, origin } in boards" :key="view.number">
               <g :transform="`translate(${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).x} ${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).y - 8})`">
-                <text fill="#fff" font-size="16">Board {{ view.number }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2">{{ formatLength(view.board.widthMm, work.unit, 0) }} × {{ formatLength(view.board.heightMm, work.unit, 0) }} · {{ view.pieces.length }} pieces</tspan></text>
-                <text :x="view.board.widthMm * mapped.k" text-anchor="end" font-size="16" :fill="view.yield >= 0.6 ? '#c4dba4' : '#ffc878'">{{ Math.round(view.yield * 100) }} %</text>
+                <text fill="#fff" font-size="16">Board {{ view.number }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2">{{ formatLength(view.board.widthMm, work.unit, 0) }} × {{ formatLength(view.board.heightMm, work.unit, 0) }} · {{ countOf(view.pieces.length, 'piece') }}</tspan><tspan v-if="view.board.widthMm * mapped.k < 260" dx="12" :fill="yieldFill(view)">{{ Math.round(view.yield * 100) }} %</tspan></text>
+                <text v-if="view.board.widthMm * mapped.k >= 260" :x="view.board.widthMm * mapped.k" text-anchor="end" font-size="16" :fill="yieldFill(view)">{{ Math.round(view.yield * 100) }} %</text>
               </g>
               <text v-if="(view.rest.maxX - view.rest.minX) * mapped.k > 150 && (view.rest.maxY - view.rest.minY) * mapped.k > 34" :x="toScreen({ x: origin.x + (view.rest.minX + view.rest.maxX) / 2, y: 0 }).x" :y="toScreen({ x: 0, y: origin.y + (view.rest.minY + view.rest.maxY) / 2 }).y + 5" text-anchor="middle" font-size="15" fill="#33481f" stroke="#e4d8b9" stroke-width="5" paint-order="stroke">{{ restText(view) }}</text>
               <text v-for="(label, index) in labels(view, mapped.k)" :key="index" :x="toScreen({ x: label.x + origin.x, y: 0 }).x" :y="toScreen({ x: 0, y: label.y + origin.y }).y + 4" :font-size="label.size" font-weight="500" text-anchor="middle" fill="var(--ink)" stroke="var(--foam)" stroke-width="4" paint-order="stroke">{{ label.text }}</text>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { piecesOfAirframe, type BoardView, type NestSettings } from '@grain-fold/core/airframe';
-import { formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
+import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -42,7 +42,7 @@ const held = computed(() => {
 <template>
   <aside class="slip" aria-label="Boards">
     <div class="slip-head">
-      <h1>{{ views.length === 1 ? '1 board' : `${views.length} boards` }}{{ views.length > 0 ? ` · ${Math.round(yieldOfAll * 100)} %` : '' }}</h1>
+      <h1>{{ countOf(views.length, 'board') }}{{ views.length > 0 ? ` · ${Math.round(yieldOfAll * 100)} %` : '' }}</h1>
       <p>{{ placed }} pieces placed · {{ formatLengthWithUnit(settings.clearanceMm, work.unit) }} apart</p>
     </div>
     <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status"><h3>This nest is older than the parts</h3><p>Parts, boards or distances have changed since. Nest again before you cut.</p><button type="button" class="button strong small" @click="$emit('nest')">Nest again</button></div>
@@ -56,7 +56,7 @@ const held = computed(() => {
     <section v-if="views.length > 0">
       <h2 class="eyebrow">Yield</h2>
       <div v-for="view in views" :key="view.number" class="row">
-        <span>Board {{ view.number }}</span>
+        <span class="board">Board {{ view.number }}</span>
         <span class="bar" role="img" :aria-label="`${Math.round(view.yield * 100)} % used`"><span :style="{ width: `${view.yield * 100}%`, background: view.yield >= 0.6 ? '#5c7f3c' : 'var(--marigold)' }" /></span>
         <span class="value">{{ Math.round(view.yield * 100) }} %</span>
       </div>
@@ -85,6 +85,7 @@ const held = computed(() => {
 .big small { font-size: 14px; font-weight: 500; color: var(--ink-soft); }
 .bar { flex: 1; height: 12px; background: #e8dec4; }
 .bar span { display: block; height: 100%; }
+.board { width: 62px; }
 .row .value { min-width: 44px; text-align: right; }
 .note { margin-top: 14px; background: var(--marigold-pale); border-left: 4px solid var(--marigold); padding: 10px 12px 12px; }
 .note h3 { font-size: 14.5px; font-weight: 600; }

@@ -1,5 +1,6 @@
 import { boundsOf, type Bounds, type Point } from '@grain-fold/core/geometry';
 import type { BoardView } from '@grain-fold/core/airframe';
+import { hangInRows } from '../../composables/hang-in-rows.ts';
 
 /** A nested board on the mat: where its own lower left corner comes to lie, in mm. */
 export interface BoardOnMat { readonly view: BoardView; readonly origin: Point }
@@ -8,20 +9,10 @@ export interface BoardOnMat { readonly view: BoardView; readonly origin: Point }
 const GAP_MM = 40;
 const CAPTION_MM = 70;
 
-/** Boards in rows, two abreast or as many as keep the whole about as wide as it is tall, hung from the top. */
+/** Boards in rows, as large as the mat shows them. */
 export function layOutBoards(views: readonly BoardView[]): readonly BoardOnMat[] {
-  const widest = Math.max(0, ...views.map(({ board }) => board.widthMm));
-  const columns = Math.max(1, Math.min(views.length, Math.round(Math.sqrt(views.length * 0.9))));
-  const rowWidth = columns * widest + (columns - 1) * GAP_MM;
-  let x = 0, top = 0, rowHeight = 0;
-  return views.map((view) => {
-    const { widthMm, heightMm } = view.board;
-    if (x > 0 && x + widthMm > rowWidth + 1) [x, top, rowHeight] = [0, top - rowHeight - CAPTION_MM, 0];
-    const origin = { x, y: top - heightMm };
-    x += widthMm + GAP_MM;
-    rowHeight = Math.max(rowHeight, heightMm);
-    return { view, origin };
-  });
+  const origins = hangInRows(views.map(({ board }) => ({ width: board.widthMm, height: board.heightMm })), GAP_MM, CAPTION_MM);
+  return views.map((view, index) => ({ view, origin: origins[index]! }));
 }
 
 /** The room that laid-out boards take, captions included. */

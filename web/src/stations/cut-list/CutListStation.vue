@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
+import type { CutTotals } from '@grain-fold/core/cutting';
 import { cutListOf } from '@grain-fold/core/airframe';
-import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { countOf, formatRunLength } from '@grain-fold/core/units';
 import DownloadButton from '../../components/DownloadButton.vue';
 import TrayBar from '../../components/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -12,12 +13,13 @@ import CutPartRow from './CutPartRow.vue';
 const work = useAirframe();
 const figures = useFigures();
 const list = computed(() => cutListOf(work.airframe!));
-const length = (mm: number): string => formatLengthWithUnit(mm, work.unit, 0);
+const length = (mm: number): string => formatRunLength(mm, work.unit);
 const totals = computed(() => [
   { word: 'Cut through', figure: length(list.value.totals.throughMm) }, { word: 'Mitre grooves', figure: length(list.value.totals.grooveMm) },
   { word: 'Edge bevels', figure: length(list.value.totals.bevelMm) }, { word: 'Trenches', figure: length(list.value.totals.trenchMm) },
   { word: 'Creases', figure: length(list.value.totals.creaseMm) }, { word: 'Pockets', figure: String(list.value.totals.pockets) },
-].filter(({ figure }) => !/^0( |$)/.test(figure)));
+].filter(({ figure }) => !/^0(\.0)?( |$)/.test(figure)));
+const sums = (sum: CutTotals): string => [`cut through ${length(sum.throughMm)}`, ...([['grooves', sum.grooveMm], ['bevels', sum.bevelMm], ['trenches', sum.trenchMm]] as const).filter(([, mm]) => mm > 0).map(([word, mm]) => `${word} ${length(mm)}`)].join(' · ');
 const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => part.group))].map((group) => ({ group, parts: list.value.parts.filter(({ part }) => part.group === group) })));
 </script>
 
@@ -25,7 +27,7 @@ const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => par
   <div class="station">
     <div class="reading">
       <header>
-        <div><h1>Cut list</h1><p class="lead"><b class="figures">{{ list.totals.pieces }}</b> pieces{{ list.boards.length > 0 ? ` on ${list.boards.length} boards` : '' }}, at × {{ work.airframe?.settings.scale.toFixed(3) }}</p></div>
+        <div><h1>Cut list</h1><p class="lead"><b class="figures">{{ list.totals.pieces }}</b> pieces{{ list.boards.length > 0 ? ` on ${countOf(list.boards.length, 'board')}` : '' }}, at × {{ work.airframe?.settings.scale.toFixed(3) }}</p></div>
         <div class="downloads">
           <DownloadButton name="cut-list.pdf" :disabled="list.parts.length === 0">Download the PDF</DownloadButton>
           <DownloadButton name="cut-list.csv" quiet :disabled="list.parts.length === 0">Download CSV</DownloadButton>
@@ -41,7 +43,7 @@ const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => par
           <div v-for="board in list.boards" :key="board.number" class="board">
             <h3>Board {{ board.number }} <span>{{ board.label }}</span></h3>
             <p class="names"><span v-for="{ part, quantity } in board.parts" :key="part.id + part.side"><b class="figures">{{ quantity }}</b> {{ part.name }}{{ part.side === 'single' ? '' : ` ${part.side}` }}</span></p>
-            <p class="sum figures">cut through {{ length(board.totals.throughMm) }} · grooves {{ length(board.totals.grooveMm) }} · bevels {{ length(board.totals.bevelMm) }}</p>
+            <p class="sum figures">{{ sums(board.totals) }}</p>
           </div>
         </section>
         <section v-for="{ group, parts } in groups" :key="group" :aria-label="group || 'Parts'">

@@ -56,7 +56,7 @@ const neighbours = computed(() => Object.entries(chosen.value?.neighbours ?? {})
         <template #screen="{ toScreen, view }">
           <g class="figures" font-weight="600" fill="#fff" pointer-events="none">
             <template v-for="sheet in sheets" :key="sheet.sheet.number">
-              <text v-for="page in sheet.pages" :key="page.name" :x="toScreen(page.label).x + 5" :y="toScreen(page.label).y + Math.min(26, 40 * view.k + 10)" :font-size="Math.max(11, Math.min(22, 46 * view.k))" fill="var(--marigold-deep)">{{ page.name }}</text>
+              <text v-for="page in sheet.pages" :key="page.name" :x="toScreen(page.label).x + 5" :y="toScreen(page.label).y + Math.min(26, 40 * view.k + 10)" :font-size="Math.max(12, Math.min(18, 46 * view.k))" fill="var(--marigold-deep)" stroke="#f3efe3" stroke-width="5" paint-order="stroke">{{ page.name }}</text>
             </template>
           </g>
         </template>

@@ -1,4 +1,5 @@
 import type { Point } from '@grain-fold/core/geometry';
+import { hangInRows } from '../../composables/hang-in-rows.ts';
 import type { Page, PagePlan, Sheet } from '@grain-fold/core/pages';
 
 /** A sheet placed on the map: where its own origin comes to lie, and how large it is, in mm. */
@@ -15,7 +16,7 @@ export interface SheetOnMap {
 /** Paper left between sheets on the map, in mm. */
 const GAP_MM = 34;
 
-/** Sheets side by side in rows about as wide as they are tall, hung from the top. */
+/** Sheets in rows, hung from the top, as large as the mat shows them. */
 export function layOutSheets(plan: PagePlan): readonly SheetOnMap[] {
   const sized = plan.sheets.map((sheet) => {
     const pages = plan.pages.filter((page) => page.sheet === sheet.number);
@@ -23,15 +24,10 @@ export function layOutSheets(plan: PagePlan): readonly SheetOnMap[] {
     const [minY, maxY] = [Math.min(...pages.map(({ view }) => view.minY)), Math.max(...pages.map(({ view }) => view.maxY))];
     return { sheet, pages, minX, minY, width: maxX - minX, height: maxY - minY };
   });
-  const area = sized.reduce((sum, { width, height }) => sum + (width + GAP_MM) * (height + GAP_MM), 0);
-  const rowWidth = Math.max(Math.sqrt(area) * 1.25, ...sized.map(({ width }) => width));
-  let x = 0, top = 0, rowHeight = 0;
-  return sized.map(({ sheet, pages, minX, minY, width, height }) => {
-    if (x > 0 && x + width > rowWidth) [x, top, rowHeight] = [0, top - rowHeight - GAP_MM, 0];
-    const origin = { x, y: top - height };
+  const origins = hangInRows(sized, GAP_MM, GAP_MM);
+  return sized.map(({ sheet, pages, minX, minY, width, height }, index) => {
+    const origin = origins[index]!;
     const shift = { x: origin.x - minX, y: origin.y - minY };
-    x += width + GAP_MM;
-    rowHeight = Math.max(rowHeight, height);
     return { sheet, origin, width, height, shift, pages: pages.map((page) => ({ ...page, label: { x: page.view.minX + shift.x, y: page.view.maxY + shift.y } })) };
   });
 }

@@ -32,6 +32,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
 
 <style scoped>
 .text { width: 150px; border: 0; border-bottom: 1px dashed #b5a67f; background: transparent; text-align: right; font-weight: 600; padding: 2px; }
+.text::-webkit-calendar-picker-indicator { display: none !important; }
 .notes { display: grid; gap: 4px; margin-top: 10px; }
 textarea { border: 1px solid #c9bd9f; background: #fffdf7; border-radius: var(--radius); padding: 6px 8px; resize: vertical; }
 </style>

@@ -79,6 +79,7 @@ function mend(fault: Fault): void {
   else work.act(fault.mend.action);
 }
 
+const mirror = (): void => { if (part.value) work.run(part.value.id, { name: 'mirrorPart', args: { across: 'vertical' } }); };
 function removeChosen(): void {
   const chosen = selection.chosen.value;
   if (!part.value || !chosen) return;
@@ -117,7 +118,7 @@ useEventListener(window, 'keydown', (event) => {
   } else if (event.altKey) return;
   else if (tool) startTool(tool);
   else if (key === 'N') void addPart();
-  else if (key === 'R' && part.value) work.run(part.value.id, { name: 'mirrorPart', args: { across: 'vertical' } });
+  else if (key === 'R') mirror();
   else if (key === 'A' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc';
   else if (key === 'S' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic';
 });
@@ -130,6 +131,7 @@ useEventListener(window, 'keydown', (event) => {
         <PartMat v-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" @pointer="(at, snap) => { pointer = at; snapped = snap; }">
           <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
             <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
+            <button type="button" title="Mirror the part left to right" @click="mirror"><kbd>R</kbd> mirror</button>
             <button type="button" @click="work.undo()" :disabled="!work.undoLabel" :title="work.undoLabel ? `Undo ${work.undoLabel.toLowerCase()}` : 'Nothing to undo'">undo</button>
             <button type="button" @click="work.redo()" :disabled="!work.redoLabel" :title="work.redoLabel ? `Redo ${work.redoLabel.toLowerCase()}` : 'Nothing to redo'">redo</button>
           </div>

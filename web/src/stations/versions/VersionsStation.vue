@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import type { RevisionLine } from '@grain-fold/contract';
 import { quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsWidth, svgPath } from '@grain-fold/core/geometry';
-import { formatMass } from '@grain-fold/core/units';
+import { countOf, formatMass } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import DownloadButton from '../../components/DownloadButton.vue';
@@ -86,7 +86,7 @@ const days = computed(() => [...new Set(lines.value.map(({ savedAt }) => dayjs(s
         <div v-else class="slip-head"><h1>No version chosen</h1><p>Choose one on the left to see what it held and what has changed since.</p></div>
       </aside>
     </div>
-    <TrayBar><span>{{ lines.length }} versions kept</span></TrayBar>
+    <TrayBar><span>{{ countOf(lines.length, 'version') }} kept</span></TrayBar>
   </div>
 </template>
 

@@ -1,0 +1,57 @@
+/** Takes one picture of each main view from the demo workshop, 1280 by 800, into docs/screenshots. */
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { ensureDebianPackages } from './database.mjs';
+import { ensureBuilt, ensurePackages, ROOT } from './prepare.mjs';
+import { startWorkshop } from './workshop.mjs';
+
+ensureDebianPackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
+ensurePackages();
+ensureBuilt();
+const { chromium } = await import('@playwright/test');
+const folder = process.argv[2] ?? path.join(ROOT, 'docs/screenshots');
+const data = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-pictures-'));
+fs.chmodSync(data, 0o755);
+const workshop = await startWorkshop({ folder: path.join(data, 'database'), durable: false });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+try {
+  fs.mkdirSync(folder, { recursive: true });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  page.on('console', (message) => { if (message.type() === 'error') console.error(`page: ${message.text()}`); });
+  page.on('pageerror', (error) => console.error(`page: ${error.stack}`));
+  const take = async (name, wait = 400) => {
+    await page.waitForTimeout(wait);
+    await page.screenshot({ path: path.join(folder, `${name}.png`) });
+    console.log(name);
+  };
+  const station = (word) => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: word }).click();
+  await page.goto(workshop.address);
+  await take('welcome');
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('heading', { name: 'Airframes' }).waitFor();
+  await take('airframes');
+  await page.getByRole('link', { name: /Reedling 1100/ }).first().click();
+  await page.getByRole('listbox', { name: 'Parts' }).waitFor();
+  await page.getByRole('option', { name: /Pod tray/ }).first().click();
+  await take('parts', 900);
+  await station('Stock');
+  await take('stock');
+  await station('Scale');
+  await page.getByRole('img', { name: /Foam, pages and boards/ }).waitFor({ timeout: 60_000 });
+  await take('scale', 6000);
+  await station('Pages');
+  await page.getByRole('img', { name: /as it is printed/ }).waitFor({ timeout: 60_000 });
+  await take('pages', 800);
+  await station('Boards');
+  await take('boards', 1200);
+  await station('Cut list');
+  await take('cut-list', 800);
+  await page.getByRole('link', { name: /^version/ }).click();
+  await page.getByRole('button', { name: /Demo workshop/ }).click();
+  await take('versions');
+} finally {
+  await browser.close();
+  await workshop.stop();
+  fs.rmSync(data, { recursive: true, force: true });
+}

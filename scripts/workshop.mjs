@@ -1,0 +1,80 @@
+/** The whole program as processes: a private database and the built server on it. Node's own modules only. */
+import { spawn } from 'node:child_process';
+import net from 'node:net';
+import path from 'node:path';
+import { databaseVariables, startDatabase } from './database.mjs';
+import { ROOT } from './prepare.mjs';
+
+const pause = (milliseconds) => new Promise((resolve) => { setTimeout(resolve, milliseconds); });
+
+/** A port that nothing listens on. */
+export const freePort = () => new Promise((resolve, reject) => {
+  const probe = net.createServer();
+  probe.once('error', reject);
+  probe.listen(0, '127.0.0.1', () => {
+    const { port } = probe.address();
+    probe.close(() => resolve(port));
+  });
+});
+
+/** Starts the built server on a database and waits until it listens. @returns {Promise<import('node:child_process').ChildProcess>} */
+export async function startServer(database, { host = '127.0.0.1', port = 5180, env = {}, quiet = true } = {}) {
+  const child = spawn(process.execPath, [path.join(ROOT, 'server/dist/main.js')], {
+    cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...databaseVariables(database), HOST: host, PORT: String(port), NODE_ENV: 'production', GRAIN_FOLD_PAGES: path.join(ROOT, 'web/dist'), GRAIN_FOLD_DEMO: path.join(ROOT, 'demo'), ...env },
+  });
+  let said = '';
+  await new Promise((resolve, reject) => {
+    const hear = (chunk) => {
+      said += chunk;
+      if (!quiet) process.stdout.write(chunk);
+      if (said.includes('is ready at')) resolve();
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.once('exit', (code) => reject(new Error(`The server did not start (exit ${code}):\n${said}`)));
+  });
+  return child;
+}
+
+/** Ends a child and waits for its end. */
+export async function end(child, signal = 'SIGTERM') {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const ended = new Promise((resolve) => { child.once('exit', resolve); });
+  child.kill(signal);
+  await ended;
+}
+
+/**
+ * Starts database and server, with handles to kill and start each of them again.
+ * @param {{ folder: string, host?: string, port?: number, durable?: boolean, env?: Record<string, string>, quiet?: boolean }} options
+ */
+export async function startWorkshop({ folder, host = '127.0.0.1', port, durable = true, env = {}, quiet = true }) {
+  let database = await startDatabase(folder, { durable });
+  const chosenPort = port ?? await freePort();
+  const options = { host, port: chosenPort, env, quiet };
+  let server;
+  try {
+    server = await startServer(database, options);
+  } catch (error) {
+    await database.stop();
+    throw error;
+  }
+  return {
+    address: `http://${host}:${chosenPort}`,
+    get database() { return database; },
+    get server() { return server; },
+    async killServer() { await end(server, 'SIGKILL'); },
+    async startServer() { server = await startServer(database, options); },
+    async killDatabase() {
+      process.kill(database.pid, 'SIGKILL');
+      await database.stop();
+      await pause(50);
+    },
+    async startDatabase() { database = await startDatabase(folder, { durable, port: database.port }); },
+    async stop() {
+      await end(server);
+      await database.stop();
+    },
+  };
+}

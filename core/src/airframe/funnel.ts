@@ -42,10 +42,17 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
   });
 }
 
-/** What is wrong with one part, at the airframe's scale and on its boards. */
+interface KnownFaults { readonly boards: Airframe['boards']; readonly scale: number; readonly nest: Airframe['settings']['nest']; readonly faults: readonly Fault[] }
+const knownFaults = new WeakMap<Part, KnownFaults>();
+
+/** What is wrong with one part, at the airframe's scale and on its boards. Remembered while none of these changes. */
 export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
-  const { scale, nest } = airframe.settings;
-  return partFaults(scalePart(part, scale), resolveIn(airframe, part), { boards: airframe.boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep });
+  const { boards, settings: { scale, nest } } = airframe;
+  const known = knownFaults.get(part);
+  if (known && known.boards === boards && known.scale === scale && known.nest === nest) return known.faults;
+  const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep });
+  knownFaults.set(part, { boards, scale, nest, faults });
+  return faults;
 }
 
 /** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */

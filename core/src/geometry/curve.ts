@@ -1,5 +1,5 @@
 import { Bezier } from 'bezier-js';
-import { add, cross, distance, interpolate, leftOf, midpoint, subtract, times, type Point } from './point.ts';
+import { add, cross, distance, interpolate, nearestParameter, leftOf, midpoint, subtract, times, type Point } from './point.ts';
 import { applyTransform, isMirroring, type Transform } from './transform.ts';
 
 /** A straight run, a circular arc (bulge = tan of a quarter of its sweep, positive counter-clockwise), or a cubic curve. */
@@ -80,8 +80,13 @@ export function splitCurve(curve: Curve, t: number): readonly [Curve, Curve] {
 
 /** Parameter in [0, 1] and distance of the point of the curve nearest to p. */
 export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; readonly point: Point; readonly distance: number } {
+  if (isStraight(curve)) {
+    const t = nearestParameter(p, curve.from, curve.to);
+    const point = interpolate(curve.from, curve.to, t);
+    return { t, point, distance: distance(point, p) };
+  }
   let best = 0, bestDistance = Infinity;
-  const steps = isStraight(curve) ? 1 : 48;
+  const steps = 48;
   for (let step = 0; step <= steps; step++) {
     const d = distance(curvePoint(curve, step / steps), p);
     if (d < bestDistance) [best, bestDistance] = [step / steps, d];

@@ -1,0 +1,99 @@
+import fc from 'fast-check';
+import { boxSide, groove, made, plate, withLine } from '../../../test/samples.ts';
+import { applyCommand, brokenInvariant, circleDraft, outlineOf, pathsOf, polylineDraft, rectangleDraft, type Part, type PartCommand } from '../index.ts';
+
+const idsOf = (part: Part): readonly string[] => [...pathsOf(part).flatMap((path) => [path.id, ...path.nodes.map(({ id }) => id), ...path.segments.map(({ id }) => id)]), ...part.operations.map(({ id }) => id)];
+const pick = <T>(list: readonly T[], at: number): T | undefined => list[Math.floor(at * list.length)];
+
+/** A command on something that the part has, chosen by numbers from 0 to 1. */
+function commandFrom(part: Part, [kind, which, a, b]: readonly [number, number, number, number]): PartCommand {
+  const nodes = pathsOf(part).flatMap((path) => path.nodes), segments = pathsOf(part).flatMap((path) => path.segments);
+  const nodeId = pick(nodes, which)?.id ?? 'none', segmentId = pick(segments, which)?.id ?? 'none', operation = pick(part.operations, which);
+  const by = { x: (a - 0.5) * 80, y: (b - 0.5) * 80 };
+  const all: readonly PartCommand[] = [
+    { name: 'moveNodes', args: { nodeIds: [nodeId], by } }, { name: 'placeNode', args: { nodeId, at: by } }, { name: 'insertNode', args: { segmentId, t: a } }, { name: 'removeNode', args: { nodeId } },
+    { name: 'changeSegment', args: { segmentId, to: a < 0.4 ? { kind: 'line' } : a < 0.7 ? { kind: 'arc', bulge: b * 2 - 1 } : { kind: 'cubic' } } },
+    { name: 'shapeRun', args: { segmentId, lengthMm: a * 100 } }, { name: 'mirrorPart', args: { across: a < 0.5 ? 'vertical' : 'horizontal' } },
+    { name: 'drawHole', args: { draft: circleDraft({ x: a * 200, y: b * 100 }, 3 + which * 10) } }, { name: 'drawLine', args: { draft: polylineDraft([{ x: 0, y: a * 100 }, { x: 200, y: b * 100 }]), operation: groove() } },
+    { name: 'removeOperation', args: { operationId: operation?.id ?? 'none' } }, { name: 'removePath', args: { pathId: pick(pathsOf(part), which)?.id ?? 'none' } },
+    { name: 'changeOperation', args: { operationId: operation?.id ?? 'none', changes: { foldDegrees: a * 200 } } }, { name: 'extendFold', args: { pathId: pick(part.lines, which)?.id ?? 'none' } },
+    { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, 50 + a * 100, 50) } }, { name: 'changeDetails', args: { changes: { quantity: Math.round(a * 1200) } } },
+    { name: 'movePath', args: { pathId: pick(pathsOf(part), which)?.id ?? 'none', by } }, { name: 'straightenLine', args: { pathId: pick(part.lines, which)?.id ?? 'none' } },
+  ];
+  return pick(all, kind)!;
+}
+
+test('whatever is done in whatever order, a part stays sound, no id is used twice or again, and the old part is as it was', () => {
+  const number = fc.double({ min: 0, max: 0.999999, noNaN: true });
+  fc.assert(fc.property(fc.array(fc.tuple(number, number, number, number), { maxLength: 25 }), (choices) => {
+    let part = boxSide();
+    const retired = new Set<string>();
+    for (const choice of choices) {
+      const command = commandFrom(part, choice);
+      const before = JSON.stringify(part);
+      const result = applyCommand(part, command);
+      expect(JSON.stringify(part)).toBe(before);
+      if (!result.ok) {
+        expect(result.message.length).toBeGreaterThan(8);
+        continue;
+      }
+      expect(result.label).not.toBe('');
+      expect(brokenInvariant(result.part)).toBeUndefined();
+      const ids = idsOf(result.part);
+      expect(new Set(ids).size).toBe(ids.length);
+      for (const id of idsOf(part)) if (!ids.includes(id)) retired.add(id);
+      for (const id of ids) expect(retired.has(id)).toBe(false);
+      part = result.part;
+    }
+  }), { numRuns: 150 });
+});
+
+describe('points and edges', () => {
+  const outline = (part: Part) => outlineOf(part)!;
+  test('inserting a point keeps area, and operations on the edge run over both halves', () => {
+    const part = boxSide();
+    const bevel = part.operations.find(({ kind }) => kind === 'bevel')!;
+    const result = applyCommand(part, { name: 'insertNode', args: { segmentId: bevel.on.segmentIds![0]!, t: 0.25 } });
+    if (!result.ok) throw new Error(result.message);
+    expect(made(result.part).areaMm2).toBeCloseTo(made(part).areaMm2, 9);
+    expect(result.part.operations.find(({ id }) => id === bevel.id)!.on.segmentIds).toHaveLength(2);
+    expect(outline(result.part).nodes[1]).toMatchObject({ x: 50, y: 0 });
+    expect(made(result.part).strokes.find(({ kind }) => kind === 'bevel')!.lengthMm).toBeCloseTo(200, 9);
+  });
+  test('removing the last edge of a bevel removes the bevel; removing a point of three is refused', () => {
+    const part = boxSide();
+    const edge = part.operations.find(({ kind }) => kind === 'bevel')!.on.segmentIds![0]!;
+    const gone = applyCommand(part, { name: 'removeNode', args: { nodeId: outline(part).nodes[0]!.id } });
+    expect(gone.ok && gone.part.operations.some(({ on }) => on.segmentIds?.includes(edge))).toBe(false);
+    const triangle = applyCommand(part, { name: 'removeNode', args: { nodeId: outline(part).nodes[2]!.id } });
+    if (!triangle.ok) throw new Error(triangle.message);
+    expect(applyCommand(triangle.part, { name: 'removeNode', args: { nodeId: outline(triangle.part).nodes[0]!.id } })).toMatchObject({ ok: false, message: expect.stringContaining('at least 3 points') });
+  });
+  test('mirroring twice gives the same part back', () => {
+    const part = boxSide();
+    const once = applyCommand(part, { name: 'mirrorPart', args: { across: 'vertical' } });
+    if (!once.ok) throw new Error(once.message);
+    const twice = applyCommand(once.part, { name: 'mirrorPart', args: { across: 'vertical' } });
+    if (!twice.ok) throw new Error(twice.message);
+    expect(twice.part.contours).toEqual(part.contours);
+    expect(made(once.part).areaMm2).toBeCloseTo(made(part).areaMm2, 6);
+  });
+  test('a typed length moves the far end along the run', () => {
+    const part = plate(200, 100);
+    const result = applyCommand(part, { name: 'shapeRun', args: { segmentId: outline(part).segments[0]!.id, lengthMm: 187.3 } });
+    expect(result.ok && outline(result.part).nodes[1]).toMatchObject({ x: 187.3, y: 0 });
+  });
+  test.each<[string, PartCommand, string]>([
+    ['a second outline', { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, 5, 5) } }, 'has an outline already'],
+    ['two points on each other', { name: 'drawHole', args: { draft: { points: [{ x: 1, y: 1 }, { x: 1, y: 1 }, { x: 3, y: 3 }], segments: [{ kind: 'line' }, { kind: 'line' }, { kind: 'line' }], closed: true } } }, 'lie on each other'],
+    ['a point 20 m away', { name: 'moveNodes', args: { nodeIds: ['n1'], by: { x: 20_000, y: 0 } } }, 'within ±10000 mm'],
+    ['a move by NaN', { name: 'moveNodes', args: { nodeIds: ['n1'], by: { x: Number.NaN, y: 0 } } }, 'finite'],
+    ['a point that is not there', { name: 'placeNode', args: { nodeId: 'n99', at: { x: 0, y: 0 } } }, 'n99'],
+    ['a quantity of 0', { name: 'changeDetails', args: { changes: { quantity: 0 } } }, 'got 0'],
+    ['a bevel along a line', { name: 'drawLine', args: { draft: polylineDraft([{ x: 0, y: 0 }, { x: 9, y: 9 }]), operation: { kind: 'bevel', face: 'face', bevelDegrees: 30, label: '' } } }, 'runs along an edge'],
+    ['a field that an operation has not', { name: 'changeOperation', args: { operationId: 'o12', changes: { depthMm: 3 } } }, 'no'],
+  ])('%s is refused', (_, command, message) => {
+    const result = applyCommand(withLine(plate(200, 100), [0, 50], [200, 50], groove()), command);
+    expect(result).toMatchObject({ ok: false, message: expect.stringContaining(message) });
+  });
+});

@@ -28,6 +28,8 @@ export class CubicSegmentDto extends SegmentDto {
   @ValidateNested() @Type(() => PointDto) control2!: PointDto;
 }
 
+export const SEGMENT_TYPES = [{ value: LineSegmentDto, name: 'line' }, { value: ArcSegmentDto, name: 'arc' }, { value: CubicSegmentDto, name: 'cubic' }];
+
 /** Nodes joined by segments; a closed path has as many segments as nodes, an open one has one less. */
 export class PathDto {
   @IsIdentifier() id!: string;
@@ -35,7 +37,7 @@ export class PathDto {
   @IsArray() @ArrayMinSize(2) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true }) @Type(() => NodeDto) nodes!: NodeDto[];
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true })
   @Type(() => SegmentDto, {
-    discriminator: { property: 'kind', subTypes: [{ value: LineSegmentDto, name: 'line' }, { value: ArcSegmentDto, name: 'arc' }, { value: CubicSegmentDto, name: 'cubic' }] },
+    discriminator: { property: 'kind', subTypes: SEGMENT_TYPES },
     keepDiscriminatorProperty: true,
   }) segments!: SegmentDto[];
   /** What scaling does to it: it grows, keeps its size, or only its length grows. */

@@ -8,6 +8,9 @@ import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from './projec
 /** Largest project file taken in, in bytes. */
 export const LARGEST_PROJECT_FILE = 8 * 1024 * 1024;
 
+/** Airframes nest about ten deep; a parser's stack holds thousands. */
+const DEEPEST_NESTING = 60;
+
 /** Why a project file was not taken in. */
 export type ProjectFileCode = 'FILE_TOO_LARGE' | 'FILE_NOT_JSON' | 'FILE_OF_ANOTHER_KIND' | 'FILE_NEWER' | 'FILE_DAMAGED';
 export type ReadProjectFile =
@@ -22,6 +25,8 @@ const refused = (code: ProjectFileCode, message: string, faults: readonly FieldF
  */
 export function readProjectFile(text: string): ReadProjectFile {
   if (text.length > LARGEST_PROJECT_FILE) return refused('FILE_TOO_LARGE', `The file has ${(text.length / 1048576).toFixed(1)} MiB; at most ${LARGEST_PROJECT_FILE / 1048576} MiB are taken in.`);
+  const deep = lineBeyondDepth(text);
+  if (deep !== undefined) return refused('FILE_NOT_JSON', `Line ${deep}: brackets are nested more than ${DEEPEST_NESTING} deep. An airframe nests less.`);
   const errors: ParseError[] = [];
   const data: unknown = parse(text.replace(/^\uFEFF/, ''), errors, { disallowComments: true, allowTrailingComma: false });
   const first = errors[0];
@@ -29,7 +34,27 @@ export function readProjectFile(text: string): ReadProjectFile {
     const before = text.slice(0, first.offset).split('\n');
     return refused('FILE_NOT_JSON', `Line ${before.length}, column ${before.at(-1)!.length + 1}: ${words(printParseErrorCode(first.error))}. The file is damaged or was cut off.`);
   }
+  // Assigning this key would give an object another prototype instead of a field.
+  if (/"__proto__"\s*:/.test(text)) return refused('FILE_DAMAGED', '__proto__: is not a known field.', [{ field: '__proto__', message: 'is not a known field' }]);
   return readProjectData(data);
+}
+
+/** The line at which brackets nest too deep, strings skipped; undefined when they never do. */
+function lineBeyondDepth(text: string): number | undefined {
+  let depth = 0, line = 1, isString = false;
+  for (let at = 0; at < text.length; at++) {
+    const letter = text[at];
+    if (letter === '\n') line += 1;
+    if (isString) {
+      if (letter === '\\') at += 1;
+      else if (letter === '"') isString = false;
+    } else if (letter === '"') isString = true;
+    else if (letter === '[' || letter === '{') {
+      depth += 1;
+      if (depth > DEEPEST_NESTING) return line;
+    } else if (letter === ']' || letter === '}') depth -= 1;
+  }
+  return undefined;
 }
 
 /** The same for data that is parsed already. */

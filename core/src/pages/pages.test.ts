@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { after, boxSide, groove, made, plate, polygonPart, withLine } from '../../test/samples.ts';
 import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
 import type { Part } from '../drawing/index.ts';
-import { DEFAULT_PAGE_SETTINGS, pageFrame, pageInk, pageSettingsFault, paperSize, planPages, templateInk, type Ink, type Page, type PagePlan, type PageSettings } from './index.ts';
+import { DEFAULT_PAGE_SETTINGS, pageFrame, pageInk, pageSettingsFault, paperSize, planPages, type Ink, type Page, type PagePlan, type PageSettings } from './index.ts';
+import { templateInk } from './template.ts';
 
 const settings = (changes: Partial<PageSettings> = {}): PageSettings => ({ ...DEFAULT_PAGE_SETTINGS, ...changes });
 const plan = (parts: readonly Part[], changes: Partial<PageSettings> = {}): PagePlan => planPages(parts.map((part) => ({ part: made(part), pieces: 1 })), settings(changes));

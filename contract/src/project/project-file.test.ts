@@ -1,0 +1,77 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import Ajv2020 from 'ajv/dist/2020.js';
+import fc from 'fast-check';
+import type { Airframe } from '@grain-fold/core/airframe';
+import { LARGEST_PROJECT_FILE, readProjectFile, writeProjectFile } from '../index.ts';
+import { projectSchema, projectSchemaText } from '../schema/project-schema.ts';
+
+const root = path.resolve(import.meta.dirname, '../../..');
+const demos = fs.readdirSync(path.join(root, 'demo')).map((name) => fs.readFileSync(path.join(root, 'demo', name), 'utf8'));
+const mite = demos.find((text) => text.includes('Paperbark Mite'))!;
+const data = (): Record<string, unknown> & { parts: unknown[] } => JSON.parse(mite) as Record<string, unknown> & { parts: unknown[] };
+const read = (file: unknown): ReturnType<typeof readProjectFile> => readProjectFile(typeof file === 'string' ? file : JSON.stringify(file));
+const airframe = (text: string): Airframe => {
+  const result = readProjectFile(text);
+  if (!result.ok) throw new Error(result.message);
+  return result.airframe;
+};
+
+test.each(demos.map((text) => [airframe(text).name, text]))('%s: written and read again it is the same airframe, to the last digit', (_, text) => {
+  expect(airframe(writeProjectFile(airframe(text)))).toEqual(airframe(text));
+  expect(writeProjectFile(airframe(text))).toBe(text);
+});
+test('a byte-order mark in front is no fault', () => expect(read(`\uFEFF${mite}`).ok).toBe(true));
+
+/** A demo file with one place changed. */
+const changed = (at: string, value: unknown): unknown => {
+  const file = data();
+  const keys = at.split('.');
+  const last = keys.pop()!;
+  const holder = keys.reduce<Record<string, unknown>>((object, key) => object[key] as Record<string, unknown>, file);
+  if (value === undefined) delete holder[last];
+  else holder[last] = value;
+  return file;
+};
+test.each<[string, unknown, string, string]>([
+  ['a file of another kind', { hello: 1 }, 'FILE_OF_ANOTHER_KIND', 'grain-fold-airframe'],
+  ['a list', [1, 2], 'FILE_OF_ANOTHER_KIND', 'format'],
+  ['a newer file', { ...data(), formatVersion: 99 }, 'FILE_NEWER', '99'],
+  ['a version that is text', { ...data(), formatVersion: 'one' }, 'FILE_DAMAGED', 'formatVersion'],
+  ['a coordinate that is text', changed('parts.1.contours.0.nodes.2.x', 'wide'), 'FILE_DAMAGED', 'parts[1].contours[0].nodes[2].x'],
+  ['a coordinate 100 m away', changed('parts.1.contours.0.nodes.2.x', 100_000), 'FILE_DAMAGED', 'at most 10000'],
+  ['a missing material', changed('parts.0.material', undefined), 'FILE_DAMAGED', 'parts[0].material'],
+  ['a field that nobody knows', changed('parts.0.colour', 'red'), 'FILE_DAMAGED', 'parts[0].colour: is not a known field'],
+  ['an operation of no kind', changed('parts.1.operations.0.kind', 'saw'), 'FILE_DAMAGED', 'parts[1].operations[0]'],
+  ['an operation on a line that is not there', changed('parts.1.operations.0.on.pathId', 'l999'), 'FILE_DAMAGED', 'l999'],
+  ['too few segments', changed('parts.1.contours.0.segments', [{ id: 's1', kind: 'line' }]), 'FILE_DAMAGED', 'parts[1].contours[0].segments'],
+  ['a scale of 0', changed('settings.scale', 0), 'FILE_DAMAGED', 'settings.scale'],
+  ['a part twice', { ...data(), parts: [...data().parts, data().parts[0]] }, 'FILE_DAMAGED', 'used twice'],
+  ['null for a part', changed('parts.0', null), 'FILE_DAMAGED', 'parts[0]'],
+])('%s is refused, naming the field', (_, file, code, words) => expect(read(file)).toMatchObject({ ok: false, code, message: expect.stringContaining(words) }));
+
+test('a file that was cut off names the line', () => {
+  const cut = mite.slice(0, Math.floor(mite.length / 2));
+  expect(read(cut)).toMatchObject({ ok: false, code: 'FILE_NOT_JSON', message: expect.stringMatching(new RegExp(`^Line ${cut.split('\n').length},`)) });
+});
+test('a file that is too large is refused before it is read', () => expect(read('['.repeat(LARGEST_PROJECT_FILE + 1))).toMatchObject({ ok: false, code: 'FILE_TOO_LARGE' }));
+test('a million brackets, and keys that reach for prototypes, do no harm', () => {
+  expect(read('['.repeat(1_000_000)).ok).toBe(false);
+  expect(read(mite.replace('"name"', '"__proto__": {"polluted": true}, "name"')).ok).toBe(false);
+  expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+});
+test('whatever text comes, it is an airframe or a reason', () => {
+  fc.assert(fc.property(fc.oneof(fc.string(), fc.json(), fc.integer({ min: 0, max: mite.length }).map((at) => mite.slice(0, at) + mite.slice(at + 7))), (text) => {
+    const result = readProjectFile(text);
+    if (!result.ok) expect(result.message.length).toBeGreaterThan(10);
+  }), { numRuns: 60 });
+});
+
+describe('the JSON Schema', () => {
+  const validate = new Ajv2020({ allErrors: false, strict: false }).compile(projectSchema());
+  test('in the documentation is the one that the classes give', () => expect(fs.readFileSync(path.join(root, 'docs/project-file.schema.json'), 'utf8')).toBe(projectSchemaText()));
+  test('holds for every demo airframe', () => { for (const text of demos) expect(validate(JSON.parse(text))).toBe(true); });
+  test('refuses what the program refuses', () => {
+    for (const file of [changed('parts.1.contours.0.nodes.2.x', 'wide'), changed('parts.0.colour', 'red'), changed('parts.1.operations.0.kind', 'saw'), changed('settings.scale', 0), { ...data(), formatVersion: 2 }]) expect(validate(file)).toBe(false);
+  });
+});

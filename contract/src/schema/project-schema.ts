@@ -1,0 +1,62 @@
+import 'reflect-metadata';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { getMetadataStorage } from 'class-validator';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { OPERATION_TYPES } from '../project/operation.dto.ts';
+import { SEGMENT_TYPES } from '../project/path.dto.ts';
+import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from '../project/project-file.dto.ts';
+
+type Schema = Record<string, unknown> & { properties?: Record<string, Schema>; required?: string[] };
+type Subtypes = readonly { readonly value: new () => object; readonly name: string }[];
+
+const TYPES: Subtypes = [...SEGMENT_TYPES, ...OPERATION_TYPES];
+const POINTER = '#/$defs/';
+const options = { classTransformerMetadataStorage: defaultMetadataStorage, classValidatorMetadataStorage: getMetadataStorage(), refPointerPrefix: POINTER };
+
+/** Fields that may say "auto" instead of a number. */
+const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = { GrooveDto: ['mouthMm'], TrenchDto: ['widthMm'] };
+
+/** One of several classes, told apart by their kind. */
+const oneOf = (types: Subtypes): Schema => ({ oneOf: types.map(({ value }) => ({ $ref: POINTER + value.name })) });
+
+/**
+ * The JSON Schema (draft 2020-12) of the project file, made from the same classes that imported files are checked with.
+ * Rules between fields (ids that lead nowhere, counts of nodes and segments) are beyond a schema and checked by the program alone.
+ */
+export function projectSchema(): Schema {
+  const all = validationMetadatasToSchemas(options) as Record<string, Schema>;
+  const own = (name: string): Schema => {
+    // A class without fields of its own has its parent's.
+    const type = TYPES.find(({ value }) => value.name === name)?.value;
+    const schema = structuredClone(all[name] ?? all[Object.getPrototypeOf(type).name as string])!;
+    const properties = schema.properties ?? {};
+    for (const field of AUTO_FIELDS[name] ?? []) properties[field] = { anyOf: [properties[field]!, { const: 'auto' }] };
+    for (const [field, types] of [['segments', SEGMENT_TYPES], ['operations', OPERATION_TYPES]] as const) if (properties[field]) properties[field].items = oneOf(types);
+    const kind = TYPES.find(({ value }) => value.name === name);
+    if (kind) properties.kind = { const: kind.name };
+    const required = [...new Set([...(schema.required ?? []), ...(AUTO_FIELDS[name] ?? [])])].sort();
+    return { ...schema, properties, required, additionalProperties: false };
+  };
+  const names = reachable(ProjectFileDto.name, own);
+  const root = own(ProjectFileDto.name);
+  root.properties!.format = { const: PROJECT_FORMAT };
+  root.properties!.formatVersion = { const: PROJECT_FORMAT_VERSION };
+  const schema = {
+    $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Grain Fold airframe', description: 'A project file of Grain Fold, *.grainfold.json. Lengths in mm, angles in degrees, y up.',
+    ...root, $defs: Object.fromEntries(names.filter((name) => name !== ProjectFileDto.name).sort().map((name) => [name, own(name)])),
+  };
+  // Classes are called GrooveDto and so on; readers of the schema meet Groove.
+  return JSON.parse(JSON.stringify(schema).replaceAll('Dto"', '"')) as Schema;
+}
+
+/** Names of the classes that a class leads to, itself first. */
+function reachable(start: string, schemaOf: (name: string) => Schema): readonly string[] {
+  const found = [start];
+  for (const name of found) {
+    for (const [, next] of JSON.stringify(schemaOf(name)).matchAll(/"#\/\$defs\/(\w+)"/g)) if (!found.includes(next!)) found.push(next!);
+  }
+  return found;
+}
+
+/** The schema as the text that the documentation holds. */
+export const projectSchemaText = (): string => `${JSON.stringify(projectSchema(), null, 1)}\n`;

@@ -1,0 +1,195 @@
+import { jest } from '@jest/globals';
+import fs from 'node:fs';
+import path from 'node:path';
+import { LARGEST_PROJECT_FILE, type AirframeLine, type OpenedAirframe, type SaveAirframe } from '@grain-fold/contract';
+import { applyCommand, emptyPart, rectangleDraft, type Part } from '@grain-fold/core/drawing';
+import { readPdf } from '../../../scripts/test-support/read-pdf.ts';
+import { startTestServer, type Browser, type TestServer } from '../../test/test-server.ts';
+import { Airframe, PartRow, RevisionEntry } from '../models/index.ts';
+
+const demo = (name: string): string => fs.readFileSync(path.resolve(import.meta.dirname, '../../../demo', `${name}.grainfold.json`), 'utf8');
+const plate = (id: string, name: string, width = 120): Part => {
+  const result = applyCommand(emptyPart(id, name, 'faced board'), { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, width, 60) } });
+  if (!result.ok) throw new Error(result.message);
+  return result.part;
+};
+
+let server: TestServer, builder: Browser;
+beforeAll(async () => {
+  server = await startTestServer();
+  builder = await server.newcomer();
+});
+afterAll(() => server.close());
+
+const create = async (browser = builder, name = 'Shore Tern'): Promise<OpenedAirframe> => (await browser.post('/airframes', { name, unit: 'mm' }).expect(201)).body as OpenedAirframe;
+const open = async (id: string): Promise<OpenedAirframe> => (await builder.get(`/airframes/${id}`).expect(200)).body as OpenedAirframe;
+const save = (id: string, changes: Partial<SaveAirframe>) => builder.post(`/airframes/${id}/save`, { label: 'Edit', ...changes });
+const partChange = (value: Part | null, basedOn = 0, position = 0, id = value?.id ?? '') => ({ id, basedOn, position, value });
+
+describe('the list', () => {
+  test('new, rename, duplicate, put away and bring back', async () => {
+    const browser = await server.newcomer();
+    const list = async (): Promise<AirframeLine[]> => (await browser.get('/airframes').expect(200)).body as AirframeLine[];
+    const { airframe } = await create(browser, 'First');
+    await browser.send('patch', `/airframes/${airframe.id}`, { name: 'Renamed' }).expect(204);
+    await browser.post(`/airframes/${airframe.id}/duplicate`).expect(201).expect(({ body }) => expect(body.airframe.name).toBe('Renamed copy'));
+    expect((await list()).map(({ name }) => name).sort()).toEqual(['Renamed', 'Renamed copy']);
+    await browser.post(`/airframes/${airframe.id}/put-away`).expect(204);
+    expect((await list()).find(({ id }) => id === airframe.id)!.putAwayAt).not.toBeNull();
+    await browser.post(`/airframes/${airframe.id}/bring-back`).expect(204);
+    expect((await list()).find(({ id }) => id === airframe.id)!.putAwayAt).toBeNull();
+  });
+  test('it tells parts, boards and a drawn thumbnail', async () => {
+    const browser = await server.newcomer();
+    await browser.post('/airframes/import', { text: demo('paperbark-mite') }).expect(201);
+    const [line] = (await browser.get('/airframes')).body as AirframeLine[];
+    expect(line).toMatchObject({ name: 'Paperbark Mite', parts: 7, boards: 1 });
+    expect(line!.thumbnail.length).toBeGreaterThan(3);
+    expect(line!.thumbnail[0]!.d).toMatch(/^M[\d. -]+/);
+  });
+});
+
+describe('nobody reaches another’s airframe', () => {
+  const routes: readonly (readonly ['get' | 'post' | 'patch', string, object?])[] = [
+    ['get', ''], ['post', '/save', { label: 'Theft' }], ['patch', '', { name: 'Mine now' }], ['post', '/duplicate'], ['post', '/put-away'], ['post', '/bring-back'], ['get', '/revisions'],
+    ['get', '/revisions/1'], ['post', '/revisions/1/restore'], ['get', '/project-file'], ['get', '/pages.pdf'], ['get', '/cut-list.pdf'], ['get', '/cut-list.csv'],
+  ];
+  test.each(routes.map(([method, route, body]) => ({ method, route, body })))('$method $route', async ({ method, route, body }) => {
+    const { airframe } = await create();
+    const stranger = await server.newcomer();
+    const ask = (browser: Browser, id: string) => (method === 'get' ? browser.get(`/airframes/${id}${route}`) : browser.send(method, `/airframes/${id}${route}`, body ?? {}));
+    await ask(stranger, airframe.id).expect(404);
+    await ask(server.guest(), airframe.id).expect(401);
+    await ask(builder, '00000000-0000-4000-8000-000000000000').expect(404);
+    await ask(builder, "x' OR 1=1 --").expect(404);
+    expect((await open(airframe.id)).airframe).toEqual(airframe);
+  });
+  test('a stranger’s list is empty', async () => {
+    await create();
+    expect((await (await server.newcomer()).get('/airframes')).body).toEqual([]);
+  });
+});
+
+describe('saving', () => {
+  test('parts are added, changed, moved and removed, and read back as they were sent', async () => {
+    const { airframe: { id } } = await create();
+    const [a, b] = [plate('a', 'Rib'), plate('b', 'Former', 80)];
+    const first = await save(id, { parts: [partChange(a), partChange(b, 0, 1)] }).expect(200);
+    expect(first.body).toMatchObject({ version: 2, parts: { a: 1, b: 1 } });
+    await save(id, { parts: [partChange({ ...a, name: 'Rib 1' }, 1, 1), partChange(b, 1, 0)] }).expect(200);
+    expect((await open(id)).airframe.parts).toEqual([b, { ...a, name: 'Rib 1' }]);
+    await save(id, { parts: [partChange(null, 2, 0, 'b')] }).expect(200);
+    expect((await open(id)).airframe.parts.map(({ name }) => name)).toEqual(['Rib 1']);
+  });
+  test('every digit of every coordinate survives', async () => {
+    const { airframe: { id } } = await create();
+    const part = plate('a', 'Exact', 100 / 3 + 1e-9);
+    await save(id, { parts: [partChange(part)] }).expect(200);
+    expect((await open(id)).airframe.parts[0]).toEqual(part);
+  });
+  test('a save on an older version is answered with the newer state, and changes nothing', async () => {
+    const { airframe: { id }, versions } = await create();
+    await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(200);
+    await save(id, { parts: [partChange(plate('a', 'Theirs'), 1)] }).expect(200);
+    const before = await open(id);
+    const stale = await save(id, { parts: [partChange(plate('a', 'Mine'), 1)], settings: { basedOn: versions.settings, value: { ...before.airframe.settings, scale: 2 } } }).expect(409);
+    expect(stale.body).toMatchObject({ code: 'STALE_SAVE', conflicts: [{ kind: 'part', id: 'a', current: { version: 2, value: { name: 'Theirs' } } }] });
+    expect(await open(id)).toEqual(before);
+  });
+  test('a save whose answer was lost can be sent again without harm', async () => {
+    const { airframe: { id } } = await create();
+    const changes = { parts: [partChange(plate('a', 'Rib'))] };
+    await save(id, changes).expect(200);
+    await save(id, changes).expect(200).expect(({ body }) => expect(body.parts).toEqual({ a: 1 }));
+    expect((await open(id)).airframe.parts).toHaveLength(1);
+  });
+  test('of twenty saves at once on one version, one wins and nineteen are told', async () => {
+    const { airframe: { id } } = await create();
+    await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(200);
+    const answers = await Promise.all(Array.from({ length: 20 }, (_, index) => save(id, { parts: [partChange(plate('a', `Rib ${index}`), 1)] })));
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array<number>(19).fill(409)]);
+    expect((await open(id)).versions.parts).toEqual({ a: 2 });
+  });
+  test('when the database fails half-way through a save, nothing of it is kept', async () => {
+    const { airframe: { id } } = await create();
+    const before = await open(id);
+    const fail = jest.spyOn(RevisionEntry, 'bulkCreate').mockRejectedValueOnce(new Error('the disk is full'));
+    await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(500);
+    fail.mockRestore();
+    expect(await open(id)).toEqual(before);
+    expect(await PartRow.count({ where: { airframeId: id } })).toBe(0);
+    await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(200);
+  });
+  test.each<[string, (part: Part) => object, string]>([
+    ['NaN written as null', (part) => ({ parts: [{ ...partChange(part), value: { ...part, quantity: null } }] }), 'quantity'],
+    ['an operation on no line', (part) => ({ parts: [partChange({ ...part, operations: [{ id: 'o9', kind: 'mark', face: 'face', label: '', on: { pathId: 'zz' } }] })] }), 'zz'],
+    ['another id inside', (part) => ({ parts: [{ ...partChange(part), id: 'other' }] }), 'id'],
+    ['a version below 0', (part) => ({ parts: [{ ...partChange(part), basedOn: -1 }] }), 'basedOn'],
+    ['a scale of 1000', () => ({ settings: { basedOn: 1, value: { unit: 'mm', scale: 1000 } } }), 'scale'],
+    ['a board 0 mm thick', () => ({ boards: [{ id: 'b9', basedOn: 0, position: 0, value: { id: 'b9', name: 'x', material: 'x', thicknessMm: 0, widthMm: 1, heightMm: 1, count: 1, price: 1, grain: 'width', gramsPerSquareMetre: 1 } }] }), 'thicknessMm'],
+    ['an unknown field', () => ({ accountId: 'someone' }), 'accountId'],
+  ])('%s is refused by field and changes nothing', async (_, changes, word) => {
+    const { airframe: { id } } = await create();
+    const { body } = await save(id, changes(plate('a', 'Rib')) as Partial<SaveAirframe>).expect(400);
+    expect(JSON.stringify(body)).toContain(word);
+    expect((await open(id)).airframe.parts).toEqual([]);
+  });
+});
+
+describe('versions', () => {
+  test('each save is kept as it was, and going back is a new version', async () => {
+    const { airframe: { id } } = await create();
+    await save(id, { label: 'Draw rib', parts: [partChange(plate('a', 'Rib'))] });
+    await save(id, { label: 'Remove rib', parts: [partChange(null, 1, 0, 'a')] });
+    const { body: lines } = await builder.get(`/airframes/${id}/revisions`).expect(200);
+    expect(lines.map(({ number, label }: { number: number; label: string }) => [number, label])).toEqual([[3, 'Remove rib'], [2, 'Draw rib'], [1, 'New airframe']]);
+    expect((await builder.get(`/airframes/${id}/revisions/2`)).body.parts).toHaveLength(1);
+    const { body: restored } = await builder.post(`/airframes/${id}/revisions/2/restore`).expect(200);
+    expect(restored).toMatchObject({ version: 4, airframe: { parts: [{ name: 'Rib' }] } });
+    await builder.get(`/airframes/${id}/revisions/99`).expect(404);
+    await builder.get(`/airframes/${id}/revisions/x`).expect(404);
+  });
+});
+
+describe('files', () => {
+  test.each(['paperbark-mite', 'saltbox-36', 'reedling-1100'])('%s: import and export give the same airframe back', async (name) => {
+    const { body } = await builder.post('/airframes/import', { text: demo(name) }).expect(201);
+    const exported = await builder.get(`/airframes/${body.airframe.id}/project-file`).expect(200);
+    expect(exported.headers['content-disposition']).toContain('.grainfold.json');
+    expect({ ...JSON.parse(exported.text), id: '' }).toEqual({ ...JSON.parse(demo(name)), id: '' });
+  });
+  test.each<[string, string, number, string]>([
+    ['a cut-off file', demo('paperbark-mite').slice(0, 4000), 400, 'FILE_NOT_JSON'], ['a newer file', demo('paperbark-mite').replace('"formatVersion": 1', '"formatVersion": 9'), 400, 'FILE_NEWER'],
+    ['a damaged file', demo('paperbark-mite').replace(/"x": [\d.]+/, '"x": "far"'), 400, 'FILE_DAMAGED'], ['another file', '{"a":1}', 400, 'FILE_OF_ANOTHER_KIND'], ['a file of 9 MiB', ' '.repeat(LARGEST_PROJECT_FILE + 1), 413, 'FILE_TOO_LARGE'],
+  ])('%s is refused and leaves nothing behind', async (_, text, status, code) => {
+    const before = await Airframe.count();
+    const { body } = await builder.post('/airframes/import', { text }).expect(status);
+    expect(body).toMatchObject({ code, mend: expect.stringMatching(/\w+/) });
+    expect(await Airframe.count()).toBe(before);
+  });
+  test('the pages measure what they should, and viewers are told not to scale them', async () => {
+    const { body } = await builder.post('/airframes/import', { text: demo('saltbox-36') });
+    const response = await builder.get(`/airframes/${body.airframe.id}/pages.pdf`).buffer(true).parse((stream, done) => {
+      const chunks: Buffer[] = [];
+      stream.on('data', (chunk: Buffer) => chunks.push(chunk));
+      stream.on('end', () => done(null, Buffer.concat(chunks)));
+    }).expect(200);
+    expect(response.headers['content-type']).toBe('application/pdf');
+    const pdf = readPdf(response.body as Buffer);
+    expect(pdf.hasNoScaling).toBe(true);
+    expect(pdf.pages.length).toBeGreaterThan(5);
+    for (const page of pdf.pages) {
+      expect([page.widthMm, page.heightMm]).toEqual([expect.closeTo(215.9, 3), expect.closeTo(279.4, 3)]);
+      const bar = page.runs.filter(({ y1, y2, lengthMm }) => Math.abs(y1 - y2) < 1e-6 && Math.abs(lengthMm - 100) < 0.5);
+      expect(bar.some(({ lengthMm }) => Math.abs(lengthMm - 100) < 0.01)).toBe(true);
+      expect(page.runs.some(({ x1, x2, lengthMm }) => Math.abs(x1 - x2) < 1e-6 && Math.abs(lengthMm - 100) < 0.01)).toBe(true);
+    }
+  });
+  test('the cut list comes as CSV and as a PDF', async () => {
+    const { body } = await builder.post('/airframes/import', { text: demo('reedling-1100') });
+    const csv = await builder.get(`/airframes/${body.airframe.id}/cut-list.csv`).expect(200).expect('Content-Type', /text\/csv/);
+    expect(csv.text.split('\r\n')[0]).toContain('part,group,side,quantity');
+    expect(csv.text).toContain('Pod tray');
+    await builder.get(`/airframes/${body.airframe.id}/cut-list.pdf`).expect(200).expect('Content-Type', 'application/pdf');
+  });
+});

@@ -1,0 +1,83 @@
+import { jest } from '@jest/globals';
+import { execFile } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { layoutFaults, type NestInstance, type NestLayout } from '@grain-fold/core/nesting';
+import { readPdf } from '../../scripts/test-support/read-pdf.ts';
+
+const root = path.resolve(import.meta.dirname, '../..');
+const saltbox = path.join(root, 'demo/saltbox-36.grainfold.json');
+let folder = '';
+beforeAll(() => { folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-cli-')); });
+afterAll(() => fs.rmSync(folder, { recursive: true, force: true }));
+
+interface Ran { readonly exit: number; readonly out: string; readonly error: string }
+/** Runs the program as a person does, from another folder. */
+const run = (...words: string[]): Promise<Ran> => new Promise((resolve) => {
+  execFile(process.execPath, [path.join(root, 'cli/bin/grain-fold.mjs'), ...words], { cwd: folder, maxBuffer: 1 << 26 }, (error, out, problem) => {
+    resolve({ exit: error ? Number(error.code) : 0, out, error: problem });
+  });
+});
+const write = (name: string, data: unknown): string => {
+  const file = path.join(folder, name);
+  fs.writeFileSync(file, typeof data === 'string' ? data : JSON.stringify(data));
+  return file;
+};
+jest.setTimeout(60_000);
+
+test('check tells figures and faults, and its exit code says which', async () => {
+  const sound = await run('check', saltbox);
+  expect(sound.exit).toBe(0);
+  expect(JSON.parse(sound.out)).toMatchObject({ airframe: 'Saltbox 36', faults: [], figures: { drawings: 15, pieces: 22 } });
+  const large = await run('check', saltbox, '--scale', '2');
+  expect(large.exit).toBe(1);
+  expect(JSON.parse(large.out).faults.map(({ code }: { code: string }) => code)).toContain('PART_TOO_LARGE');
+});
+
+test('pages writes a PDF of the paper asked for, at the scale asked for', async () => {
+  const out = path.join(folder, 'pages.pdf');
+  const { exit, out: told } = await run('pages', saltbox, '--paper', '420x594', '--scale', '1.2', '--out', out);
+  expect(exit).toBe(0);
+  const pdf = readPdf(fs.readFileSync(out));
+  expect(pdf.pages).toHaveLength(JSON.parse(told).pages);
+  expect(pdf.pages[0]).toMatchObject({ widthMm: expect.closeTo(420, 3), heightMm: expect.closeTo(594, 3) });
+  // The spar strip is 17 3/4 in long: 450.85 mm, 541.02 mm at 1.2.
+  expect(pdf.pages.some(({ runs }) => runs.some(({ lengthMm }) => Math.abs(lengthMm - 541.02) < 0.01))).toBe(true);
+});
+
+test('nest of a bare instance prints the layout alone, and it holds', async () => {
+  const instance: NestInstance = {
+    name: 'bare', clearance: 3, boards: [{ id: 'b', width: 300, height: 200, count: 2 }],
+    parts: [{ id: 'l', polygon: [[0, 0], [90, 0], [90, 30], [30, 30], [30, 90], [0, 90]], holes: [], quantity: 6, rotations: [0, 90, 180, 270] }],
+  };
+  const file = write('instance.json', instance);
+  const { exit, out } = await run('nest', file, '--steps', '8', '--seed', '3');
+  expect(exit).toBe(0);
+  const layout = JSON.parse(out) as NestLayout;
+  expect(Object.keys(layout).sort()).toEqual(['boards', 'seconds', 'unplaced']);
+  expect(layoutFaults(instance, layout)).toEqual([]);
+  const again = JSON.parse((await run('nest', file, '--steps', '8', '--seed', '3')).out) as NestLayout;
+  expect(again.boards).toEqual(layout.boards);
+  expect((await run('nest', write('full.json', { ...instance, boards: [{ id: 'b', width: 80, height: 80, count: 1 }] }), '--steps', '1')).exit).toBe(4);
+});
+
+test('cutlist in every format', async () => {
+  expect(JSON.parse((await run('cutlist', saltbox)).out).totals.pieces).toBe(22);
+  expect((await run('cutlist', saltbox, '--format', 'csv')).out).toContain('mitre groove');
+  const out = path.join(folder, 'list.pdf');
+  expect((await run('cutlist', saltbox, '--out', out)).exit).toBe(0);
+  expect(readPdf(fs.readFileSync(out)).pages.length).toBeGreaterThan(1);
+});
+
+test.each<[string, () => string[], number, string]>([
+  ['no command', () => [], 2, ''], ['an unknown command', () => ['fly', saltbox], 2, 'check, pages, nest, cutlist'], ['no file', () => ['check'], 2, 'needs a file'], ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
+  ['a scale of zero', () => ['check', saltbox, '--scale', '0'], 2, '0.05 to 20'], ['a scale that is no number', () => ['pages', saltbox, '--scale', 'big'], 2, '"big"'], ['paper that nobody makes', () => ['pages', saltbox, '--paper', 'B99'], 2, 'B99'],
+  ['paper too small', () => ['pages', saltbox, '--paper', '20x20'], 2, '90 to 5000'], ['a file that is not there', () => ['check', 'nowhere.json'], 3, 'nowhere.json'], ['a file that was cut off', () => ['check', write('cut.json', fs.readFileSync(saltbox, 'utf8').slice(0, 3000))], 3, 'Line'],
+  ['an instance with a word for a width', () => ['nest', write('nan.json', '{"name":"x","boards":[{"id":"b","width":"wide","height":2,"count":1}],"clearance":1,"parts":[{"id":"a","polygon":[[0,0],[1,0],[0,1]],"quantity":1,"rotations":[0]}]}')], 3, 'width'], ['a folder that is not there', () => ['pages', saltbox, '--out', '/nowhere/at/all.pdf'], 3, '/nowhere/at/all.pdf'],
+])('%s: the exit code says which kind of error, one line says what', async (_, words, exit, message) => {
+  const ran = await run(...words());
+  expect(ran.exit).toBe(exit);
+  if (message) expect(JSON.parse(ran.error).message).toContain(message);
+});
+test('help is on standard output', async () => expect(await run('--help')).toMatchObject({ exit: 0, out: expect.stringContaining('grain-fold COMMAND FILE') }));

@@ -25,8 +25,9 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
 
 <template>
   <aside class="ticket" :class="{ narrow: isNarrow }" aria-label="Job ticket">
-    <RouterLink class="brand" :to="{ name: 'airframes' }" title="All airframes"><GrainFoldMark /><span class="wide">Grain Fold</span></RouterLink>
+    <RouterLink class="brand" :to="{ name: 'airframes' }" aria-label="All airframes" title="All airframes"><GrainFoldMark /><span class="wide">Grain Fold</span></RouterLink>
     <div class="wide name">
+      <RouterLink class="back" :to="{ name: 'airframes' }" tabindex="-1" aria-hidden="true">‹ all airframes</RouterLink>
       <h1>{{ work.airframe?.name }}</h1>
       <RouterLink class="figures" :to="{ name: 'versions' }">version {{ work.version }} · saved {{ dayjs(work.savedAt).format('HH:mm') }}</RouterLink>
     </div>
@@ -69,6 +70,7 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
 .name { margin: 0 18px; border-top: 2px solid var(--ink); border-bottom: 1.5px solid var(--ink); padding: 9px 0 10px; }
 .name h1 { font-size: 16px; overflow-wrap: anywhere; }
 .name a { font-size: 13.5px; font-weight: 500; text-decoration: none; color: #5d5132; }
+.name .back { display: block; font-size: 13px; margin-bottom: 2px; }
 .name a:hover { text-decoration: underline; }
 nav { flex: 1; padding-top: 4px; }
 .eyebrow { padding: 13px 18px 3px; }

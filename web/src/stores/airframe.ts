@@ -107,16 +107,23 @@ export const useAirframe = defineStore('airframe', () => {
   }
 
   /** Runs an editing command on a part. @returns whether it was done; if not, `message` says why */
-  function run(partId: string, command: PartCommand): boolean {
+  const run = (partId: string, command: PartCommand): boolean => runAll(partId, [command], '');
+
+  /** Runs several commands as one step of the history: all of them, or none. */
+  function runAll(partId: string, commands: readonly PartCommand[], label: string): boolean {
     const now = airframe.value;
     const part = now?.parts.find(({ id }) => id === partId);
     if (!now || !part) return false;
-    const result = applyCommand(part, command);
-    if (!result.ok) {
-      message.value = result.message;
-      return false;
+    let edited = part, last = label;
+    for (const command of commands) {
+      const result = applyCommand(edited, command);
+      if (!result.ok) {
+        message.value = result.message;
+        return false;
+      }
+      [edited, last] = [result.part, result.label];
     }
-    commit(result.label, { ...now, parts: now.parts.map((one) => (one === part ? result.part : one)) });
+    commit(commands.length === 1 ? last : label, { ...now, parts: now.parts.map((one) => (one === part ? edited : one)) });
     return true;
   }
 
@@ -230,6 +237,6 @@ export const useAirframe = defineStore('airframe', () => {
     airframe, past, future, version, savedAt, saveState, saveMessage, conflicts, found, message, edits,
     unit: computed(() => airframe.value?.settings.unit ?? 'mm'),
     undoLabel: computed(() => past.value.at(-1)?.label), redoLabel: computed(() => future.value[0]?.label),
-    open, close, adopt, commit, undo, redo, run, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
+    open, close, adopt, commit, undo, redo, run, runAll, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
   };
 });

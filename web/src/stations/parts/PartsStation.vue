@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { Point } from '@grain-fold/core/geometry';
+import { times, type Point } from '@grain-fold/core/geometry';
 import { emptyPart, resolve, type Fault, type Snap } from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
 import { materialsOf } from '@grain-fold/core/stock';
@@ -31,7 +31,12 @@ const airframe = computed(() => work.airframe!);
 const part = computed(() => airframe.value.parts.find(({ id }) => id === route.params.partId) ?? airframe.value.parts[0]);
 const context = computed(() => part.value && contextOf(airframe.value, part.value));
 const resolved = computed(() => part.value && context.value && resolve(part.value, context.value));
-const faults = computed(() => (part.value ? figures.faults.get(part.value.id) ?? [] : []));
+/** Faults are found at the airframe's scale; the mat shows the part as drawn, so their places come back to it. */
+const faults = computed<readonly Fault[]>(() => {
+  const own = part.value ? figures.faults.get(part.value.id) ?? [] : [];
+  const scale = part.value?.sizing === 'fixed' ? 1 : airframe.value.settings.scale;
+  return scale === 1 ? own : own.map((fault) => (fault.place ? { ...fault, place: times(fault.place, 1 / scale) } : fault));
+});
 const selection = useSelection(part);
 const drafting = useDrafting(part);
 const hint = computed(() => toolTraits(drafting.tool.value)?.hint ?? (selection.chosen.value ? 'Drag to move, or type its numbers on the slip' : 'Click a point, an edge or a line; double-click an edge to insert a point'));
@@ -84,7 +89,7 @@ function removeChosen(): void {
   const chosen = selection.chosen.value;
   if (!part.value || !chosen) return;
   if (chosen.kind === 'operation') work.run(part.value.id, { name: 'removeOperation', args: { operationId: chosen.operationId } });
-  else if (chosen.kind === 'nodes') chosen.ids.forEach((nodeId) => work.run(part.value!.id, { name: 'removeNode', args: { nodeId } }));
+  else if (chosen.kind === 'nodes') work.runAll(part.value.id, chosen.ids.map((nodeId) => ({ name: 'removeNode', args: { nodeId } })), `Remove ${chosen.ids.length} points`);
   else work.run(part.value.id, { name: 'removePath', args: { pathId: chosen.pathId } });
   selection.chosen.value = undefined;
 }

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
-import { add, bulgeThrough, curvePoint, distance, interpolate, polar, subtract, times, unitVector, type Curve, type Point } from '@grain-fold/core/geometry';
-import { draftFault, outlineOf, type DraftSegment, type OperationKind, type Part, type PathDraft } from '@grain-fold/core/drawing';
+import { add, bulgeThrough, curvePoint, distance, interpolate, times, unitVector, type Curve, type Point } from '@grain-fold/core/geometry';
+import { draftFault, type DraftSegment, type OperationKind, type Part, type PathDraft } from '@grain-fold/core/drawing';
 import { useAirframe } from '../../stores/airframe.ts';
 import { endsAfterTwo, mustClose, operationDraft, type Tool } from './part-tools.ts';
 
@@ -129,9 +129,3 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   }
   return { tool, points, runKind, arcVia, isDrawing, canClose, canEnd, preview, start, addPoint, close, end, backOut };
 }
-
-/** The point a length away from another, in a direction. */
-export const pointAlong = (from: Point, lengthMm: number, angleDegrees: number): Point => polar(from, lengthMm, angleDegrees);
-/** Whether a part still needs its outline. */
-export const needsOutline = (part: Part | undefined): boolean => part !== undefined && !outlineOf(part);
-export const offset = (from: Point, to: Point): Point => subtract(to, from);

@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'tests',
+  outputDir: 'test-results',
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
+  // One real server and database for all; the tests that kill them have their own.
+  workers: 1,
+  reporter: [['list']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    actionTimeout: 15_000,
+    trace: 'off',
+    launchOptions: {
+      executablePath: process.env.GRAIN_FOLD_CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+  },
+});

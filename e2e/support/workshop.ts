@@ -1,0 +1,70 @@
+import { randomBytes } from 'node:crypto';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { startWorkshop, type Workshop } from '../../scripts/workshop.mjs';
+
+export const PASSWORD = 'eleven wide planks';
+
+/** A test with the real server on a real, private database, one for each worker. */
+export const test = base.extend<object, { workshop: Workshop }>({
+  workshop: [async ({}, use) => { // eslint-disable-line no-empty-pattern
+    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-e2e-'));
+    fs.chmodSync(folder, 0o755);
+    const workshop = await startWorkshop({ folder: path.join(folder, 'database'), env: { GRAIN_FOLD_SIGN_IN_TRIES: '1000' } });
+    await use(workshop);
+    await workshop.stop();
+    fs.rmSync(folder, { recursive: true, force: true });
+  }, { scope: 'worker', timeout: 120_000 }],
+});
+export { expect };
+
+/** Signs up a new builder and stands on the list of airframes. */
+export async function signUp(page: Page, { address }: Workshop): Promise<string> {
+  const name = `builder-${randomBytes(5).toString('hex')}`;
+  await page.goto(address);
+  await page.getByRole('button', { name: 'I am new here' }).click();
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign up' }).click();
+  await expect(page.getByRole('heading', { name: 'No airframes yet' })).toBeVisible();
+  return name;
+}
+
+export async function newAirframe(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'New airframe' }).first().click();
+  await page.getByRole('dialog').getByLabel('Name').fill(name);
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('heading', { name: 'Draw the first part' })).toBeVisible();
+}
+
+export const station = (page: Page, word: string): Promise<void> => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${word}`) }).click();
+export const ticket = (page: Page, word: string): Locator => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${word}`) });
+export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved/ })).toBeVisible();
+
+/** Adds a point by typing it on the strip. */
+export async function typePoint(page: Page, fields: Readonly<Record<'across' | 'up' | 'length' | 'angle', string>> | Readonly<Partial<Record<'across' | 'up' | 'length' | 'angle', string>>>): Promise<void> {
+  const strip = page.getByRole('form', { name: 'Type the next point' });
+  for (const [name, value] of Object.entries(fields)) await strip.locator(`input[name="${name}"]`).fill(value);
+  await strip.getByRole('button', { name: 'Add point' }).click();
+}
+
+/** Draws a rectangle as a new part, by typing, and names it. */
+export async function drawPlate(page: Page, name: string, width: string, height: string): Promise<void> {
+  await page.getByRole('button', { name: /new part/i }).first().click();
+  await typePoint(page, { across: '0', up: '0' });
+  await typePoint(page, { length: width, angle: '0' });
+  await typePoint(page, { length: height, angle: '90' });
+  await typePoint(page, { length: width, angle: '180' });
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await page.getByLabel("Part's name").fill(name);
+  await page.getByLabel("Part's name").press('Enter');
+}
+
+/** Changes a figure of the slip in place. */
+export async function setFigure(page: Page, label: string | RegExp, value: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: typeof label === 'string' });
+  await field.fill(value);
+  await field.press('Enter');
+}

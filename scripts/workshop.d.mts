@@ -1,0 +1,14 @@
+import type { ChildProcess } from 'node:child_process';
+
+/** A running Grain Fold: server and database, with handles to kill and start each of them again. */
+export interface Workshop {
+  readonly address: string;
+  readonly server: ChildProcess;
+  killServer(): Promise<void>;
+  startServer(): Promise<void>;
+  killDatabase(): Promise<void>;
+  startDatabase(): Promise<void>;
+  stop(): Promise<void>;
+}
+export function startWorkshop(options: { folder: string; host?: string; port?: number; durable?: boolean; env?: Readonly<Record<string, string>>; quiet?: boolean }): Promise<Workshop>;
+export function freePort(): Promise<number>;

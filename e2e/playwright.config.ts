@@ -13,6 +13,7 @@ export default defineConfig({
     acceptDownloads: true,
     actionTimeout: 15_000,
     trace: 'off',
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.GRAIN_FOLD_CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],

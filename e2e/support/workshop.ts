@@ -9,7 +9,7 @@ export const PASSWORD = 'eleven wide planks';
 
 /** A test with the real server on a real, private database, one for each worker. */
 export const test = base.extend<object, { workshop: Workshop }>({
-  workshop: [async ({}, use) => { // eslint-disable-line no-empty-pattern
+  workshop: [async ({}, use) => {
     const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-e2e-'));
     fs.chmodSync(folder, 0o755);
     const workshop = await startWorkshop({ folder: path.join(folder, 'database'), env: { GRAIN_FOLD_SIGN_IN_TRIES: '1000' } });

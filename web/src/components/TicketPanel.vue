@@ -25,9 +25,9 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
 
 <template>
   <aside class="ticket" :class="{ narrow: isNarrow }" aria-label="Job ticket">
-    <RouterLink class="brand" :to="{ name: 'airframes' }" aria-label="All airframes" title="All airframes"><GrainFoldMark /><span class="wide">Grain Fold</span></RouterLink>
+    <p class="brand"><GrainFoldMark /><span class="wide">Grain Fold</span></p>
+    <RouterLink class="back" :to="{ name: 'airframes' }" title="All airframes"><span aria-hidden="true">‹ </span><span :class="{ 'visually-hidden': isNarrow }">All airframes</span></RouterLink>
     <div class="wide name">
-      <RouterLink class="back" :to="{ name: 'airframes' }" tabindex="-1" aria-hidden="true">‹ all airframes</RouterLink>
       <h1>{{ work.airframe?.name }}</h1>
       <RouterLink class="figures" :to="{ name: 'versions' }">version {{ work.version }} · saved {{ dayjs(work.savedAt).format('HH:mm') }}</RouterLink>
     </div>
@@ -46,11 +46,11 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
       <p class="eyebrow wide">Figures</p>
       <p class="line still" aria-live="polite">
         <span class="word">{{ isNarrow ? '' : 'Foam' }}</span><span class="dots wide" aria-hidden="true" />
-        <span class="figure figures"><s v-if="mass.before && mass.before !== mass.now" class="wide">{{ mass.before }}</s> {{ mass.now }}</span>
+        <span class="figure figures"><s v-if="mass.before && mass.before !== mass.now" class="wide"><span class="visually-hidden">was</span>{{ mass.before }}</s> {{ mass.now }}</span>
       </p>
       <p class="line still" aria-live="polite">
         <span class="word">Faults</span><span class="dots wide" aria-hidden="true" />
-        <span class="figure figures" :class="faults > 0 ? 'bad' : 'good'"><s v-if="faultsBefore !== undefined && faultsBefore !== String(faults)" class="wide">{{ faultsBefore }}</s> {{ faults > 0 ? faults : 'none' }}</span>
+        <span class="figure figures" :class="faults > 0 ? 'bad' : 'good'"><s v-if="faultsBefore !== undefined && faultsBefore !== String(faults)" class="wide"><span class="visually-hidden">was</span>{{ faultsBefore === '0' ? 'none' : faultsBefore }}</s> {{ faults > 0 ? faults : 'none' }}</span>
       </p>
     </nav>
     <div class="foot figures">
@@ -69,8 +69,10 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
 .brand { display: flex; gap: 9px; align-items: center; font-size: 20px; font-weight: 500; text-decoration: none; padding: 2px 18px 12px; }
 .name { margin: 0 18px; border-top: 2px solid var(--ink); border-bottom: 1.5px solid var(--ink); padding: 9px 0 10px; }
 .name h1 { font-size: 16px; overflow-wrap: anywhere; }
-.name a { font-size: 13.5px; font-weight: 500; text-decoration: none; color: #5d5132; }
-.name .back { display: block; font-size: 13px; margin-bottom: 2px; }
+.name a { font-size: 13.5px; font-weight: 500; text-decoration: none; color: var(--label); }
+.back { margin: -6px 18px 8px; font-size: 13.5px; font-weight: 500; text-decoration: none; color: var(--label); }
+.back:hover { text-decoration: underline; }
+.narrow .back { margin: 0 0 6px; text-align: center; font-size: 18px; }
 .name a:hover { text-decoration: underline; }
 nav { flex: 1; padding-top: 4px; }
 .eyebrow { padding: 13px 18px 3px; }
@@ -79,10 +81,10 @@ nav { flex: 1; padding-top: 4px; }
 .line.router-link-active { background: var(--foam); border-left-color: var(--marigold); font-weight: 600; }
 .dots { flex: 1; border-bottom: 1px dotted #a89a74; transform: translateY(-4px); min-width: 8px; }
 .figure { font-weight: 600; font-size: 17px; white-space: nowrap; }
-.figure s { font-size: 13px; font-weight: 500; color: #75694a; margin-right: 2px; }
+.figure s { font-size: 13px; font-weight: 500; color: var(--label); margin-right: 2px; }
 .good { color: var(--moss); }
 .bad { color: var(--brick); }
-.foot { padding: 8px 18px 0; font-size: 13px; font-weight: 500; color: #5d5132; }
+.foot { padding: 8px 18px 0; font-size: 13px; font-weight: 500; color: var(--label); }
 .switches { display: flex; justify-content: space-between; margin: 4px -8px 0; }
 .narrow { width: 64px; }
 .narrow .wide { display: none; }

@@ -26,5 +26,5 @@ const words = computed(() => props.points.map((point) => `at ${point.scale}: ${p
 </script>
 
 <template>
-  <div role="img" :aria-label="`Foam, pages and boards by factor: ${words}`"><Line :data="data" :options="options" /></div>
+  <div><Line :data="data" :options="options" :aria-label="`Foam, pages and boards by factor: ${words}`" /></div>
 </template>

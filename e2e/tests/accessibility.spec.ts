@@ -1,0 +1,77 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, newAirframe, saved, signUp, station, test } from '../support/workshop.ts';
+
+/** Nothing serious, in axe's own words. */
+async function isAccessible(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map(({ html, failureSummary }) => `${html} ${failureSummary}`).join('\n')}`)).toEqual([]);
+}
+
+test('axe finds nothing serious on any view, by day and in the evening', async ({ page, workshop }) => {
+  await page.goto(workshop.address);
+  await isAccessible(page, 'welcome');
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('heading', { name: 'Paperbark Mite' }).waitFor();
+  await isAccessible(page, 'airframes');
+  await page.getByRole('button', { name: 'New airframe' }).click();
+  await isAccessible(page, 'new airframe');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Open Paperbark Mite' }).click();
+  for (const theme of ['day', 'evening']) {
+    for (const word of ['Stock', 'Parts', 'Scale', 'Pages', 'Boards', 'Cut list']) {
+      await station(page, word);
+      await page.waitForTimeout(900);
+      await isAccessible(page, `${word}, ${theme}`);
+    }
+    await page.getByRole('button', { name: theme === 'day' ? 'Dim' : 'Day' }).click();
+  }
+  await page.getByRole('link', { name: /^version/ }).click();
+  await page.getByRole('button', { name: /Demo workshop/ }).click();
+  await isAccessible(page, 'versions');
+  await page.keyboard.press('?');
+  await isAccessible(page, 'key card');
+});
+
+test('a part is drawn, folded, undone and found again with the keyboard alone', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'By keys');
+  await page.locator('body').press('n');
+  const strip = page.getByRole('form', { name: 'Type the next point' });
+  await page.keyboard.press('Enter');
+  const type = async (...fields: string[]): Promise<void> => {
+    for (const [index, text] of fields.entries()) {
+      await page.keyboard.type(text);
+      if (index < fields.length - 1) await page.keyboard.press('Tab');
+    }
+    await page.keyboard.press('Enter');
+  };
+  await expect(strip.locator('input[name="across"]')).toBeFocused();
+  await type('0', '0');
+  await expect(strip.locator('input[name="length"]')).toBeFocused();
+  await type('=2*90+20', '0');
+  await type('3 7/8"', '90');
+  await type('200', '180');
+  await strip.getByRole('button', { name: 'Close it' }).press('Enter');
+  await expect(page.getByRole('complementary', { name: /Slip of/ })).toContainText('98.4');
+  await page.locator('body').press('v');
+  await page.keyboard.press('Enter');
+  await type('0', '40');
+  await type('200', '0');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: /Mitre groove/ })).toBeVisible();
+  await page.locator('body').press('Control+z');
+  await expect(page.getByRole('button', { name: /Mitre groove/ })).toHaveCount(0);
+  await page.locator('body').press('Control+Shift+z');
+  await page.getByRole('button', { name: /Mitre groove/ }).press('Enter');
+  await page.getByLabel('Folds to').fill('150');
+  await page.getByLabel('Folds to').press('Enter');
+  await expect(page.getByRole('heading', { name: 'A groove cannot fold 150°' })).toBeVisible();
+  await page.getByRole('button', { name: /Fold it 120/ }).or(page.getByRole('region', { name: 'Faults' }).getByRole('button').last()).first().press('Enter');
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
+  await page.keyboard.press('5');
+  await expect(page).toHaveURL(/boards$/);
+  await page.keyboard.press('2');
+  await saved(page);
+});

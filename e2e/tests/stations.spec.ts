@@ -1,0 +1,153 @@
+import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
+
+test('figures that cannot be are refused where they are typed, and nothing changes', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Bad input');
+  await drawPlate(page, 'Rib', '80', '20');
+  for (const [typed, words] of [['0', 'goes from 1 to 999'], ['many', 'is not a number'], ['1e9', 'is not a number'], ['', 'Type a']] as const) {
+    const field = page.getByLabel('How many');
+    await field.fill(typed);
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toContainText(words);
+    await field.press('Escape');
+    await expect(field).toHaveValue('1');
+  }
+  await station(page, 'Scale');
+  await setFigure(page, 'Factor', '1000');
+  await expect(page.getByRole('alert')).toContainText('goes from 0.05× to 20×'.replaceAll('×', ''));
+  await page.getByLabel('Factor').press('Escape');
+  await expect(ticket(page, 'Scale')).toContainText('× 1.00');
+  await station(page, 'Pages');
+  await page.getByLabel('Paper', { exact: true }).selectOption('own');
+  await setFigure(page, 'Paper width', '20');
+  await expect(page.getByRole('alert')).toContainText('goes from 90.0 mm');
+});
+
+test('the ticket follows an edit, with the figure before struck through', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Ticket');
+  await drawPlate(page, 'Wing', '600', '180');
+  const stations = page.getByRole('navigation', { name: 'Stations' });
+  // 0.108 m² at 480 g/m².
+  await expect(stations).toContainText('51.8 g');
+  await page.getByLabel('Made').selectOption('pair');
+  await expect(stations).toContainText(/51\.8 g\s*104 g/);
+  await expect(ticket(page, 'Pages')).toContainText(/\d+ A4/);
+  await expect(ticket(page, 'Boards')).toContainText(/1 · 62 %/);
+  await station(page, 'Scale');
+  await setFigure(page, 'Factor', '2');
+  await expect(stations).toContainText(/Faults\s*(was\s*none\s*)?1/);
+  await station(page, 'Parts');
+  await page.getByRole('button', { name: /^Scale to 1\.156/ }).click();
+  await expect(stations).toContainText(/none/);
+});
+
+test('a board measured thicker widens every groove that follows it', async ({ page, workshop }) => {
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('heading', { name: 'Saltbox 36' }).waitFor();
+  await signUp(page, workshop);
+  await newAirframe(page, 'Thickness');
+  await drawPlate(page, 'Tray', '300', '150');
+  await page.getByRole('button', { name: 'V groove' }).click();
+  const strip = page.getByRole('form', { name: 'Type the next point' });
+  await strip.locator('input[name="up"]').fill('75');
+  await strip.locator('input[name="across"]').fill('0');
+  await strip.getByRole('button', { name: 'Add point' }).click();
+  await strip.locator('input[name="length"]').fill('300');
+  await strip.locator('input[name="angle"]').fill('0');
+  await strip.getByRole('button', { name: 'Add point' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /Mitre groove/ }).click();
+  await expect(page.getByLabel('Mouth')).toHaveValue('10.0');
+  await station(page, 'Stock');
+  await setFigure(page, 'Thickness, measured', '5.4');
+  await station(page, 'Parts');
+  await page.getByRole('button', { name: /Mitre groove/ }).click();
+  await expect(page.getByLabel('Mouth')).toHaveValue('10.8');
+});
+
+test('nesting can be stopped keeping the best; the same seed gives the same nest; overlaps by hand are refused', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Nest');
+  await drawPlate(page, 'Wide', '400', '200');
+  await drawPlate(page, 'Small', '60', '60');
+  await station(page, 'Boards');
+  await page.getByLabel('Orders to try').selectOption('until stopped');
+  await page.getByRole('button', { name: 'Nest the parts' }).click();
+  await page.getByRole('button', { name: 'Esc stop, keep best' }).click();
+  await expect(page.getByText('2 pieces placed')).toBeVisible();
+  await page.getByLabel('Orders to try').selectOption('12');
+  const pieces = (): Promise<string[]> => page.getByRole('application').locator('g[transform^="matrix"]').evaluateAll((groups) => groups.map((group) => group.getAttribute('transform')!));
+  await page.getByRole('button', { name: 'Enter nest again' }).click();
+  await expect(page.getByRole('button', { name: 'Enter nest again' })).toBeVisible();
+  const first = await pieces();
+  await page.getByRole('button', { name: 'Enter nest again' }).click();
+  await expect(page.getByRole('button', { name: 'Enter nest again' })).toBeVisible();
+  expect(await pieces()).toEqual(first);
+
+  const drawn = page.getByRole('application').locator('g[transform^="matrix"]');
+  const middle = async (index: number): Promise<{ x: number; y: number }> => {
+    const box = (await drawn.nth(index).boundingBox())!;
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const drag = async (from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> => {
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(to.x, to.y, { steps: 5 });
+  };
+  const [wide, small] = [await middle(0), await middle(1)];
+  await drag(small, wide);
+  await expect(page.getByRole('alert')).toContainText('Small overlaps Wide on board 1');
+  await page.mouse.up();
+  await expect(page.getByRole('alert')).toContainText('Small overlaps Wide on board 1');
+  expect(await pieces()).toEqual(first);
+  // The wide plate lies at the board's edge: a step to the left is refused.
+  await page.mouse.click(wide.x, wide.y);
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('alert')).toContainText('from the edge of board 1');
+  expect(await pieces()).toEqual(first);
+  const board = (await page.getByRole('application').locator('polygon').nth(1).boundingBox())!;
+  await drag(small, { x: board.x + board.width * 0.85, y: board.y + board.height * 0.5 });
+  await page.mouse.up();
+  await expect.poll(pieces).not.toEqual(first);
+  await page.keyboard.press('Control+z');
+  await expect.poll(pieces).toEqual(first);
+  await saved(page);
+});
+
+test('a version is looked at, compared and gone back to', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Versions');
+  await drawPlate(page, 'Rib', '80', '20');
+  await saved(page);
+  await page.getByRole('button', { name: 'Remove part' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: /^version/ }).click();
+  await page.getByRole('button', { name: /Rename part|Draw outline/ }).first().click();
+  await expect(page.getByRole('complementary', { name: 'Version', exact: true })).toContainText(/Rib\s*removed since/);
+  await page.getByRole('button', { name: /^Go back to version/ }).click();
+  await expect(ticket(page, 'Parts')).toContainText('1');
+  await station(page, 'Parts');
+  await expect(page.getByRole('option', { name: /Rib/ })).toBeVisible();
+});
+
+test('airframes are renamed, duplicated, put away, brought back and exported', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'First');
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await page.getByRole('dialog').getByRole('textbox').fill('Second');
+  await page.getByRole('dialog').getByRole('button', { name: 'Rename' }).click();
+  await expect(page.getByRole('heading', { name: 'Second', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('heading', { name: 'Second copy' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put away' }).first().click();
+  await page.getByRole('button', { name: 'Put away 1' }).click();
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing is put away' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to airframes' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export' }).first().click();
+  expect((await download).suggestedFilename()).toMatch(/\.grainfold\.json$/);
+});

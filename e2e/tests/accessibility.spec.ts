@@ -10,6 +10,7 @@ async function isAccessible(page: Page, where: string): Promise<void> {
 }
 
 test('axe finds nothing serious on any view, by day and in the evening', async ({ page, workshop }) => {
+  test.setTimeout(240_000);
   await page.goto(workshop.address);
   await isAccessible(page, 'welcome');
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();

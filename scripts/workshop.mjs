@@ -20,19 +20,21 @@ export const freePort = () => new Promise((resolve, reject) => {
 /** Starts the built server on a database and waits until it listens. @returns {Promise<import('node:child_process').ChildProcess>} */
 export async function startServer(database, { host = '127.0.0.1', port = 5180, env = {}, quiet = true } = {}) {
   const child = spawn(process.execPath, [path.join(ROOT, 'server/dist/main.js')], {
-    cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'],
+    cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
     env: { ...process.env, ...databaseVariables(database), HOST: host, PORT: String(port), NODE_ENV: 'production', GRAIN_FOLD_PAGES: path.join(ROOT, 'web/dist'), GRAIN_FOLD_DEMO: path.join(ROOT, 'demo'), ...env },
   });
   let said = '';
   await new Promise((resolve, reject) => {
     const hear = (chunk) => {
       said += chunk;
+      // What is said before the start fails is told once, with the error.
+      if (!said.includes('is ready at')) return;
       if (!quiet) process.stdout.write(chunk);
-      if (said.includes('is ready at')) resolve();
+      resolve();
     };
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
-    child.once('exit', (code) => reject(new Error(`The server did not start (exit ${code}):\n${said}`)));
+    child.once('exit', (code) => reject(new Error(`The server did not start (exit ${code}): ${said.trim()}`)));
   });
   return child;
 }

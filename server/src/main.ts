@@ -29,4 +29,6 @@ async function stop(): Promise<void> {
   await sequelize.close();
   process.exit(0);
 }
+// A starter that was killed takes its server with it: the channel between them closes.
+if (process.connected) process.once('disconnect', () => void stop());
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stop());

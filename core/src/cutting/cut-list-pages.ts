@@ -1,7 +1,7 @@
 import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { LEGEND_WORDS, type OperationKind, type ResolvedPart } from '../drawing/index.ts';
-import { legendSample, lineInk, textInk, type Ink, type PageTitle } from '../pages/index.ts';
+import { legendSample, lineInk, stateWords, textInk, type Ink, type PageTitle } from '../pages/index.ts';
 import type { CutList, CutPart, CutWork } from './cut-list.ts';
 import { partPicture } from './part-picture.ts';
 
@@ -65,7 +65,7 @@ function heading(title: PageTitle, paper: ListPaper, number: number): readonly I
   const top = paper.heightMm - MARGIN_MM;
   return [
     textInk({ x: MARGIN_MM, y: top - 5 }, `${title.airframe} · cut list`, 5.4, { weight: 'bold' }),
-    textInk({ x: paper.widthMm - MARGIN_MM, y: top - 5 }, `version ${title.version} · × ${title.scale.toFixed(3)} · ${title.date} · page ${number}`, 3, { align: 'right', weight: 'figure' }),
+    textInk({ x: paper.widthMm - MARGIN_MM, y: top - 5 }, `${stateWords(title)} · ${title.date} · page ${number}`, 3, { align: 'right', weight: 'figure' }),
     lineInk({ x: MARGIN_MM, y: top - 8 }, { x: paper.widthMm - MARGIN_MM, y: top - 8 }, 0.4),
   ];
 }

@@ -9,10 +9,14 @@ import { templateLabel } from './template.ts';
 /** What every page says about where it comes from. */
 export interface PageTitle {
   readonly airframe: string;
+  /** Number of the saved version; 0 for an airframe that comes from a file. */
   readonly version: number;
   readonly scale: number;
   readonly date: string;
 }
+
+/** The version, when there is one, and the scale. */
+export const stateWords = ({ version, scale }: PageTitle): string => `${version > 0 ? `version ${version} · ` : ''}× ${scale.toFixed(3)}`;
 
 const BAR_MM = 100;
 const BAR_INCHES = 4;
@@ -114,7 +118,7 @@ function footer(plan: PagePlan, page: Page, sheet: Sheet, title: PageTitle): rea
   const { widthMm, heightMm } = plan.frame;
   if (width - (textX - box.minX) > mapWidth + 12) {
     inks.push(textInk({ x: textX, y: box.minY + 8 }, title.airframe, 3, { weight: 'bold' }));
-    inks.push(textInk({ x: textX, y: box.minY + 4.6 }, `version ${title.version} · × ${title.scale.toFixed(3)}`, 2.3, { weight: 'figure' }));
+    inks.push(textInk({ x: textX, y: box.minY + 4.6 }, stateWords(title), 2.3, { weight: 'figure' }));
     inks.push(textInk({ x: textX, y: box.minY + 1.4 }, `${title.date} · ${formatLength(widthMm, 'mm', 0)} × ${formatLength(heightMm, 'mm', 0)} · print at 100 %`, 2.1, { weight: 'figure' }));
   }
   inks.push(...locator(sheet, page, { minX: box.maxX - mapWidth, minY: box.minY, maxX: box.maxX, maxY: box.minY + 13 }));

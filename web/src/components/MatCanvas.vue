@@ -10,7 +10,7 @@ import { gridSteps, type MatView } from '../composables/mat-view.ts';
 import MatGrid from './MatGrid.vue';
 
 /** The mat: pans and zooms over a world in mm, y up. Pointer events come out in world coordinates. */
-const props = defineProps<{ fitTo: Bounds; unit: LengthUnit; label: string; cursor?: string; topRoomPx?: number }>();
+const props = defineProps<{ fitTo: Bounds; unit: LengthUnit; label: string; cursor?: string; topRoomPx?: number; /** Arrow keys pan, while nothing is chosen that they would move. */ arrowsPan?: boolean }>();
 const emit = defineEmits<{
   press: [at: Point, event: PointerEvent]; move: [at: Point, event: PointerEvent]; release: [at: Point, event: PointerEvent]; double: [at: Point, event: MouseEvent];
 }>();
@@ -60,6 +60,13 @@ function fit(): void {
   hasMoved = false;
 }
 watch([width, height], () => { if (!hasMoved) fit(); });
+const PAN_PX = 60;
+function panBy(key: string): void {
+  if (!svg.value) return;
+  const [x, y] = ({ ArrowLeft: [1, 0], ArrowRight: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Record<string, [number, number]>)[key] ?? [0, 0];
+  select(svg.value).call(behaviour.translateBy, (x * PAN_PX) / transform.value.k, (y * PAN_PX) / transform.value.k);
+  hasMoved = true;
+}
 const zoomBy = (factor: number): void => { if (svg.value) select(svg.value).call(behaviour.scaleBy, factor); };
 
 useEventListener(window, 'keydown', (event) => {
@@ -70,6 +77,7 @@ useEventListener(window, 'keydown', (event) => {
   } else if (event.key === 'f' || event.key === 'F') fit();
   else if (event.key === '+' || event.key === '=') zoomBy(1.25);
   else if (event.key === '-') zoomBy(0.8);
+  else if (props.arrowsPan && event.key.startsWith('Arrow')) panBy(event.key);
 });
 useEventListener(window, 'keyup', (event) => { if (event.key === ' ') isSpaceHeld.value = false; });
 

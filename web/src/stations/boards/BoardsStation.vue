@@ -49,7 +49,9 @@ function labels(view: BoardView, k: number): readonly { readonly x: number; read
     const box = boundsOf(shape.outer);
     const size = 13, room = Math.min(boundsWidth(box) * k * 0.86, 400), tall = (box.maxY - box.minY) * k;
     if (tall < size + 3 || room < piece.part.name.length * size * 0.42) return [];
-    return [{ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2, text: piece.part.name, size }];
+    const full = piece.part.side === 'single' ? piece.part.name : `${piece.part.name}, ${piece.part.side}`;
+    const text = room < full.length * size * 0.42 ? piece.part.name : full;
+    return [{ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2, text, size }];
   });
 }
 const yieldFill = (view: BoardView): string => (view.yield >= 0.6 ? '#c4dba4' : '#ffc878');
@@ -78,7 +80,7 @@ useEventListener(window, 'keydown', (event) => {
   <div class="station">
     <div class="station-body">
       <MatCanvas
-        v-if="views.length > 0" ref="mat" :fit-to="fitTo" :unit="work.unit" label="Boards with the parts nested on them" :cursor="placing.held.value ? 'grabbing' : 'default'"
+        v-if="views.length > 0" ref="mat" :fit-to="fitTo" :unit="work.unit" :arrows-pan="!placing.chosen.value" label="Boards with the parts nested on them" :cursor="placing.held.value ? 'grabbing' : 'default'"
         @press="(at) => { if (mayPlace) placing.press(at); }" @move="(at) => placing.move(at)" @release="placing.release()"
       >
         <template #world>

@@ -51,7 +51,7 @@ const neighbours = computed(() => Object.entries(chosen.value?.neighbours ?? {})
 <template>
   <div class="station">
     <div class="station-body">
-      <MatCanvas v-if="plan && plan.pages.length > 0" :key="plan.sheets.length" :fit-to="fitTo" :unit="work.unit" label="Map of the pages" :top-room-px="40">
+      <MatCanvas v-if="plan && plan.pages.length > 0" :key="plan.sheets.length" :fit-to="fitTo" :unit="work.unit" arrows-pan label="Map of the pages" :top-room-px="40">
         <template #world><SheetOnMat v-for="sheet in sheets" :key="sheet.sheet.number" v-bind="sheet" :plan="plan" :chosen-name="chosen?.name" @choose="chosenName = $event" /></template>
         <template #screen="{ toScreen, view }">
           <g class="figures" font-weight="600" fill="#fff" pointer-events="none">

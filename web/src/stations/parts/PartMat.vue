@@ -183,7 +183,7 @@ defineExpose({ fit: () => mat.value?.fit() });
 </script>
 
 <template>
-  <MatCanvas ref="mat" :fit-to="fitTo" :unit="work.unit" :label="describe" :cursor="cursor" @press="press" @move="move" @release="release" @double="double">
+  <MatCanvas ref="mat" :fit-to="fitTo" :unit="work.unit" :label="describe" :cursor="cursor" :arrows-pan="!selection.chosen.value" @press="press" @move="move" @release="release" @double="double">
     <template #world>
       <PartMarks :part="resolved" :faulty="faulty" :chosen="selection.operation.value?.id" />
       <path v-if="draftCurves.length > 0" :d="svgPath(draftCurves, false)" fill="none" stroke="var(--marigold)" stroke-width="2.2" vector-effect="non-scaling-stroke" />

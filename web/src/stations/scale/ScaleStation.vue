@@ -76,7 +76,7 @@ const fixed = computed(() => {
   <div class="station">
     <div class="station-body">
       <div class="left">
-        <MatCanvas v-if="largest" :fit-to="fitTo" :unit="work.unit" :label="`${largest.part.name} as drawn and as scaled`">
+        <MatCanvas v-if="largest" :fit-to="fitTo" :unit="work.unit" arrows-pan :label="`${largest.part.name} as drawn and as scaled`">
           <template #world>
             <PartMarks :part="largest.scaled" />
             <path :d="largest.drawn.outer.map(({ x, y }, index) => `${index ? 'L' : 'M'}${x} ${y}`).join('') + 'Z'" fill="none" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="9 5" vector-effect="non-scaling-stroke" />

@@ -32,11 +32,19 @@ const PIN_PRICK_MM = 2;
 const run = (from: Point, to: Point): Path => [{ kind: 'line', from, to }];
 const ring = (points: readonly Point[]): Path => points.map((from, index) => ({ kind: 'line', from, to: points[(index + 1) % points.length]! }));
 
+const remembered = new WeakMap<ResolvedPart, readonly LineMark[]>();
+
 /**
  * A part in the line code: readable in black and white, true widths.
- * @returns marks in drawing order; texts last
+ * @returns marks in drawing order; texts last. Remembered by part
  */
 export function lineCode(part: ResolvedPart): readonly LineMark[] {
+  const marks = remembered.get(part) ?? marksOf(part);
+  remembered.set(part, marks);
+  return marks;
+}
+
+function marksOf(part: ResolvedPart): readonly LineMark[] {
   const cut = (path: Path, closed: boolean): LineMark => ({ kind: 'path', path, closed, pen: 'heavy', dash: 'solid', tone: 'ink' });
   return [
     ...part.strokes.flatMap(strokeMarks),

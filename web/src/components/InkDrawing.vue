@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useId } from 'vue';
+import { computed, useId } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
 import type { Ink } from '@grain-fold/core/pages';
 
@@ -10,15 +10,34 @@ const COLOURS = { ink: 'var(--ink)', grey: '#70787d' } as const;
 const FILLS = { ink: 'var(--ink)', pale: '#e8e4d8' } as const;
 const WEIGHTS = { text: 400, figure: 500, bold: 600 } as const;
 const width = (mm: number): number => mm * props.widthFactor;
+
+type PathInk = Extract<Ink, { kind: 'path' }>;
+type DiscInk = Extract<Ink, { kind: 'disc' }>;
+type Drawn = Exclude<Ink, PathInk | DiscInk> | (PathInk & { readonly d: string }) | { readonly kind: 'discs'; readonly tone: DiscInk['tone']; readonly d: string };
+const lookOf = ({ widthMm, dashMm, tone, fill }: PathInk): string => [widthMm, dashMm?.join(), tone, fill].join('/');
+const discPath = ({ at, radiusMm: r }: DiscInk): string => `M${at.x - r} ${at.y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
+/** Neighbours of one look become one element; the order of the rest stays. */
+const drawn = computed(() => props.inks.reduce<Drawn[]>((list, ink) => {
+  const last = list.at(-1);
+  if (ink.kind === 'path') {
+    const d = svgPath(ink.path, ink.closed);
+    if (last?.kind === 'path' && !ink.fill && lookOf(last) === lookOf(ink)) list[list.length - 1] = { ...last, d: last.d + d };
+    else list.push({ ...ink, d });
+  } else if (ink.kind === 'disc') {
+    if (last?.kind === 'discs' && last.tone === ink.tone) list[list.length - 1] = { ...last, d: last.d + discPath(ink) };
+    else list.push({ kind: 'discs', tone: ink.tone, d: discPath(ink) });
+  } else list.push(ink);
+  return list;
+}, []));
 </script>
 
 <template>
-  <template v-for="(ink, index) in inks" :key="index">
+  <template v-for="(ink, index) in drawn" :key="index">
     <path
-      v-if="ink.kind === 'path'" :d="svgPath(ink.path, ink.closed)" :fill="ink.fill ? FILLS[ink.fill] : 'none'" :stroke="COLOURS[ink.tone]" :stroke-width="width(ink.widthMm)"
+      v-if="ink.kind === 'path'" :d="ink.d" :fill="ink.fill ? FILLS[ink.fill] : 'none'" :stroke="COLOURS[ink.tone]" :stroke-width="width(ink.widthMm)"
       :stroke-dasharray="ink.dashMm?.join(' ')" :stroke-linecap="ink.dashMm && ink.dashMm[0]! < 0.1 ? 'round' : 'butt'"
     />
-    <circle v-else-if="ink.kind === 'disc'" :cx="ink.at.x" :cy="ink.at.y" :r="ink.radiusMm" :fill="COLOURS[ink.tone]" />
+    <path v-else-if="ink.kind === 'discs'" :d="ink.d" :fill="COLOURS[ink.tone]" />
     <g v-else-if="ink.kind === 'clip'" :clip-path="`url(#${id}-${index})`">
       <clipPath :id="`${id}-${index}`"><rect :x="ink.box.minX" :y="ink.box.minY" :width="ink.box.maxX - ink.box.minX" :height="ink.box.maxY - ink.box.minY" /></clipPath>
       <InkDrawing :inks="ink.inks" :least-text-mm="leastTextMm" :width-factor="widthFactor" />

@@ -1,7 +1,7 @@
 import { watchDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { faultsIn, quickFigures, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
+import { faultsIn, quickFigures, type Airframe, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/drawing';
 import { formatMass, formatRunLength } from '@grain-fold/core/units';
 import { figuresWorker } from '../workers/index.ts';
@@ -11,6 +11,8 @@ import { useAirframe } from './airframe.ts';
 export interface TicketFigure { readonly now: string; readonly before?: string; readonly isOld: boolean; readonly tone: 'plain' | 'good' | 'fault' }
 
 const SLOW_AFTER_MS = 150;
+/** Work on the interface's thread is cut into slices of about this length. */
+const SLICE_MS = 12;
 
 /** The ticket's figures: quick ones at once, slow ones from a worker, each with the value it had before the last change. */
 export const useFigures = defineStore('figures', () => {
@@ -21,10 +23,7 @@ export const useFigures = defineStore('figures', () => {
   const slowMessage = ref('');
   const before = shallowRef<Readonly<Record<string, string>>>({});
 
-  const faults = computed<ReadonlyMap<string, readonly Fault[]>>(() => {
-    const airframe = work.airframe;
-    return new Map((airframe?.parts ?? []).map((part) => [part.id, faultsIn(airframe!, part)]));
-  });
+  const faults = shallowRef<ReadonlyMap<string, readonly Fault[]>>(new Map());
 
   const texts = computed<Readonly<Record<string, string>>>(() => {
     const airframe = work.airframe;
@@ -47,13 +46,30 @@ export const useFigures = defineStore('figures', () => {
     isFresh = true;
     before.value = {};
     slow.value = undefined;
+    quick.value = undefined;
   });
-  watch(() => work.airframe, (airframe) => {
+  /**
+   * Brings the quick figures up to date, part by part in slices of time. After an edit only the edited part is new, so that it is
+   * done at once; an airframe that was just opened takes several slices.
+   */
+  function refresh(airframe: Airframe, from: number): void {
+    const start = performance.now();
+    for (let index = from; index < airframe.parts.length; index++) {
+      faultsIn(airframe, airframe.parts[index]!);
+      if (performance.now() - start < SLICE_MS || index + 1 === airframe.parts.length) continue;
+      setTimeout(() => { if (work.airframe === airframe) refresh(airframe, index + 1); });
+      return;
+    }
     const old = texts.value;
-    quick.value = airframe && quickFigures(airframe);
-    isSlowOld.value = airframe !== undefined;
+    quick.value = quickFigures(airframe);
+    faults.value = new Map(airframe.parts.map((part) => [part.id, faultsIn(airframe, part)]));
     if (!isFresh) before.value = Object.fromEntries(Object.entries(old).filter(([key, text]) => texts.value[key] !== text && text !== '–'));
     isFresh = false;
+  }
+  watch(() => work.airframe, (airframe) => {
+    isSlowOld.value = airframe !== undefined;
+    if (airframe) refresh(airframe, 0);
+    else quick.value = undefined;
   }, { immediate: true });
 
   watchDebounced(() => work.airframe, async (airframe) => {

@@ -12,7 +12,7 @@ const figures = useFigures();
 const list = ref<HTMLElement>();
 
 const groups = computed(() => [...new Set(props.airframe.parts.map(({ group }) => group))].map((group) => ({
-  group, parts: props.airframe.parts.filter((part) => part.group === group).map((part) => ({ part, resolved: resolve(part, contextOf(props.airframe, part)) })),
+  group, parts: props.airframe.parts.filter((part) => part.group === group).map((part) => ({ part, resolved: figures.quick && resolve(part, contextOf(props.airframe, part)) })),
 })));
 const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
 const outline = (part: ResolvedPart): string => [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') || part.openPaths.map((path) => svgPath(path, false)).join('');
@@ -41,7 +41,8 @@ async function step(by: number): Promise<void> {
             v-for="{ part, resolved } in parts" :key="part.id" role="option" class="item" :aria-selected="part.id === chosenId" :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
             :title="part.name" @click="emit('choose', part.id)" @keydown.enter.stop="emit('choose', part.id)"
           >
-            <svg :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><path transform="scale(1 -1)" :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1" vector-effect="non-scaling-stroke" /></svg>
+            <svg v-if="!resolved" width="46" height="38" aria-hidden="true" />
+            <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><path transform="scale(1 -1)" :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1" vector-effect="non-scaling-stroke" /></svg>
             <span class="name">{{ part.name }}</span>
             <span class="count figures">{{ countWords(part) }}</span>
             <span v-if="figures.faults.get(part.id)?.length" class="bad" :aria-label="`${figures.faults.get(part.id)!.length} faults`">{{ figures.faults.get(part.id)!.length }}</span>

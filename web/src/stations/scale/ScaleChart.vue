@@ -16,7 +16,9 @@ const data = computed<ChartData<'line'>>(() => ({
     { label: 'boards', data: props.points.map((point) => point.slow.boards), borderColor: '#a9c98a', backgroundColor: '#a9c98a', yAxisID: 'count', borderDash: [2, 3] },
   ],
 }));
-const axis = (position: 'left' | 'right', text: string): object => ({ position, beginAtZero: true, title: { display: true, text, color: '#cfdcdb', font: FONT }, ticks: { color: '#cfdcdb', font: FONT, maxTicksLimit: 5 }, grid: { color: position === 'left' ? '#2f535d' : 'transparent' } });
+/** Ticks are whole numbers; the library's own words for them load a table of languages first. */
+const plain = (value: string | number): string => String(value);
+const axis = (position: 'left' | 'right', text: string): object => ({ position, beginAtZero: true, title: { display: true, text, color: '#cfdcdb', font: FONT }, ticks: { color: '#cfdcdb', font: FONT, maxTicksLimit: 5, callback: plain }, grid: { color: position === 'left' ? '#2f535d' : 'transparent' } });
 const options: ChartOptions<'line'> = {
   responsive: true, maintainAspectRatio: false, animation: false,
   plugins: { legend: { position: 'top', align: 'end', labels: { color: '#e6edea', font: FONT, boxWidth: 26, boxHeight: 1 } } },

@@ -84,7 +84,8 @@ const fixed = computed(() => {
           <p class="note figures"><b>{{ largest.part.name }}</b> at × {{ scale.toFixed(3) }}, as drawn in <span class="gold">marigold dashes</span></p>
         </MatCanvas>
         <div v-else class="nothing"><div class="empty"><h2>Nothing to scale yet</h2><p>Draw a part first; scaling keeps every groove and slot true to your board.</p></div></div>
-        <ScaleChart v-if="points.length > 1" class="chart" :points="points" :scale="scale" />
+        <ScaleChart v-if="points.length === FACTORS.length" class="chart" :points="points" :scale="scale" />
+        <p v-else-if="largest" class="chart waiting figures">figuring other factors …</p>
       </div>
       <aside class="slip" aria-label="Scale">
         <div class="slip-head"><h1>Scale</h1><p>Outlines and fold places grow. What follows the board does not.</p></div>
@@ -120,6 +121,7 @@ const fixed = computed(() => {
 .note { position: absolute; left: 16px; top: 14px; color: #dfe9e8; font-size: 15px; font-weight: 500; }
 .gold { color: #ffc878; }
 .chart { height: 190px; flex: none; background: #1b333b; padding: 12px 16px 8px; }
+.waiting { color: #bcd0d2; display: grid; place-items: center; font-size: 15px; }
 table { width: 100%; border-collapse: collapse; margin-top: 6px; }
 th { text-align: left; font-weight: 400; }
 thead th { text-align: right; font-size: 12.5px; color: var(--ink-soft); }

@@ -21,6 +21,16 @@ describe('a part made exact', () => {
   test('a groove that runs past the part is worked only on the part', () => {
     const over = made(withLine(plate(200, 100), [-40, 50], [260, 50], groove()));
     expect(regionArea(over.strokes[0]!.area)).toBeCloseTo(2000, 3);
+    expect(over.strokes[0]!.lengthMm).toBeCloseTo(200, 6);
+    expect(over.bounds).toEqual({ minX: 0, maxX: 200, minY: 0, maxY: 100 });
+  });
+  test('a fold across a hole counts what it cuts: 200 less the 20 of the hole, in two runs', () => {
+    const stroke = made(withLine(withRound(plate(200, 100), 100, 50, 10), [0, 50], [200, 50], groove())).strokes[0]!;
+    expect(stroke.paths).toHaveLength(2);
+    expect(stroke.lengthMm).toBeCloseTo(180, 2);
+  });
+  test('a line beside the part stays where it can be seen', () => {
+    expect(made(withLine(plate(200, 100), [0, 150], [200, 150], groove())).strokes[0]!.lengthMm).toBeCloseTo(200, 6);
   });
 });
 

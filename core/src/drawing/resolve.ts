@@ -1,6 +1,6 @@
 import { stableHash } from '../units/index.ts';
 import {
-  bandAlong, boundsOf, counterClockwise, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea,
+  bandAlong, boundsOf, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, runsInside,
   type Bounds, type Path, type Point, type Polygon, type Region,
 } from '../geometry/index.ts';
 import { operationAngle, operationArea, operationCaption, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
@@ -87,7 +87,8 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
   const strokes = part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body));
   const areaMm2 = outline ? Math.max(0, Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0)) : 0;
   const openPaths = part.contours.filter((contour) => !contour.closed).map(curvesOf);
-  const drawn = [...outerRing, ...openPaths.flatMap((path) => flattenOpenPath(path, 0.1)), ...strokes.flatMap((stroke) => stroke.paths.flatMap((path) => flattenOpenPath(path, 0.1)))];
+  // Lines may overhang a closed outline; they are worked only on the part and do not make it larger.
+  const drawn = outline ? outerRing : [...openPaths.flatMap((path) => flattenOpenPath(path, 0.1)), ...strokes.flatMap((stroke) => stroke.paths.flatMap((path) => flattenOpenPath(path, 0.1)))];
   return {
     id: part.id, name: part.name, group: part.group, material: part.material,
     side: part.handed === 'pair' ? 'port' : 'single',
@@ -120,8 +121,20 @@ export function operationPaths(part: Part, operation: Operation): { readonly pat
   return { paths: runs, closed: false };
 }
 
+/** What of a line lies on the part: nobody cuts air. A line that lies wholly beside the part stays, so that it can be seen and moved. */
+function onBody(path: Path, body: Region): readonly Path[] {
+  const line = flattenOpenPath(path, FINE_TOLERANCE_MM);
+  const runs = runsInside(line, body);
+  const lengthOf = (points: readonly Point[]): number => points.slice(1).reduce((sum, p, index) => sum + distance(points[index]!, p), 0);
+  const kept = runs.reduce((sum, run) => sum + lengthOf(run), 0);
+  if (kept === 0 || kept > lengthOf(line) - 1e-3) return [path];
+  return runs.map((run) => run.slice(1).map((to, index) => ({ kind: 'line' as const, from: run[index]!, to })));
+}
+
 function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: Region): Stroke {
-  const { paths, closed } = operationPaths(part, operation);
+  const { paths: drawn, closed } = operationPaths(part, operation);
+  const isLine = !closed && part.lines.some(({ id }) => id === operation.on.pathId);
+  const paths = isLine && body.length > 0 ? drawn.flatMap((path) => onBody(path, body)) : drawn;
   const runs: readonly (readonly Point[])[] = paths.map((path) => (closed ? counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)) : flattenOpenPath(path, FINE_TOLERANCE_MM)));
   // A closed run given to a band must name its first point again at the end.
   const bandRuns = closed && operation.kind !== 'pocket' ? runs.map((run) => [...run, run[0]!]) : runs;

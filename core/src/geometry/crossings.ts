@@ -1,6 +1,10 @@
 import { curvePoint } from './curve.ts';
 import { flattenPathWithOrigin, type Path, type PathPoint } from './path.ts';
-import { cross, distance, subtract, type Point } from './point.ts';
+import { cross, distance, interpolate, subtract, type Point } from './point.ts';
+import { isInside } from './polygon.ts';
+
+/** Runs shorter than this are no runs but rounding, in mm. */
+const SHORTEST_RUN_MM = 1e-6;
 
 /** Where two runs cross strictly, as parameters on each, or undefined. */
 export function runCrossing(a: Point, b: Point, c: Point, d: Point): { readonly s: number; readonly t: number } | undefined {
@@ -89,4 +93,29 @@ export function lineCuts(a: Point, b: Point, ring: readonly Point[]): readonly n
     cuts.push((at.x - a.x) * direction.x + (at.y - a.y) * direction.y);
   }
   return cuts.sort((m, n) => m - n);
+}
+
+/**
+ * The parts of an open line that lie inside a region (even-odd), in their order along it.
+ * @returns the whole line as one run when none of it lies outside
+ */
+export function runsInside(line: readonly Point[], region: readonly (readonly Point[])[]): readonly (readonly Point[])[] {
+  const runs: Point[][] = [];
+  for (let index = 0; index + 1 < line.length; index++) {
+    const a = line[index]!, b = line[index + 1]!;
+    const length = distance(a, b);
+    if (length === 0) continue;
+    const cuts = region.flatMap((ring) => lineCuts(a, b, ring)).filter((at) => at > 0 && at < length).sort((m, n) => m - n);
+    const marks = [0, ...cuts, length];
+    for (let mark = 0; mark + 1 < marks.length; mark++) {
+      const from = marks[mark]!, to = marks[mark + 1]!;
+      const isIn = to - from > SHORTEST_RUN_MM && region.filter((ring) => isInside(interpolate(a, b, (from + to) / 2 / length), ring)).length % 2 === 1;
+      if (!isIn) continue;
+      const start = interpolate(a, b, from / length), end = interpolate(a, b, to / length);
+      const last = runs.at(-1);
+      if (last && distance(last.at(-1)!, start) < SHORTEST_RUN_MM) last.push(end);
+      else runs.push([start, end]);
+    }
+  }
+  return runs;
 }

@@ -8,6 +8,7 @@ import MatCanvas from '../../components/MatCanvas.vue';
 import TrayBar from '../../components/TrayBar.vue';
 import { isTyping } from '../../composables/keys.ts';
 import { useAirframe } from '../../stores/airframe.ts';
+import { useFigures } from '../../stores/figures.ts';
 import BoardOnMat from './BoardOnMat.vue';
 import { boardsBounds, layOutBoards } from './lay-out-boards.ts';
 import NestSlip from './NestSlip.vue';
@@ -16,6 +17,7 @@ import { useNesting } from './use-nesting.ts';
 import { usePlacing } from './use-placing.ts';
 
 const work = useAirframe();
+const figures = useFigures();
 const nesting = useNesting();
 const tries = ref(60);
 const mat = useTemplateRef<InstanceType<typeof MatCanvas>>('mat');
@@ -27,7 +29,7 @@ const boards = computed(() => layOutBoards(views.value));
 const fitTo = computed(() => boardsBounds(boards.value));
 const placing = usePlacing(boards);
 const mayPlace = computed(() => !nesting.isRunning.value && !isOld.value);
-const hasParts = computed(() => (work.airframe?.parts.length ?? 0) > 0);
+const hasParts = computed(() => (figures.quick?.pieces ?? 0) > 0);
 watch(() => boards.value.length, () => { placing.drop(); mat.value?.fit(); }, { flush: 'post' });
 
 const held = computed(() => {
@@ -110,7 +112,6 @@ useEventListener(window, 'keydown', (event) => {
           <button type="button" :disabled="!mayPlace" @click="placing.step(1)"><kbd>]</kbd> next piece</button>
           <button type="button" :disabled="!work.undoLabel" @click="work.undo()">undo</button>
         </div>
-        <PieceSlip v-if="placing.chosenPiece.value && placing.chosen.value" :placing="placing" :view="boards[placing.chosen.value.board]!.view" :is-fixed="!mayPlace" />
       </MatCanvas>
       <div v-else class="nothing">
         <div class="empty">
@@ -119,7 +120,9 @@ useEventListener(window, 'keydown', (event) => {
           <button v-if="hasParts && !nesting.isRunning.value" type="button" class="button strong first" @click="nesting.start(tries)">Nest the parts</button>
         </div>
       </div>
-      <NestSlip v-model:tries="tries" :views="views" :nesting="nesting" :is-old="isOld" @nest="nesting.start(tries)" />
+      <NestSlip v-model:tries="tries" :views="views" :nesting="nesting" :is-old="isOld" @nest="nesting.start(tries)">
+        <PieceSlip v-if="placing.chosenPiece.value && placing.chosen.value" :placing="placing" :view="boards[placing.chosen.value.board]!.view" :is-fixed="!mayPlace" />
+      </NestSlip>
     </div>
     <TrayBar>
       <template v-if="nesting.isRunning.value"><span>nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> · {{ nesting.progress.value?.tried ?? 0 }} orders tried</span><span>best <b>{{ nesting.progress.value?.effectiveBoards.toFixed(2) ?? '…' }}</b></span><span><kbd>Esc</kbd> stop, keep best</span></template>

@@ -45,6 +45,7 @@ const held = computed(() => {
       <h1>{{ countOf(views.length, 'board') }}{{ views.length > 0 ? ` · ${Math.round(yieldOfAll * 100)} %` : '' }}</h1>
       <p>{{ placed }} pieces placed · {{ formatLengthWithUnit(settings.clearanceMm, work.unit) }} apart</p>
     </div>
+    <slot />
     <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status"><h3>This nest is older than the parts</h3><p>Parts, boards or distances have changed since. Nest again before you cut.</p><button type="button" class="button strong small" @click="$emit('nest')">Nest again</button></div>
     <p v-if="nesting.fault.value" class="warn" role="alert">{{ nesting.fault.value }}</p>
     <section v-if="nesting.progress.value">

@@ -82,7 +82,7 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
 </template>
 
 <style scoped>
-.strip { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; padding: 8px 14px; background: #1b333b; color: #e9eee9; font-size: 15px; font-weight: 500; flex: none; border-bottom: 1px solid var(--mat-grid); }
+.strip { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; position: absolute; left: 14px; right: 14px; bottom: 30px; z-index: 3; border-radius: var(--radius); padding: 8px 14px; background: #1b333b; color: #e9eee9; font-size: 15px; font-weight: 500; }
 .word { color: #ffc878; font-weight: 600; }
 input { width: 74px; text-align: right; border: 0; border-bottom: 1px solid #88a5aa; background: #12262c; color: #fff; padding: 3px 6px; font-weight: 600; }
 input::placeholder { color: #9ab3b7; opacity: 1; font-weight: 500; }

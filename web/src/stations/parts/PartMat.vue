@@ -36,6 +36,8 @@ const shown = computed(() => {
 });
 const resolved = computed(() => resolve(shown.value, props.context));
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId).filter((id) => id !== undefined)));
+/** Faults that the mat must point at; those of a captioned line show on its caption. */
+const placed = computed(() => props.faults.filter(({ place, targetId }) => place && !props.part.operations.some(({ id }) => id === targetId)));
 const fitTo = computed(() => (resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0 ? resolved.value.bounds : { minX: -20, minY: -20, maxX: 300, maxY: 200 }));
 watch(() => props.part.id, () => requestAnimationFrame(() => mat.value?.fit()), { flush: 'post' });
 
@@ -198,7 +200,7 @@ defineExpose({ fit: () => mat.value?.fit() });
       </g>
       <PartCaptions :part="resolved" :to-screen="toScreen" :faulty="faulty" />
       <PartHandles :part="shown" :to-screen="toScreen" :selection="selection" :drafting="drafting" />
-      <g v-for="(fault, index) in faults.filter(({ place }) => place)" :key="index" :transform="`translate(${toScreen(fault.place!).x} ${toScreen(fault.place!).y})`" pointer-events="none">
+      <g v-for="(fault, index) in placed" :key="index" :transform="`translate(${toScreen(fault.place!).x} ${toScreen(fault.place!).y})`" pointer-events="none">
         <circle r="10" fill="none" stroke="var(--brick)" stroke-width="2.5" /><circle r="10" fill="none" stroke="#fff" stroke-width="0.8" />
       </g>
       <g v-if="pointer && snapped && snapped.reason !== 'free' && (drafting.isDrawing.value || dragCommand)" :transform="`translate(${toScreen(pointer).x} ${toScreen(pointer).y})`" pointer-events="none">

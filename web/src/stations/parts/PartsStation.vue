@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { computed, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { times, type Point } from '@grain-fold/core/geometry';
 import { emptyPart, resolve, type Fault, type Snap } from '@grain-fold/core/drawing';
@@ -42,7 +42,11 @@ const drafting = useDrafting(part);
 const hint = computed(() => toolTraits(drafting.tool.value)?.hint ?? (selection.chosen.value ? 'Drag to move, or type its numbers on the slip' : 'Click a point, an edge or a line; double-click an edge to insert a point'));
 const REASON_WORDS = { point: 'a point', middle: 'a middle', edge: 'an edge', grid: 'the grid', free: '' } as const;
 
-const choose = (partId: string): Promise<unknown> => router.replace({ name: 'parts', params: { ...route.params, partId } });
+function choose(partId: string): Promise<unknown> {
+  drafting.keep();
+  return router.replace({ name: 'parts', params: { ...route.params, partId } });
+}
+onBeforeUnmount(() => drafting.keep());
 watch(() => part.value?.id, () => {
   selection.chosen.value = undefined;
   drafting.start('select');
@@ -51,11 +55,13 @@ watch(() => part.value?.id, () => {
 
 function startTool(tool: Tool): void {
   if (!part.value) return;
+  drafting.keep();
   drafting.start(drafting.tool.value === tool ? 'select' : tool);
   selection.chosen.value = undefined;
   work.message = '';
 }
 async function addPart(): Promise<void> {
+  drafting.keep();
   const id = work.freshId('p');
   const group = part.value?.group ?? 'Parts';
   const number = airframe.value.parts.length + 1;
@@ -64,6 +70,7 @@ async function addPart(): Promise<void> {
   drafting.start('outline');
 }
 async function duplicatePart(): Promise<void> {
+  drafting.keep();
   if (!part.value) return;
   const copy = { ...part.value, id: work.freshId('p'), name: `${part.value.name} copy`.slice(0, 80) };
   const at = airframe.value.parts.indexOf(part.value);
@@ -140,9 +147,9 @@ useEventListener(window, 'keydown', (event) => {
             <button type="button" @click="work.undo()" :disabled="!work.undoLabel" :title="work.undoLabel ? `Undo ${work.undoLabel.toLowerCase()}` : 'Nothing to undo'">undo</button>
             <button type="button" @click="work.redo()" :disabled="!work.redoLabel" :title="work.redoLabel ? `Redo ${work.redoLabel.toLowerCase()}` : 'Nothing to redo'">redo</button>
           </div>
+          <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
         </PartMat>
         <div v-else class="nothing"><div class="empty"><h2>Draw the first part</h2><p>A part is an outline with its folds, bevels and holes. Draw it corner by corner, with the pointer or by typing lengths and angles.</p><button type="button" class="button strong" style="background: var(--foam); color: var(--ink)" @click="addPart">New part</button></div></div>
-        <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
         <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" @choose="choose" @add="addPart" />
       </div>
       <PartSlip v-if="part && resolved" :part="part" :resolved="resolved" :faults="faults" :selection="selection" @mend="mend" @duplicate="duplicatePart" @remove="removePart" />

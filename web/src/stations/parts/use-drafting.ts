@@ -22,6 +22,8 @@ export interface Drafting {
   readonly close: () => void;
   readonly end: () => void;
   readonly backOut: () => void;
+  /** Makes what is drawn so far into a step of the history, where it can stand: another tool or part is taken up. */
+  readonly keep: () => void;
 }
 
 /** A path being drawn on the mat, point by point, until it becomes an editing command. */
@@ -112,6 +114,12 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     if (isDone) start(tool.value === 'outline' ? 'select' : tool.value);
   }
 
+  function keep(): void {
+    if (!isDrawing.value) return;
+    if (canEnd.value) end();
+    else if (canClose.value) close();
+  }
+
   /** One step back: the arc's middle, the last point, then the tool. */
   function backOut(): void {
     if (arcVia.value) arcVia.value = undefined;
@@ -127,5 +135,5 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     const last = points.value.at(-1);
     return last && pointer && distance(last, pointer) > 1e-9 ? [...drawn, curve(nextSegment(pointer), last, pointer)] : drawn;
   }
-  return { tool, points, runKind, arcVia, isDrawing, canClose, canEnd, preview, start, addPoint, close, end, backOut };
+  return { tool, points, runKind, arcVia, isDrawing, canClose, canEnd, preview, start, addPoint, close, end, backOut, keep };
 }

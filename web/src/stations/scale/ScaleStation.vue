@@ -84,7 +84,7 @@ const fixed = computed(() => {
           <p class="note figures"><b>{{ largest.part.name }}</b> at × {{ scale.toFixed(3) }}, as drawn in <span class="gold">marigold dashes</span></p>
         </MatCanvas>
         <div v-else class="nothing"><div class="empty"><h2>Nothing to scale yet</h2><p>Draw a part first; scaling keeps every groove and slot true to your board.</p></div></div>
-        <ScaleChart v-if="points.length === FACTORS.length" class="chart" :points="points" :scale="scale" />
+        <ScaleChart v-if="largest && points.length === FACTORS.length" class="chart" :points="points" :scale="scale" />
         <p v-else-if="largest" class="chart waiting figures">figuring other factors …</p>
       </div>
       <aside class="slip" aria-label="Scale">

@@ -112,12 +112,12 @@ function trace(canvas: PdfCanvas, path: Path, at: (p: Point) => [number, number]
 }
 
 /**
- * An arc as cubics of at most a sixth of a turn each, which leave the true arc by less than 1e-5 of its radius.
+ * An arc as cubics of at most an eighth of a turn each, which leave the true arc by less than 5e-6 of its radius.
  * @source handle length 4/3·tan(sweep/4)
  */
 function arcCubics(arc: Extract<Curve, { kind: 'arc' }>): readonly (readonly [Point, Point, Point])[] {
   const { centre, radius, start, sweep } = arcGeometry(arc);
-  const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 3)));
+  const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 4)));
   const step = sweep / count, handle = (4 / 3) * Math.tan(step / 4) * radius;
   return Array.from({ length: count }, (_, index) => {
     const a = start + step * index, b = a + step;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import { STATIONS } from '../stations/stations.ts';
 import { useAirframe } from '../stores/airframe.ts';
@@ -18,12 +18,9 @@ const all = computed<readonly { readonly word: string; readonly kind: string; re
 ]);
 const matches = computed(() => all.value.filter(({ word, kind }) => `${word} ${kind}`.toLowerCase().includes(wanted.value.trim().toLowerCase())).slice(0, 9));
 watch(wanted, () => { chosen.value = 0; });
-watch(isOpen, async (open) => {
-  if (!open) return;
-  wanted.value = '';
-  await nextTick();
-  setTimeout(() => field.value?.focus(), 50);
-});
+watch(isOpen, (open) => { if (open) wanted.value = ''; });
+/** The dialog takes the focus itself first; the field takes it right after. */
+const takeFocus = (): void => { setTimeout(() => field.value?.focus()); };
 function go(index: number): void {
   const match = matches.value[index];
   if (!match) return;
@@ -34,7 +31,7 @@ const move = (by: number): void => { chosen.value = (chosen.value + by + matches
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" title="Find" width="460">
+  <el-dialog v-model="isOpen" title="Find" width="460" @open-auto-focus="takeFocus">
     <input ref="field" v-model="wanted" class="field" aria-label="Part or station to find" placeholder="Part or station" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="go(chosen)" />
     <ul>
       <li v-for="(match, index) in matches" :key="index"><button type="button" :class="{ chosen: index === chosen }" @click="go(index)">{{ match.word }} <span>{{ match.kind }}</span></button></li>

@@ -6,6 +6,10 @@ const emit = defineEmits<{ create: [name: string, unit: 'mm' | 'in'] }>();
 const name = ref('');
 const unit = ref<'mm' | 'in'>('mm');
 
+const field = ref<HTMLInputElement>();
+/** The dialog takes the focus itself first; the field takes it right after. */
+const takeFocus = (): void => { setTimeout(() => field.value?.focus()); };
+
 function create(): void {
   if (name.value.trim() === '') return;
   isOpen.value = false;
@@ -15,9 +19,9 @@ function create(): void {
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" title="New airframe" width="420">
+  <el-dialog v-model="isOpen" title="New airframe" width="420" @open-auto-focus="takeFocus">
     <form id="new-airframe" class="form" @submit.prevent="create">
-      <label>Name <input v-model="name" name="airframe-name" maxlength="80" required placeholder="What will it be called" /></label>
+      <label>Name <input ref="field" v-model="name" name="airframe-name" maxlength="80" required placeholder="What will it be called" /></label>
       <fieldset>
         <legend>You measure in</legend>
         <label><input v-model="unit" type="radio" value="mm" name="unit" /> millimetres, A4 paper</label>

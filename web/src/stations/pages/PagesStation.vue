@@ -4,6 +4,7 @@ import dayjs from 'dayjs';
 import { computed, ref, shallowRef } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
 import { pageInk, pageSettingsFault, PAPER_NAMES, type PagePlan, type PageSettings } from '@grain-fold/core/pages';
+import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import DownloadButton from '../../components/DownloadButton.vue';
 import InkDrawing from '../../components/InkDrawing.vue';
@@ -63,7 +64,7 @@ const neighbours = computed(() => Object.entries(chosen.value?.neighbours ?? {})
       </MatCanvas>
       <div v-else class="nothing"><div class="empty"><h2>{{ plan ? 'Nothing to print yet' : 'Laying out the pages' }}</h2><p v-if="plan">Draw a part with a closed outline. It is printed here in true size, on as few pages as it takes.</p></div></div>
       <aside class="slip" aria-label="Pages">
-        <div class="slip-head"><h1>{{ isOld ? '~' : '' }}{{ plan?.pages.length ?? '–' }} pages of {{ paperWord }}</h1><p>{{ plan?.sheets.length ?? 0 }} sheets · {{ saved > 0 ? `${saved} empty pages left out` : 'no empty pages' }} · × {{ work.airframe?.settings.scale.toFixed(3) }}</p></div>
+        <div class="slip-head"><h1>{{ isOld ? '~' : '' }}{{ plan ? countOf(plan.pages.length, 'page') : '– pages' }} of {{ paperWord }}</h1><p>{{ countOf(plan?.sheets.length ?? 0, 'sheet') }} · {{ saved > 0 ? `${saved} empty pages left out` : 'no empty pages' }} · × {{ work.airframe?.settings.scale.toFixed(3) }}</p></div>
         <section><DownloadButton name="pages.pdf" :disabled="!plan || plan.pages.length === 0">Download the PDF</DownloadButton><p class="hint">Print it at 100 %. Measure the bars on the first page before you cut.</p></section>
         <p v-if="fault || figures.slowMessage" class="warn" role="alert">{{ fault || figures.slowMessage }}</p>
         <section v-if="plan && chosen">

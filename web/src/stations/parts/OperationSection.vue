@@ -40,7 +40,7 @@ const placeWords = computed(() => {
       <ChoiceRow v-if="operation.kind === 'trench'" label="Strip lies" :model-value="operation.side" :choices="[['centre', 'on the line'], ['left', 'left of it'], ['right', 'right of it']]" @update:model-value="change({ side: $event })" />
       <MeasureField v-if="operation.kind === 'pocket'" label="Depth" :unit="work.unit" :model-value="operation.depthMm" :least="0.1" :most="100" @update:model-value="change({ depthMm: $event })" />
       <ChoiceRow v-if="operation.kind !== 'through'" label="Cut from" :model-value="operation.face" :choices="[['face', 'the face'], ['back', 'the back']]" @update:model-value="change({ face: $event })" />
-      <div class="row"><label :for="`label-${operation.id}`">Label</label><input :id="`label-${operation.id}`" class="text" :value="operation.label" maxlength="80" @change="change({ label: ($event.target as HTMLInputElement).value })" /></div>
+      <div class="row"><label :for="`label-${operation.id}`">Label</label><input :id="`label-${operation.id}`" class="text" :value="operation.label" maxlength="80" @change="change({ label: ($event.target as HTMLInputElement).value })" @keydown.enter="($event.target as HTMLInputElement).blur()" /></div>
       <SizingRow v-if="line" :part="part" :path="line" />
     </div>
     <button type="button" class="button small remove" @click="work.run(part.id, { name: 'removeOperation', args: { operationId: operation.id } })">Remove this {{ operationWord(operation) }}</button>

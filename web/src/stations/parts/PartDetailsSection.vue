@@ -24,7 +24,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       <ChoiceRow label="Grain" :model-value="part.grain.rule" :choices="[['any', 'any way'], ['along', 'runs along'], ['across', 'runs across']]" @update:model-value="change({ grain: { ...part.grain, rule: $event as Part['grain']['rule'] } })" />
       <MeasureField v-if="part.grain.rule !== 'any'" label="Grain direction" kind="angle" :model-value="part.grain.directionDegrees" :least="-360" :most="360" @update:model-value="change({ grain: { ...part.grain, directionDegrees: $event } })" />
       <ChoiceRow label="When scaled" :model-value="part.sizing" :choices="[['scaled', 'grows'], ['fixed', 'keeps its size']]" @update:model-value="change({ sizing: $event as Part['sizing'] })" />
-      <div class="row"><label for="part-group">Group</label><input id="part-group" class="text" list="part-groups" :value="part.group" maxlength="80" @change="change({ group: text($event) })" /><datalist id="part-groups"><option v-for="group in groups" :key="group" :value="group" /></datalist></div>
+      <div class="row"><label for="part-group">Group</label><input id="part-group" class="text" list="part-groups" :value="part.group" maxlength="80" @change="change({ group: text($event) })" @keydown.enter="($event.target as HTMLInputElement).blur()" /><datalist id="part-groups"><option v-for="group in groups" :key="group" :value="group" /></datalist></div>
     </div>
     <label class="notes">Notes <textarea rows="2" maxlength="10000" :value="part.notes" @change="change({ notes: text($event) })" /></label>
   </section>

@@ -39,7 +39,7 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
 <template>
   <aside class="slip" :aria-label="`Slip of ${part.name}`">
     <div class="slip-head">
-      <input class="name" aria-label="Part's name" :value="part.name" maxlength="80" @change="rename" />
+      <input class="name" aria-label="Part's name" :value="part.name" maxlength="80" @change="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" />
       <p>{{ subtitle }}</p>
     </div>
     <div v-if="resolved.outer.length > 0" class="rows">

@@ -1,0 +1,162 @@
+import type { Page } from '@playwright/test';
+import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
+
+/** The mat as the pointer sees it: a place in mm of the drawing, as pixels of the window. */
+async function pixelsOf(page: Page): Promise<(x: number, y: number) => readonly [number, number]> {
+  const mat = page.getByRole('application');
+  const box = (await mat.boundingBox())!;
+  const transform = await mat.evaluate((svg) => [...svg.children].map((child) => child.getAttribute('transform')).find((text) => text?.includes('scale('))!);
+  const [tx, ty, k] = /translate\(([-\d.]+) ([-\d.]+)\) scale\(([-\d.]+)/.exec(transform)!.slice(1).map(Number) as [number, number, number];
+  return (x, y) => [box.x + tx + x * k, box.y + ty - y * k];
+}
+const slip = (page: Page) => page.getByRole('complementary', { name: /^Slip of/ });
+
+test('an outline by pointer, snapped to the grid, with an arc; points moved, inserted and removed', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'By pointer');
+  await page.getByRole('button', { name: 'New part' }).click();
+  const at = await pixelsOf(page);
+  const click = async (x: number, y: number): Promise<void> => page.mouse.click(...at(x, y));
+  await click(0.4, 0.3);
+  await click(200.3, 0.2);
+  await page.getByRole('button', { name: 'arc', exact: true }).click();
+  await click(250, 50);
+  await click(200, 100);
+  await page.mouse.move(...at(30, 100.4));
+  await expect(page.getByText('on the grid').first()).toBeVisible();
+  await click(0, 100.4);
+  await click(0.5, 0.5);
+  // A plate of 200 × 100 with a half round end of radius 50.
+  await expect(slip(page)).toContainText('250.0');
+  await expect(slip(page)).toContainText('100.0');
+  const foam = (200 * 100 + Math.PI * 1250) / 1e6 * 480;
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(`${foam.toFixed(1)} g`);
+
+  await page.mouse.click(...at(0, 0));
+  await expect(page.getByLabel('Across')).toHaveValue('0.00');
+  await page.mouse.move(...at(0, 0));
+  await page.mouse.down();
+  await page.mouse.move(...at(-10, 5), { steps: 4 });
+  await page.mouse.move(...at(-20, 0), { steps: 4 });
+  await page.mouse.up();
+  await expect(slip(page)).toContainText('270.0');
+  await page.keyboard.press('Control+z');
+  await expect(slip(page)).toContainText('250.0');
+  await page.mouse.dblclick(...at(120, 0));
+  await page.mouse.click(...at(120, 0));
+  await setFigure(page, 'Up', '-15');
+  await expect(slip(page)).toContainText('115.0');
+  await page.locator('body').press('Escape');
+  await page.mouse.click(...at(120, -15));
+  await page.keyboard.press('Delete');
+  await expect(slip(page)).toContainText('100.0');
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
+});
+
+test('holes, pockets, creases and trenches by pointer; work on the back is grey; every kind is on the cut list', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Every kind');
+  await drawPlate(page, 'Panel', '300', '200');
+  await page.keyboard.press('Escape');
+  await page.locator('body').press('f');
+  const at = await pixelsOf(page);
+  const draw = async (key: string, points: readonly (readonly [number, number])[]): Promise<void> => {
+    await page.locator('body').press(key);
+    for (const [x, y] of points) await page.mouse.click(...at(x, y));
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+  };
+  await draw('t', [[0, 150], [300, 150]]);
+  await draw('c', [[0, 50], [300, 50]]);
+  await draw('p', [[200, 80], [260, 80], [260, 120], [200, 120], [200, 80]]);
+  await draw('d', [[60, 80], [100, 80], [80, 120], [60, 80]]);
+  await page.locator('body').press('k');
+  await page.mouse.click(...at(140, 80));
+  await page.mouse.click(...at(140, 120));
+  await page.getByRole('button', { name: 'End here' }).click();
+  await page.keyboard.press('Escape');
+  const lines = slip(page).getByRole('region', { name: 'Lines on this part' });
+  for (const name of [/Trench/, /Crease/, /Pocket/, /cut/i]) await expect(lines.getByRole('button', { name })).toBeVisible();
+  await lines.getByRole('button', { name: /Crease/ }).click();
+  await page.getByLabel('Cut from').selectOption('the back');
+  await page.getByLabel('Label').fill('rear');
+  await page.getByLabel('Label').press('Enter');
+  await lines.getByRole('button', { name: /Trench/ }).click();
+  await expect(page.getByRole('application').locator('path[stroke="var(--back-grey)"]').first()).toBeAttached();
+  await page.getByLabel('Folds to').selectOption('doubled, 180°');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('10.0');
+  await station(page, 'Cut list');
+  const list = page.getByRole('article').first();
+  for (const text of ['trench', 'crease', 'on the back', 'pocket', '2.5 mm deep', 'cut through', 'hole']) await expect(list).toContainText(text);
+});
+
+test('an outline that is left half-way for another tool is kept, open, with a mend that closes it', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Left');
+  await page.getByRole('button', { name: 'New part' }).click();
+  const at = await pixelsOf(page);
+  for (const [x, y] of [[0, 0], [150, 0], [150, 80]] as const) await page.mouse.click(...at(x, y));
+  await page.locator('body').press('l');
+  await expect(page.getByRole('heading', { name: /is open/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Close it' }).first().click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
+});
+
+test('stock: another material, boards counted and removed; parts follow their material', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Stock');
+  await drawPlate(page, 'Mount', '40', '30');
+  await station(page, 'Stock');
+  await page.getByLabel('Another material').fill('plywood 3 mm');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const ply = page.getByRole('region', { name: 'plywood 3 mm' });
+  await ply.getByLabel('Thickness, measured').fill('3.05');
+  await ply.getByLabel('Thickness, measured').press('Enter');
+  await ply.getByLabel('Count').fill('-1');
+  await ply.getByLabel('Count').press('Enter');
+  await expect(ply.getByRole('alert')).toContainText('goes from 0 to 999');
+  await ply.getByLabel('Count').press('Escape');
+  await station(page, 'Parts');
+  await page.getByLabel('Material').selectOption('plywood 3 mm');
+  await expect(slip(page)).toContainText('3.0 mm plywood 3 mm'.replace('3.0', '3.0'));
+  await station(page, 'Stock');
+  await ply.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*1/);
+  await station(page, 'Parts');
+  await page.getByRole('button', { name: /Add a board of plywood/ }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
+  await saved(page);
+});
+
+test('find anything: a part by its name, a station by its word', async ({ page, workshop }) => {
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
+  await page.getByRole('listbox', { name: 'Parts' }).waitFor();
+  await page.locator('body').press('Control+k');
+  await page.keyboard.type('pod deck');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel("Part's name")).toHaveValue('Pod deck');
+  await page.locator('body').press('Control+k');
+  await page.keyboard.type('boards');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/boards$/);
+  await expect(ticket(page, 'Boards')).toHaveClass(/active/);
+});
+
+test('pages: own paper, a page chosen on the map, and one template a piece', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Paper');
+  await drawPlate(page, 'Large', '400', '300');
+  await station(page, 'Pages');
+  await expect(page.getByRole('heading', { name: '4 pages of A4' })).toBeVisible();
+  await page.getByRole('group', { name: 'Choose a page' }).getByRole('button').nth(2).click();
+  await expect(page.getByRole('img', { name: /as it is printed/ })).toHaveAccessibleName(/Page 1\w+/);
+  await page.getByLabel('Paper', { exact: true }).selectOption('A3');
+  await expect(page.getByRole('heading', { name: /pages of A3/ })).toBeVisible();
+  await page.getByLabel('Paper', { exact: true }).selectOption('own size');
+  await setFigure(page, 'Paper width', '24in');
+  await setFigure(page, 'Paper height', '36in');
+  await expect(page.getByRole('heading', { name: '1 page of own paper' })).toBeVisible();
+  await expect(page.getByText('610 × 914 mm paper')).toBeVisible();
+});

@@ -1,0 +1,148 @@
+import { jest } from '@jest/globals';
+import type { OpenedAirframe, SaveAirframe } from '@grain-fold/contract';
+import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
+import { emptyPart, rectangleDraft } from '@grain-fold/core/drawing';
+import { createPinia, setActivePinia } from 'pinia';
+
+const kept = new Map<string, unknown>();
+jest.unstable_mockModule('./unsaved-edits.ts', () => ({
+  unsavedEdits: {
+    keep: (id: string, edits: unknown) => { kept.set(id, edits); return Promise.resolve(); }, find: (id: string) => Promise.resolve(kept.get(id)), forget: (id: string) => { kept.delete(id); return Promise.resolve(); },
+  },
+}));
+const { useAirframe } = await import('./airframe.ts');
+
+const start: Airframe = { id: 'x', name: 'Tern', settings: DEFAULT_SETTINGS, parts: [emptyPart('a', 'Rib', 'foam')], boards: [] };
+const opened = (airframe: Airframe, version = 1): OpenedAirframe => ({ airframe, version, savedAt: '2026-01-02T03:04:05Z', versions: { settings: 1, parts: Object.fromEntries(airframe.parts.map(({ id }) => [id, version])), boards: {}, nest: 0 } });
+
+/** A server that acknowledges saves, until it is told to answer otherwise. */
+let saves: SaveAirframe[] = [], answer: ((body: SaveAirframe) => Response | Promise<Response>) | undefined;
+const json = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status, headers: { 'Content-Type': status === 200 ? 'application/json' : 'application/problem+json' } });
+const receipt = (body: SaveAirframe): Response => json({ version: saves.length + 1, savedAt: '2026-01-02T03:05:00Z', parts: Object.fromEntries((body.parts ?? []).map(({ id, basedOn }) => [id, basedOn + 1])), boards: {} });
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['performance', 'queueMicrotask'] });
+  setActivePinia(createPinia());
+  kept.clear();
+  saves = [];
+  answer = undefined;
+  globalThis.fetch = ((_: string, init: RequestInit) => {
+    if (init.method !== 'POST') return Promise.resolve(json(opened(start)));
+    const body = JSON.parse(init.body as string) as SaveAirframe;
+    if (answer) return Promise.resolve(answer(body));
+    saves.push(body);
+    return Promise.resolve(receipt(body));
+  }) as typeof fetch;
+});
+afterEach(() => { jest.useRealTimers(); });
+const work = () => {
+  const store = useAirframe();
+  store.adopt(opened(start));
+  return store;
+};
+const rename = (store: ReturnType<typeof useAirframe>, name: string): boolean => store.run('a', { name: 'changeDetails', args: { changes: { name } } });
+const settle = async (milliseconds: number): Promise<void> => { await jest.advanceTimersByTimeAsync(milliseconds); };
+
+test('undo and redo by name, and a new edit forgets what was undone', () => {
+  const store = work();
+  rename(store, 'Rib 1');
+  store.run('a', { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, 10, 10) } });
+  expect(store.undoLabel).toBe('Draw outline');
+  store.undo();
+  store.undo();
+  expect(store.airframe).toEqual(start);
+  expect(store.redoLabel).toBe('Rename part');
+  store.redo();
+  expect(store.airframe!.parts[0]!.name).toBe('Rib 1');
+  rename(store, 'Rib 2');
+  expect(store.redoLabel).toBeUndefined();
+});
+
+test('a refused command changes nothing and says why; of several commands, all are done or none', () => {
+  const store = work();
+  expect(store.run('a', { name: 'changeDetails', args: { changes: { quantity: 0 } } })).toBe(false);
+  expect(store.message).toContain('got 0');
+  expect(store.runAll('a', [{ name: 'changeDetails', args: { changes: { name: 'B' } } }, { name: 'removeNode', args: { nodeId: 'nowhere' } }], 'Both')).toBe(false);
+  expect(store.airframe).toEqual(start);
+  expect(store.undoLabel).toBeUndefined();
+});
+
+test('edits are saved together half a second after the last, and only what changed is sent', async () => {
+  const store = work();
+  rename(store, 'R');
+  rename(store, 'Ri');
+  expect(kept.has('x')).toBe(true);
+  await settle(600);
+  expect(saves).toHaveLength(1);
+  expect(saves[0]).toMatchObject({ label: 'Rename part', parts: [{ id: 'a', basedOn: 1, value: { name: 'Ri' } }] });
+  expect(saves[0]!.settings).toBeUndefined();
+  expect(store.saveState).toBe('saved');
+  expect(kept.has('x')).toBe(false);
+  rename(store, 'Rib');
+  await settle(600);
+  expect(saves[1]).toMatchObject({ parts: [{ basedOn: 2 }] });
+});
+
+test('an edit made while a save is under way is saved after it', async () => {
+  const store = work();
+  let finish: (() => void) | undefined;
+  answer = (body) => new Promise((resolve) => { finish = () => { saves.push(body); resolve(receipt(body)); }; });
+  rename(store, 'First');
+  await settle(600);
+  rename(store, 'Second');
+  answer = undefined;
+  finish!();
+  await settle(1200);
+  expect(saves.map(({ parts }) => parts![0]!.value!.name)).toEqual(['First', 'Second']);
+  expect(store.saveState).toBe('saved');
+});
+
+test('without a server the edit is kept and tried again, longer and longer apart', async () => {
+  const store = work();
+  let tries = 0;
+  answer = () => { tries += 1; throw new TypeError('no network'); };
+  rename(store, 'Kept');
+  await settle(600);
+  expect(store.saveState).toBe('offline');
+  expect(kept.get('x')).toMatchObject({ airframe: { parts: [{ name: 'Kept' }] } });
+  await settle(1000);
+  expect(tries).toBe(2);
+  await settle(1000);
+  expect(tries).toBe(2);
+  answer = undefined;
+  await settle(2000);
+  expect(store.saveState).toBe('saved');
+  expect(saves).toHaveLength(1);
+});
+
+test('a stale save stops saving until it is settled, and keeping both loses nothing', async () => {
+  const store = work();
+  const theirs = opened({ ...start, parts: [{ ...start.parts[0]!, name: 'Theirs' }] }, 2);
+  answer = () => json({ code: 'STALE_SAVE', status: 409, title: '', detail: 'Newer.', mend: 'Choose.', conflicts: [{ kind: 'part', id: 'a', current: { version: 2, value: theirs.airframe.parts[0] } }] }, 409);
+  rename(store, 'Mine');
+  await settle(600);
+  expect(store.saveState).toBe('stale');
+  expect(store.conflicts).toHaveLength(1);
+  await settle(20_000);
+  expect(saves).toHaveLength(0);
+  answer = undefined;
+  const fetchNow = globalThis.fetch;
+  globalThis.fetch = ((url: string, init: RequestInit) => (init.method === 'GET' ? Promise.resolve(json(theirs)) : fetchNow(url, init))) as typeof fetch;
+  await store.settle('both');
+  await settle(600);
+  expect(store.airframe!.parts.map(({ name }) => name)).toEqual(['Theirs', 'Mine (mine)']);
+  expect(saves[0]!.parts!.map(({ basedOn }) => basedOn)).toEqual([0]);
+});
+
+test('unsaved edits found in the browser come back on the versions they were made from', async () => {
+  kept.set('x', { airframe: { ...start, parts: [{ ...start.parts[0]!, name: 'From before' }] }, base: start, versions: opened(start).versions, at: '2026-01-01T00:00:00Z' });
+  const store = useAirframe();
+  await store.open('x');
+  expect(store.found).toBeDefined();
+  expect(store.airframe!.parts[0]!.name).toBe('Rib');
+  store.bringBack();
+  expect(store.airframe!.parts[0]!.name).toBe('From before');
+  await settle(600);
+  expect(saves[0]).toMatchObject({ parts: [{ id: 'a', basedOn: 1, value: { name: 'From before' } }] });
+  store.undo();
+  expect(store.airframe!.parts[0]!.name).toBe('Rib');
+});

@@ -6,6 +6,7 @@ import { boardViews, isNestCurrent, shapeOf, type AirframeNest, type BoardView }
 import { countOf, formatLength } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import TrayBar from '../../components/TrayBar.vue';
+import { useStaggered } from '../../composables/staggered.ts';
 import { isTyping } from '../../composables/keys.ts';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
@@ -28,6 +29,7 @@ const views = computed<readonly BoardView[]>(() => (work.airframe && nest.value 
 const boards = computed(() => layOutBoards(views.value));
 const fitTo = computed(() => boardsBounds(boards.value));
 const placing = usePlacing(boards);
+const shownBoards = useStaggered(() => boards.value.length);
 const mayPlace = computed(() => !nesting.isRunning.value && !isOld.value);
 const hasParts = computed(() => (figures.quick?.pieces ?? 0) > 0);
 watch(() => boards.value.length, () => { placing.drop(); mat.value?.fit(); }, { flush: 'post' });
@@ -87,7 +89,7 @@ useEventListener(window, 'keydown', (event) => {
       >
         <template #world>
           <BoardOnMat
-            v-for="({ view, origin }, board) in boards" :key="view.number" :view="view" :origin="origin"
+            v-for="({ view, origin }, board) in boards.slice(0, shownBoards)" :key="view.number" :view="view" :origin="origin"
             :chosen-index="placing.chosen.value?.board === board ? placing.chosen.value.index : undefined" :held-index="placing.held.value && placing.chosen.value?.board === board ? placing.chosen.value.index : undefined"
           />
           <path v-if="chosenPath" :d="chosenPath" fill="none" :stroke="placing.refusal.value ? 'var(--brick)' : 'var(--marigold)'" stroke-width="3" vector-effect="non-scaling-stroke" />

@@ -8,6 +8,7 @@ import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import DownloadButton from '../../components/DownloadButton.vue';
 import InkDrawing from '../../components/InkDrawing.vue';
+import { useStaggered } from '../../composables/staggered.ts';
 import MatCanvas from '../../components/MatCanvas.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import TrayBar from '../../components/TrayBar.vue';
@@ -42,8 +43,10 @@ watchDebounced(() => work.airframe, async (airframe) => {
 
 const sheets = computed(() => (plan.value ? layOutSheets(plan.value) : []));
 const fitTo = computed<Bounds>(() => ({ minX: 0, maxX: Math.max(200, ...sheets.value.map(({ origin, width }) => origin.x + width)), minY: Math.min(-280, ...sheets.value.map(({ origin }) => origin.y)), maxY: 0 }));
+const shownSheets = useStaggered(() => sheets.value.length + 1);
 const chosen = computed(() => plan.value?.pages.find(({ name }) => name === chosenName.value) ?? plan.value?.pages[0]);
-const preview = computed(() => (plan.value && chosen.value && work.airframe ? pageInk(plan.value, chosen.value, { airframe: work.airframe.name, version: work.version, scale: work.airframe.settings.scale, date: dayjs().format('YYYY-MM-DD') }) : []));
+// The preview comes after the map's sheets.
+const preview = computed(() => (shownSheets.value > sheets.value.length && plan.value && chosen.value && work.airframe ? pageInk(plan.value, chosen.value, { airframe: work.airframe.name, version: work.version, scale: work.airframe.settings.scale, date: dayjs().format('YYYY-MM-DD') }) : []));
 const saved = computed(() => (plan.value ? plan.value.sheets.reduce((sum, { columns, rows, cells }) => sum + columns * rows - cells.length, 0) : 0));
 const paperWord = computed(() => (settings.value.paper === 'own' ? 'own paper' : settings.value.paper));
 const neighbours = computed(() => Object.entries(chosen.value?.neighbours ?? {}).filter(([, name]) => name).map(([side, name]) => `${name} ${{ left: 'on its left', right: 'on its right', above: 'above', below: 'below' }[side]}`).join(', '));
@@ -53,7 +56,7 @@ const neighbours = computed(() => Object.entries(chosen.value?.neighbours ?? {})
   <div class="station">
     <div class="station-body">
       <MatCanvas v-if="plan && plan.pages.length > 0" :key="plan.sheets.length" :fit-to="fitTo" :unit="work.unit" arrows-pan label="Map of the pages" :top-room-px="40">
-        <template #world><SheetOnMat v-for="sheet in sheets" :key="sheet.sheet.number" v-bind="sheet" :plan="plan" :chosen-name="chosen?.name" @choose="chosenName = $event" /></template>
+        <template #world><SheetOnMat v-for="sheet in sheets.slice(0, shownSheets)" :key="sheet.sheet.number" v-bind="sheet" :plan="plan" :chosen-name="chosen?.name" @choose="chosenName = $event" /></template>
         <template #screen="{ toScreen, view }">
           <g class="figures" font-weight="600" fill="#fff" pointer-events="none">
             <template v-for="sheet in sheets" :key="sheet.sheet.number">

@@ -3,6 +3,7 @@ import { computed, nextTick, ref } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
 import { piecesOf, resolve, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
 import { contextOf, type Airframe } from '@grain-fold/core/airframe';
+import { useStaggered } from '../../composables/staggered.ts';
 import { useFigures } from '../../stores/figures.ts';
 
 /** The drawings of the airframe along the mat's edge, in their groups. */
@@ -10,9 +11,10 @@ const props = defineProps<{ airframe: Airframe; chosenId?: string }>();
 const emit = defineEmits<{ choose: [id: string]; add: [] }>();
 const figures = useFigures();
 const list = ref<HTMLElement>();
+const shown = useStaggered(() => (figures.quick ? props.airframe.parts.length : 0), 8);
 
 const groups = computed(() => [...new Set(props.airframe.parts.map(({ group }) => group))].map((group) => ({
-  group, parts: props.airframe.parts.filter((part) => part.group === group).map((part) => ({ part, resolved: figures.quick && resolve(part, contextOf(props.airframe, part)) })),
+  group, parts: props.airframe.parts.filter((part) => part.group === group).map((part) => ({ part, resolved: figures.quick && props.airframe.parts.indexOf(part) < shown.value ? resolve(part, contextOf(props.airframe, part)) : undefined })),
 })));
 const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
 const outline = (part: ResolvedPart): string => [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') || part.openPaths.map((path) => svgPath(path, false)).join('');

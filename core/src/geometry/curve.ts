@@ -78,6 +78,18 @@ export function splitCurve(curve: Curve, t: number): readonly [Curve, Curve] {
   ];
 }
 
+/** Derivative of the curve by its parameter at t in [0, 1], in mm. */
+export function curveTangent(curve: Curve, t: number): Point {
+  if (isStraight(curve)) return subtract(curve.to, curve.from);
+  if (curve.kind === 'cubic') {
+    const u = 1 - t;
+    const [p, q, r] = [subtract(curve.control1, curve.from), subtract(curve.control2, curve.control1), subtract(curve.to, curve.control2)];
+    return { x: 3 * (u * u * p.x + 2 * u * t * q.x + t * t * r.x), y: 3 * (u * u * p.y + 2 * u * t * q.y + t * t * r.y) };
+  }
+  const { radius, start, sweep } = arcGeometry(curve as Arc);
+  return { x: -radius * sweep * Math.sin(start + sweep * t), y: radius * sweep * Math.cos(start + sweep * t) };
+}
+
 /** Parameter in [0, 1] and distance of the point of the curve nearest to p. */
 export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; readonly point: Point; readonly distance: number } {
   if (isStraight(curve)) {

@@ -8,3 +8,6 @@ export * from './crossings.ts';
 export * from './region.ts';
 export * from './inner-place.ts';
 export * from './separation.ts';
+export * from './meetings.ts';
+export { combineOutlines, type Combination } from './combine-outlines.ts';
+export * from './offset-path.ts';

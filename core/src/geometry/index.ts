@@ -9,5 +9,5 @@ export * from './region.ts';
 export * from './inner-place.ts';
 export * from './separation.ts';
 export * from './meetings.ts';
-export { combineOutlines, type Combination } from './combine-outlines.ts';
+export { combineOutlines, cutCurve, type Combination } from './combine-outlines.ts';
 export * from './offset-path.ts';

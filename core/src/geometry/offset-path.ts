@@ -28,7 +28,24 @@ export function offsetOutline(outline: Path, byMm: number, corners: 'sharp' | 'r
     return cutCurve(curve, cuts);
   });
   const kept = pieces.filter((piece) => [0.5, 0.25, 0.75].every((t) => distanceToPath(curvePoint(piece, t), path) >= Math.abs(byMm) - SLACK_MM));
-  return chain(kept).filter((loop) => pathSignedArea(loop) > 0);
+  return chain(kept).filter((loop) => pathSignedArea(loop) > 0).map(withoutSeams);
+}
+
+/** A loop whose straight runs in one line are one run; it starts where its first run starts. */
+function withoutSeams(loop: Path): Path {
+  const goesOn = (a: Curve, b: Curve): boolean => {
+    if (a.kind !== 'line' || b.kind !== 'line') return false;
+    const u = subtract(a.to, a.from), v = subtract(b.to, b.from);
+    return Math.abs(cross(u, v)) < 1e-9 * Math.hypot(u.x, u.y) * Math.hypot(v.x, v.y) && u.x * v.x + u.y * v.y > 0;
+  };
+  const merged = loop.reduce<Curve[]>((list, curve) => {
+    const last = list.at(-1);
+    if (last && goesOn(last, curve)) list[list.length - 1] = { ...last, to: curve.to };
+    else list.push(curve);
+    return list;
+  }, []);
+  const [first, last] = [merged[0]!, merged.at(-1)!];
+  return merged.length > 2 && goesOn(last, first) ? [{ ...first, from: last.from }, ...merged.slice(1, -1)] : merged;
 }
 
 const distanceToPath = (p: Point, path: Path): number => Math.min(...path.map((curve) => nearestOnCurve(curve, p).distance));

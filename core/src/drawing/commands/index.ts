@@ -1,5 +1,15 @@
 import { brokenInvariant, type Part } from '../part.ts';
 import { addOperation } from './add-operation.ts';
+import { alignPaths } from './align-paths.ts';
+import { arrangePaths } from './arrange-paths.ts';
+import { combineOutline } from './combine-outline.ts';
+import { divideSegment } from './divide-segment.ts';
+import { extendLine } from './extend-line.ts';
+import { joinLines } from './join-lines.ts';
+import { offsetContour } from './offset-contour.ts';
+import { shapeCorners } from './shape-corners.ts';
+import { splitLine } from './split-line.ts';
+import { trimLine } from './trim-line.ts';
 import { bringHoleInside } from './bring-hole-inside.ts';
 import { changeDetails } from './change-details.ts';
 import { changeOperation } from './change-operation.ts';
@@ -27,12 +37,14 @@ export type { CommandResult, DraftSegment, OperationDraft, PathDraft } from './c
 export { SIZING_WORDS } from './command.ts';
 export { draftFault } from './command.ts';
 export { foldReach } from './extend-fold.ts';
+export type { Motion } from './arrange-paths.ts';
+export type { Alignment } from './align-paths.ts';
 export type { PartDetails } from './change-details.ts';
 
 /** Every editing command, by its name. */
 export const COMMANDS = {
-  addOperation, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, closePath, drawHole, drawLine, drawOutline, extendFold,
-  insertNode, mirrorPart, moveNodes, movePath, placeNode, removeNode, removeOperation, removePath, shapeRun, straightenLine, uncrossOutline,
+  addOperation, alignPaths, arrangePaths, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, closePath, combineOutline, divideSegment, drawHole, drawLine,
+  drawOutline, extendFold, extendLine, insertNode, joinLines, mirrorPart, moveNodes, movePath, offsetContour, placeNode, removeNode, removeOperation, removePath, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
 } as const;
 
 export type CommandName = keyof typeof COMMANDS;

@@ -1,5 +1,6 @@
 import { distance, isInside, nearestOnCurve, type Point } from '../geometry/index.ts';
-import { curveOf, pathsOf, type Part } from './part.ts';
+import { curvesNear } from './near-curves.ts';
+import { pathsOf, type Part } from './part.ts';
 import type { ResolvedPart } from './resolve.ts';
 
 /** What lies under a pointer. */
@@ -16,10 +17,10 @@ export function pick(part: Part, resolved: ResolvedPart, pointer: Point, reachMm
   const nodes = pathsOf(part).flatMap((path) => path.nodes.map((node) => ({ node, pathId: path.id, d: distance(node, pointer) }))).filter(({ d }) => d <= reachMm);
   const node = nodes.sort((a, b) => a.d - b.d)[0];
   if (node) return { kind: 'node', pathId: node.pathId, nodeId: node.node.id };
-  const segments = pathsOf(part).flatMap((path) => path.segments.map((segment, index) => {
-    const near = nearestOnCurve(curveOf(path, index), pointer);
-    return { path, segment, t: near.t, d: near.distance };
-  })).filter(({ d }) => d <= reachMm).sort((a, b) => a.d - b.d);
+  const segments = curvesNear(part, pointer, reachMm).map(({ path, index, curve }) => {
+    const near = nearestOnCurve(curve, pointer);
+    return { path, segment: path.segments[index]!, t: near.t, d: near.distance };
+  }).filter(({ d }) => d <= reachMm).sort((a, b) => a.d - b.d);
   const onLine = segments.find(({ path }) => part.lines.some((line) => line.id === path.id));
   const operation = onLine && part.operations.find(({ on }) => on.pathId === onLine.path.id);
   if (onLine && operation) return { kind: 'operation', operationId: operation.id, pathId: onLine.path.id };

@@ -73,13 +73,23 @@ describe('the line code', () => {
 
 describe('pointing', () => {
   const part = withRound(plate(200, 100), 100, 50, 10);
-  test('a point wins over a middle, a middle over an edge, an edge over the grid', () => {
+  test('an end wins over a middle, a middle over an edge, an edge over the grid', () => {
     const options = { reachMm: 4, gridMm: 10 };
-    expect(snap(part, { x: 2, y: 1 }, options)).toEqual({ reason: 'point', point: { x: 0, y: 0 } });
+    expect(snap(part, { x: 2, y: 1 }, options)).toEqual({ reason: 'end', point: { x: 0, y: 0 } });
     expect(snap(part, { x: 101, y: 2 }, options)).toMatchObject({ reason: 'middle', point: { x: 100, y: 0 } });
     expect(snap(part, { x: 33, y: 2 }, options)).toMatchObject({ reason: 'edge', point: { x: 33, y: 0 } });
     expect(snap(part, { x: 52, y: 28 }, options)).toMatchObject({ reason: 'grid', point: { x: 50, y: 30 } });
     expect(snap(part, { x: 55, y: 25 }, { reachMm: 1, gridMm: 0 })).toMatchObject({ reason: 'free', point: { x: 55, y: 25 } });
+  });
+  test('centres, crossings, touches and square meetings', () => {
+    const drawn = withLine(withLine(part, [20, 20], [60, 80], groove()), [20, 80], [60, 20], groove());
+    const options = { reachMm: 4, gridMm: 0 };
+    expect(snap(drawn, { x: 99, y: 51 }, options)).toEqual({ reason: 'centre', point: { x: expect.closeTo(100, 6), y: expect.closeTo(50, 6) } });
+    expect(snap(drawn, { x: 41, y: 51 }, options)).toEqual({ reason: 'crossing', point: { x: expect.closeTo(40, 6), y: expect.closeTo(50, 6) } });
+    // From (150, 50), 50 mm from the middle of a circle of 10 mm: it is touched at 10²/50 = 2 mm before the middle's height.
+    const touch = snap(drawn, { x: 102, y: 59.5 }, { ...options, reachMm: 1, from: { x: 150, y: 50 } });
+    expect(touch).toEqual({ reason: 'tangent', point: { x: expect.closeTo(102, 6), y: expect.closeTo(50 + Math.sqrt(96), 6) } });
+    expect(snap(drawn, { x: 151, y: 98 }, { ...options, from: { x: 150, y: 30 } })).toEqual({ reason: 'square', point: { x: expect.closeTo(150, 6), y: 100 } });
   });
   test('pressing near an edge picks it, in the open nothing', () => {
     expect(pick(part, made(part), { x: 60, y: 1 }, 3)).toMatchObject({ kind: 'segment' });

@@ -46,7 +46,7 @@ const reach = (): number => REACH_PX / pixelsPerMm();
 
 function snapTo(at: Point, except?: ReadonlySet<string>): Snap {
   if (isSnapHeld.value) return { point: at, reason: 'free' };
-  return snap(props.part, at, { reachMm: reach(), gridMm: gridSteps(work.unit, pixelsPerMm()).fineMm, except, more: props.drafting.points.value });
+  return snap(props.part, at, { reachMm: reach(), gridMm: gridSteps(work.unit, pixelsPerMm()).fineMm, except, more: props.drafting.points.value, from: props.drafting.isDrawing.value ? props.drafting.points.value.at(-1) : drag.value?.anchor });
 }
 
 function press(at: Point, event: PointerEvent): void {
@@ -180,7 +180,9 @@ const lengthBar = computed(() => {
 });
 const cursor = computed(() => (props.drafting.tool.value === 'select' ? (drag.value ? 'grabbing' : 'default') : 'crosshair'));
 const describe = computed(() => `${props.part.name}: ${props.part.contours.length} contours, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no lines'}`);
-const REASON_WORDS = { point: 'on a point', middle: 'on the middle', edge: 'on an edge', grid: 'on the grid', free: '' } as const;
+const REASON_WORDS = {
+  end: 'on a point', crossing: 'on a crossing', middle: 'on the middle', centre: 'on the centre', tangent: 'touching', square: 'square to it', edge: 'on an edge', grid: 'on the grid', free: '',
+} as const;
 defineExpose({ fit: () => mat.value?.fit() });
 </script>
 

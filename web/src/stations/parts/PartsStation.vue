@@ -40,7 +40,7 @@ const faults = computed<readonly Fault[]>(() => {
 const selection = useSelection(part);
 const drafting = useDrafting(part);
 const hint = computed(() => toolTraits(drafting.tool.value)?.hint ?? (selection.chosen.value ? 'Drag to move, or type its numbers on the slip' : 'Click a point, an edge or a line; double-click an edge to insert a point'));
-const REASON_WORDS = { point: 'a point', middle: 'a middle', edge: 'an edge', grid: 'the grid', free: '' } as const;
+const REASON_WORDS = { end: 'a point', crossing: 'a crossing', middle: 'a middle', centre: 'a centre', tangent: 'a touch', square: 'a square meeting', edge: 'an edge', grid: 'the grid', free: '' } as const;
 
 function choose(partId: string): Promise<unknown> {
   drafting.keep();

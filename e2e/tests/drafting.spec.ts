@@ -1,15 +1,5 @@
-import type { Page } from '@playwright/test';
+import { pixelsOf, slip } from '../support/mat.ts';
 import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
-
-/** The mat as the pointer sees it: a place in mm of the drawing, as pixels of the window. */
-async function pixelsOf(page: Page): Promise<(x: number, y: number) => readonly [number, number]> {
-  const mat = page.getByRole('application');
-  const box = (await mat.boundingBox())!;
-  const transform = await mat.evaluate((svg) => [...svg.children].map((child) => child.getAttribute('transform')).find((text) => text?.includes('scale('))!);
-  const [tx, ty, k] = /translate\(([-\d.]+) ([-\d.]+)\) scale\(([-\d.]+)/.exec(transform)!.slice(1).map(Number) as [number, number, number];
-  return (x, y) => [box.x + tx + x * k, box.y + ty - y * k];
-}
-const slip = (page: Page) => page.getByRole('complementary', { name: /^Slip of/ });
 
 test('an outline by pointer, snapped to the grid, with an arc; points moved, inserted and removed', async ({ page, workshop }) => {
   await signUp(page, workshop);

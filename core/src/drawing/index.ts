@@ -6,5 +6,6 @@ export * from './resolve.ts';
 export * from './twin.ts';
 export * from './line-code.ts';
 export * from './draft-shapes.ts';
+export { curvesNear, type PlacedCurve } from './near-curves.ts';
 export * from './snap.ts';
 export * from './pick.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { arcGeometry, curveLength, directionDegrees, distance } from '@grain-fold/core/geometry';
 import { curveOf, type Contour, type DrawnLine, type Part, type Segment } from '@grain-fold/core/drawing';
 import { degrees, formatLengthWithUnit } from '@grain-fold/core/units';
@@ -38,6 +38,8 @@ function addBevel(): void {
   if (added) emit('choose', { kind: 'operation', operationId: added.id });
 }
 const insert = (): void => { work.run(props.part.id, { name: 'insertNode', args: { segmentId: props.segment.id, t: props.t > 0.02 && props.t < 0.98 ? props.t : 0.5 } }); };
+const parts = ref(2);
+const divide = (): void => { work.run(props.part.id, { name: 'divideSegment', args: { segmentId: props.segment.id, count: parts.value } }); };
 function removePath(): void {
   if (work.run(props.part.id, { name: 'removePath', args: { pathId: props.path.id } })) emit('choose', undefined);
 }
@@ -53,10 +55,12 @@ function removePath(): void {
       <MeasureField label="Direction" kind="angle" :model-value="directionDegrees(...ends)" :least="-360" :most="360" @update:model-value="work.run(part.id, { name: 'shapeRun', args: { segmentId: segment.id, angleDegrees: $event } })" />
       <MeasureField v-if="arc" label="Radius" :unit="work.unit" :model-value="arc.radius" :least="0.1" @update:model-value="setRadius" />
       <div v-if="arc" class="row"><span class="label">Sweep</span><span class="value">{{ Math.abs(degrees(arc.sweep)).toFixed(1) }}°</span></div>
+      <MeasureField label="Divide in" kind="number" :model-value="parts" :least="2" :most="200" @update:model-value="parts = Math.round($event)" />
       <SizingRow v-if="!isOuter" :part="part" :path="path" />
     </div>
     <div class="doings">
       <button type="button" class="button small" @click="insert">Insert a point</button>
+      <button type="button" class="button small" @click="divide">Divide in {{ parts }}</button>
       <button v-if="'role' in path" type="button" class="button small" @click="addBevel">Bevel this edge</button>
       <button type="button" class="button small" @click="removePath">Remove the {{ isOuter ? 'outline' : 'role' in path ? 'hole' : 'line' }}</button>
     </div>

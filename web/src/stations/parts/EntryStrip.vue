@@ -13,10 +13,14 @@ const length = ref('');
 const angle = ref('');
 const x = ref('');
 const y = ref('');
+const width = ref('');
+const height = ref('');
 const message = ref('');
 const first = useTemplateRef<HTMLInputElement>('first');
 
 const last = computed(() => props.drafting.points.value.at(-1));
+const isShape = computed(() => props.drafting.shape.value !== 'points');
+const SHAPES = [['points', 'corner by corner'], ['rectangle', 'rectangle'], ['circle', 'circle']] as const;
 const traits = computed(() => toolTraits(props.drafting.tool.value));
 const heading = computed(() => (last.value && props.pointer ? directionDegrees(last.value, props.pointer) : 0));
 
@@ -44,12 +48,22 @@ function read(): Read {
   const from = last.value ?? { x: 0, y: 0 };
   return { ok: true, at: { x: right ?? from.x, y: up ?? from.y } };
 }
+/** The second place of a shape: a rectangle's far corner by width and height, a circle's rim by its radius. */
+function readShape(from: Point): Read {
+  const isCircle = props.drafting.shape.value === 'circle';
+  const sizes = (isCircle ? [width] : [width, height]).map((field) => parseLength(field.value, work.unit));
+  const bad = sizes.find((one) => !one.ok);
+  if (bad && !bad.ok) return bad;
+  const [across, up] = sizes.map((one) => (one.ok ? one.mm : 0)) as [number, number | undefined];
+  if (across === 0 || up === 0) return { ok: false, message: isCircle ? 'A radius must be more than 0.' : 'Width and height must not be 0.' };
+  return { ok: true, at: { x: from.x + across, y: from.y + (up ?? 0) } };
+}
 function enter(): void {
-  const result = read();
+  const result = isShape.value && last.value ? readShape(last.value) : read();
   message.value = result.ok ? '' : result.message;
   if (!result.ok) return;
   props.drafting.addPoint(add(result.at, { x: 0, y: 0 }), 0.001);
-  [length, angle, x, y].forEach((field) => { field.value = ''; });
+  [length, angle, x, y, width, height].forEach((field) => { field.value = ''; });
   void focus();
 }
 const sinceLast = computed(() => (last.value && props.pointer ? formatLength(distance(last.value, props.pointer), work.unit) : ''));
@@ -59,7 +73,14 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
 <template>
   <form class="strip figures" aria-label="Type the next point" @submit.prevent="enter" @keydown.esc.prevent.stop="drafting.backOut()">
     <span class="word">{{ traits?.word }}</span>
-    <template v-if="last">
+    <select v-if="mustClose(drafting.tool.value) && !last" aria-label="Shape" :value="drafting.shape.value" @change="drafting.shape.value = ($event.target as HTMLSelectElement).value as typeof drafting.shape.value">
+      <option v-for="[value, word] in SHAPES" :key="value" :value="value">{{ word }}</option>
+    </select>
+    <template v-if="last && isShape">
+      <label>{{ drafting.shape.value === 'circle' ? 'radius' : 'width' }} <input ref="first" v-model="width" name="width" autocomplete="off" /> {{ work.unit }}</label>
+      <label v-if="drafting.shape.value === 'rectangle'">height <input v-model="height" name="height" autocomplete="off" /> {{ work.unit }}</label>
+    </template>
+    <template v-else-if="last">
       <label>length <input ref="first" v-model="length" name="length" :placeholder="sinceLast" autocomplete="off" /> {{ work.unit }}</label>
       <label>angle <input v-model="angle" name="angle" :placeholder="heading.toFixed(1)" autocomplete="off" /> °</label>
       <span class="or">or</span>
@@ -71,8 +92,8 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
       <label>up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label>
     </template>
     <button type="submit" class="go">Add point</button>
-    <button v-if="last" type="button" :aria-pressed="drafting.runKind.value === 'arc'" @click="drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc'">arc</button>
-    <button v-if="last" type="button" :aria-pressed="drafting.runKind.value === 'cubic'" @click="drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic'">curve</button>
+    <button v-if="last && !isShape" type="button" :aria-pressed="drafting.runKind.value === 'arc'" @click="drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc'">arc</button>
+    <button v-if="last && !isShape" type="button" :aria-pressed="drafting.runKind.value === 'cubic'" @click="drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic'">curve</button>
     <button v-if="drafting.canClose.value" type="button" class="go" @click="drafting.close()">Close it</button>
     <button v-if="drafting.canEnd.value" type="button" @click="drafting.end()">{{ mustClose(drafting.tool.value) ? 'Leave open' : 'End here' }}</button>
     <button type="button" @click="drafting.start('select')">Cancel</button>
@@ -87,6 +108,7 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
 input { width: 74px; text-align: right; border: 0; border-bottom: 1px solid #88a5aa; background: #12262c; color: #fff; padding: 3px 6px; font-weight: 600; }
 input::placeholder { color: #9ab3b7; opacity: 1; font-weight: 500; }
 .or { color: #b9cbcc; }
+select { border: 1px solid #5d7f86; background: #12262c; color: #fff; border-radius: var(--radius); padding: 4px 6px; font-weight: 600; }
 button { border: 1px solid #5d7f86; background: transparent; border-radius: var(--radius); padding: 3px 10px; }
 button:hover { background: #29474f; }
 button[aria-pressed='true'], .go { background: var(--foam); color: var(--ink); border-color: var(--foam); font-weight: 600; }

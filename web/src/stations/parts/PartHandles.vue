@@ -12,9 +12,10 @@ const nodes = computed(() => {
   const { chosen, operation } = props.selection;
   const ids = new Set(chosen.value?.kind === 'nodes' ? chosen.value.ids : []);
   const shownLine = operation.value?.on.pathId;
+  const whole = new Set(chosen.value?.kind === 'paths' ? chosen.value.ids : []);
   return pathsOf(props.part)
-    .filter((path) => 'role' in path || path.id === shownLine || path.nodes.some(({ id }) => ids.has(id)))
-    .flatMap((path) => path.nodes.map((node) => ({ id: node.id, at: props.toScreen(node), isChosen: ids.has(node.id) || path.id === shownLine })));
+    .filter((path) => 'role' in path || path.id === shownLine || whole.has(path.id) || path.nodes.some(({ id }) => ids.has(id)))
+    .flatMap((path) => path.nodes.map((node) => ({ id: node.id, at: props.toScreen(node), isChosen: ids.has(node.id) || path.id === shownLine || whole.has(path.id) })));
 });
 const segment = computed(() => {
   const now = props.selection.segment.value;

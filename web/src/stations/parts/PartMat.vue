@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { boundsOf, distance, subtract, svgPath, type Point } from '@grain-fold/core/geometry';
-import { applyCommand, curveOf, findPath, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
+import { boundsOf, distance, nearestOnCurve, subtract, svgPath, type Point } from '@grain-fold/core/geometry';
+import { applyCommand, curveOf, curvesNear, findPath, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import PartCaptions from '../../components/PartCaptions.vue';
@@ -66,8 +66,17 @@ function press(at: Point, event: PointerEvent): void {
     drag.value = { from: at, anchor: at, except: new Set(), commandFor: handle };
     return;
   }
+  if (drafting.tool.value === 'trim') {
+    trimAt(at);
+    return;
+  }
   if (!picked) {
     selection.chosen.value = undefined;
+    return;
+  }
+  if (event.shiftKey && picked.kind !== 'node') {
+    const ids = selection.paths.value.map(({ id }) => id);
+    selection.chosen.value = { kind: 'paths', ids: ids.includes(picked.pathId) ? ids.filter((id) => id !== picked.pathId) : [...ids, picked.pathId] };
     return;
   }
   if (picked.kind === 'node') startNodes(picked.nodeId, at, event.shiftKey);
@@ -128,6 +137,14 @@ function bevelEdge(picked: ReturnType<typeof pick>): void {
     if (added) props.selection.chosen.value = { kind: 'operation', operationId: added.id };
     props.drafting.start('select');
   }
+}
+
+/** Takes out the stretch of a line under the pointer. */
+function trimAt(at: Point): void {
+  const nearest = curvesNear(props.part, at, reach()).filter(({ path }) => !('role' in path)).map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
+    .filter(({ near }) => near.distance <= reach()).sort((a, b) => a.near.distance - b.near.distance)[0];
+  if (nearest) work.run(props.part.id, { name: 'trimLine', args: { segmentId: nearest.path.segments[nearest.index]!.id, t: nearest.near.t } });
+  else work.message = 'Click a line on the part: outlines are not trimmed.';
 }
 
 function move(at: Point, event: PointerEvent): void {

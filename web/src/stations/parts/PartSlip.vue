@@ -11,6 +11,7 @@ import OperationSection from './OperationSection.vue';
 import PartDetailsSection from './PartDetailsSection.vue';
 import PathList from './PathList.vue';
 import PointSection from './PointSection.vue';
+import ShapeSection from './ShapeSection.vue';
 import type { Selection } from './selection.ts';
 
 const props = defineProps<{ part: Part; resolved: ResolvedPart; faults: readonly Fault[]; selection: Selection }>();
@@ -54,6 +55,8 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
     <PointSection v-if="selection.nodes.value.length > 0" :part="part" :nodes="selection.nodes.value" />
     <EdgeSection v-if="selection.segment.value" v-bind="selection.segment.value" :part="part" :t="t" @choose="selection.chosen.value = $event" />
     <OperationSection v-if="selection.operation.value" :part="part" :operation="selection.operation.value" :thickness-mm="resolved.thicknessMm" />
+
+    <ShapeSection v-if="selection.paths.value.length > 0" :part="part" :paths="selection.paths.value" />
 
     <section v-if="part.operations.length > 0" aria-label="Lines on this part">
       <h2 class="eyebrow">Lines on this part</h2>

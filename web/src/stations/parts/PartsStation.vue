@@ -97,6 +97,7 @@ function removeChosen(): void {
   if (!part.value || !chosen) return;
   if (chosen.kind === 'operation') work.run(part.value.id, { name: 'removeOperation', args: { operationId: chosen.operationId } });
   else if (chosen.kind === 'nodes') work.runAll(part.value.id, chosen.ids.map((nodeId) => ({ name: 'removeNode', args: { nodeId } })), `Remove ${chosen.ids.length} points`);
+  else if (chosen.kind === 'paths') work.runAll(part.value.id, chosen.ids.map((pathId) => ({ name: 'removePath', args: { pathId } })), `Remove ${chosen.ids.length} lines`);
   else work.run(part.value.id, { name: 'removePath', args: { pathId: chosen.pathId } });
   selection.chosen.value = undefined;
 }
@@ -109,6 +110,7 @@ function nudge(event: KeyboardEvent): boolean {
   const by = { x: step[0] * size, y: step[1] * size };
   const nodeIds = segment ? [segment.path.nodes[segment.index]!.id, segment.path.nodes[(segment.index + 1) % segment.path.nodes.length]!.id] : selection.nodes.value.map(({ id }) => id);
   if (nodeIds.length > 0) return work.run(part.value.id, { name: 'moveNodes', args: { nodeIds, by } });
+  if (selection.chosen.value?.kind === 'paths') return work.run(part.value.id, { name: 'arrangePaths', args: { pathIds: selection.chosen.value.ids, motion: { kind: 'move', by }, copies: 0 } });
   if (operation && part.value.lines.some(({ id }) => id === operation.on.pathId)) return work.run(part.value.id, { name: 'movePath', args: { pathId: operation.on.pathId, by } });
   return false;
 }

@@ -5,13 +5,16 @@ import { findPath, type Contour, type DrawnLine, type Operation, type Part, type
 export type Chosen =
   | { readonly kind: 'nodes'; readonly ids: readonly string[] }
   | { readonly kind: 'segment'; readonly pathId: string; readonly segmentId: string; readonly t: number }
-  | { readonly kind: 'operation'; readonly operationId: string };
+  | { readonly kind: 'operation'; readonly operationId: string }
+  | { readonly kind: 'paths'; readonly ids: readonly string[] };
 
 export interface Selection {
   readonly chosen: ShallowRef<Chosen | undefined>;
   readonly operation: ComputedRef<Operation | undefined>;
   readonly segment: ComputedRef<{ readonly path: Contour | DrawnLine; readonly segment: Segment; readonly index: number } | undefined>;
   readonly nodes: ComputedRef<readonly PathNode[]>;
+  /** Whole lines, holes or the outline that the choice stands for. */
+  readonly paths: ComputedRef<readonly (Contour | DrawnLine)[]>;
 }
 
 /** What is chosen, as long as the part still has it. */
@@ -32,5 +35,10 @@ export function useSelection(part: ComputedRef<Part | undefined>): Selection {
     if (now?.kind !== 'nodes' || !part.value) return [];
     return [...part.value.contours, ...part.value.lines].flatMap((path) => path.nodes).filter((node) => now.ids.includes(node.id));
   });
-  return { chosen, operation, segment, nodes };
+  const paths = computed(() => {
+    const now = chosen.value;
+    const ids = now?.kind === 'paths' ? now.ids : segment.value ? [segment.value.path.id] : operation.value ? [operation.value.on.pathId] : [];
+    return part.value ? ids.flatMap((id) => findPath(part.value!, id) ?? []) : [];
+  });
+  return { chosen, operation, segment, nodes, paths };
 }

@@ -1,17 +1,20 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { add, bulgeThrough, curvePoint, distance, interpolate, times, unitVector, type Curve, type Point } from '@grain-fold/core/geometry';
-import { draftFault, type DraftSegment, type OperationKind, type Part, type PathDraft } from '@grain-fold/core/drawing';
+import { circleDraft, draftFault, rectangleDraft, type DraftSegment, type OperationKind, type Part, type PathDraft } from '@grain-fold/core/drawing';
 import { useAirframe } from '../../stores/airframe.ts';
 import { endsAfterTwo, mustClose, operationDraft, type Tool } from './part-tools.ts';
 
 /** How the run that is drawn next goes. */
 export type RunKind = 'line' | 'arc' | 'cubic';
+/** What a closed tool draws: point by point, or a whole shape by two places. */
+export type DraftShape = 'points' | 'rectangle' | 'circle';
 
 export interface Drafting {
   readonly tool: Ref<Tool>;
   readonly points: ShallowRef<readonly Point[]>;
   readonly runKind: Ref<RunKind>;
   readonly arcVia: ShallowRef<Point | undefined>;
+  readonly shape: Ref<DraftShape>;
   readonly isDrawing: ComputedRef<boolean>;
   readonly canClose: ComputedRef<boolean>;
   readonly canEnd: ComputedRef<boolean>;
@@ -34,9 +37,10 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   const segments = shallowRef<readonly DraftSegment[]>([]);
   const runKind = ref<RunKind>('line');
   const arcVia = shallowRef<Point>();
-  const isDrawing = computed(() => tool.value !== 'select' && tool.value !== 'bevel');
-  const canClose = computed(() => points.value.length >= (segments.value.some(({ kind }) => kind !== 'line') ? 2 : 3) && !endsAfterTwo(tool.value));
-  const canEnd = computed(() => points.value.length >= 2 && (!mustClose(tool.value) || tool.value === 'outline'));
+  const shape = ref<DraftShape>('points');
+  const isDrawing = computed(() => tool.value !== 'select' && tool.value !== 'bevel' && tool.value !== 'trim');
+  const canClose = computed(() => shape.value === 'points' && points.value.length >= (segments.value.some(({ kind }) => kind !== 'line') ? 2 : 3) && !endsAfterTwo(tool.value));
+  const canEnd = computed(() => shape.value === 'points' && points.value.length >= 2 && (!mustClose(tool.value) || tool.value === 'outline'));
 
   function reset(): void {
     points.value = [];
@@ -46,6 +50,7 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   }
   function start(next: Tool): void {
     reset();
+    if (!mustClose(next)) shape.value = 'points';
     tool.value = next;
   }
 
@@ -71,8 +76,23 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     return { kind: 'line' };
   }
 
+  /** The shape that two places give, or undefined while they are one. */
+  function shapeDraft(first: Point, second: Point): PathDraft | undefined {
+    if (distance(first, second) < 1e-6) return undefined;
+    if (shape.value === 'circle') return circleDraft(first, distance(first, second));
+    const [width, height] = [Math.abs(second.x - first.x), Math.abs(second.y - first.y)];
+    return width < 1e-6 || height < 1e-6 ? undefined : rectangleDraft({ x: Math.min(first.x, second.x), y: Math.min(first.y, second.y) }, width, height);
+  }
+
   function addPoint(p: Point, closeWithinMm: number): void {
     const first = points.value[0];
+    if (shape.value !== 'points') {
+      const draft = first && shapeDraft(first, p);
+      if (!first) points.value = [p];
+      else if (draft) finish(draft);
+      else work.message = 'Give the second place some way from the first.';
+      return;
+    }
     if (runKind.value === 'arc' && first && !arcVia.value) {
       arcVia.value = p;
       return;
@@ -130,10 +150,15 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   }
 
   function preview(pointer: Point | undefined): readonly Curve[] {
+    const first = points.value[0];
+    if (shape.value !== 'points') {
+      const draft = first && pointer && shapeDraft(first, pointer);
+      return draft ? draft.segments.map((segment, index): Curve => ({ ...segment, from: draft.points[index]!, to: draft.points[(index + 1) % draft.points.length]! })) : [];
+    }
     const curve = (segment: DraftSegment, from: Point, to: Point): Curve => ({ ...segment, from, to });
     const drawn = segments.value.map((segment, index) => curve(segment, points.value[index]!, points.value[index + 1]!));
     const last = points.value.at(-1);
     return last && pointer && distance(last, pointer) > 1e-9 ? [...drawn, curve(nextSegment(pointer), last, pointer)] : drawn;
   }
-  return { tool, points, runKind, arcVia, isDrawing, canClose, canEnd, preview, start, addPoint, close, end, backOut, keep };
+  return { tool, points, runKind, arcVia, shape, isDrawing, canClose, canEnd, preview, start, addPoint, close, end, backOut, keep };
 }

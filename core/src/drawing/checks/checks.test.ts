@@ -24,6 +24,10 @@ test.each<[string, Part, string, string]>([
   ['a bow tie', polygonPart([[0, 0], [100, 60], [100, 0], [0, 50]]), 'OUTLINE_CROSSES', 'crosses itself'],
   ['a hole outside', withRound(plate(200, 100), 260, 50, 10), 'HOLE_OUTSIDE', 'lies outside'],
   ['a hole through the edge', withRound(plate(200, 100), 195, 50, 10), 'HOLE_OUTSIDE', 'cuts through its edge'],
+  ['lines that nearly meet', withLine(withLine(plate(200, 100), [20, 20], [60, 40], operation({ kind: 'mark' })), [60.3, 40], [90, 60], operation({ kind: 'mark' })), 'NEAR_MISS', '0.30 mm apart'],
+  ['an edge of a tenth', polygonPart([[0, 0], [100, 0], [100, 50], [99.9, 50], [0, 50]]), 'EDGE_TINY', '0.10 mm'],
+  ['a hole drawn twice', withRound(withRound(plate(200, 100), 50, 50, 10), 50, 50, 10), 'DRAWN_TWICE', 'drawn twice'],
+  ['two folds that cross', withLine(withLine(plate(200, 100), [0, 50], [200, 50], groove()), [100, 0], [100, 100], groove()), 'FOLDS_CROSS', 'x 100.0, y 50.0'],
 ])('%s is named with its number, and one click mends it', (_, part, code, words) => {
   const found = faults(part);
   expect(found.map((fault) => fault.code)).toContain(code);

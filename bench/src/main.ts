@@ -42,7 +42,7 @@ function edit(airframe: Airframe): () => void {
 for (const name of ['paperbark-mite', 'saltbox-36', 'reedling-1100']) {
   const airframe = JSON.parse(fs.readFileSync(path.join(demo, `${name}.grainfold.json`), 'utf8')) as Airframe;
   report('resolve and check every part', airframe, (fresh) => fresh.parts.forEach((part) => faultsIn(fresh, part)));
-  report('resolve one part', airframe, (fresh) => void resolve(fresh.parts[0]!, { thicknessMm: 5, gramsPerSquareMetre: 480 }));
+  report('resolve one part', airframe, (fresh) => void resolve(fresh.parts[0]!, { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} }));
   const warm = Array.from({ length: RUNS }, () => time(edit(forgotten(airframe)))).sort((a, b) => a - b);
   console.log(JSON.stringify({ case: 'an edit on the interface thread', airframe: airframe.name, runs: RUNS, medianMs: Number(warm[Math.floor(RUNS / 2)]!.toFixed(2)), worstMs: Number(warm.at(-1)!.toFixed(2)) }));
   report('look at the nested boards', airframe, (fresh) => void boardViews(fresh, fresh.nest!));

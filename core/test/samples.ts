@@ -6,7 +6,7 @@ import type { Board } from '../src/stock/index.ts';
 
 /** A board 700 × 500 of foam 5 mm thick, 480 g/m². */
 export const foam: Board = { id: 'b1', name: 'Foam', material: 'foam', thicknessMm: 5, widthMm: 700, heightMm: 500, count: 5, price: 4, grain: 'width', gramsPerSquareMetre: 480 };
-export const context = { thicknessMm: 5, gramsPerSquareMetre: 480 } as const;
+export const context = { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} } as const;
 export const groove = (foldDegrees = 90, mouthMm: number | 'auto' = 'auto'): OperationDraft => ({ kind: 'groove', face: 'face', foldDegrees, mouthMm, label: '' });
 
 /** Runs commands one after another; each must be done. */

@@ -17,6 +17,11 @@ export class Drafter {
 
   outline(draft: PathDraft): Drafter { return this.run({ name: 'drawOutline', args: { draft } }); }
   hole(draft: PathDraft, sizing: Sizing = 'scaled'): Drafter { return this.run({ name: 'drawHole', args: { draft, sizing } }); }
+  /** A slot along x for a plate of a material, its width following the plate. */
+  slotFor(material: string, x: number, y: number, length: number, width: number): Drafter {
+    const drawn = this.hole(slot(x, y, length, width), 'slot');
+    return drawn.run({ name: 'changeSlot', args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } } });
+  }
   round(x: number, y: number, diameterMm: number): Drafter { return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed'); }
   line(points: readonly [number, number][], operation: OperationDraft, sizing: Sizing = 'scaled'): Drafter {
     return this.run({ name: 'drawLine', args: { draft: polylineDraft(points.map(([x, y]) => ({ x, y }))), operation, sizing } });

@@ -15,7 +15,7 @@ export function saltbox36(): Airframe {
       [...at(0.5, 0.25), { c1: at(0.05, 0.6), c2: at(0.2, 0.3) }], [...at(6, 0)], [...at(12, 0.1), { c1: at(8, -0.1), c2: at(10, 0) }], at(25, 2.25), at(25, 3.25), at(13.5, 4), at(12.5, 4.75), at(5.5, 4.75), at(4.5, 3.75), at(0, 3.25),
     ]))
     .hole(closed(at(6, 3.1), [at(8.5, 3.1), at(8.5, 4.1), at(6.4, 4.1)]))
-    .hole(slot(inch(4.5), inch(1.9), inch(1.5), t), 'slot').hole(slot(inch(21.5), inch(2.7), inch(4), t), 'slot')
+    .slotFor(BOARD, inch(4.5), inch(1.9), inch(1.5), t).slotFor(BOARD, inch(21.5), inch(2.7), inch(4), t)
     .round(inch(5.9), inch(4.5), inch(0.25)).round(inch(12.1), inch(4.5), inch(0.25))
     .line([at(4.5, 3.75), at(4.5, 0.06)], mark('former 2')).line([at(12.5, 4.75), at(12.5, 0.19)], mark('former 3'))
     .bevel([9], 30, 'nose');
@@ -45,7 +45,7 @@ export function saltbox36(): Airframe {
     .outline(closed(at(0, 0), [at(8, 0), [...at(8.6, 0.6), { bulge: 0.35 }], at(8.6, 1.5), at(0, 1.5)])).bevel([3], 30, 'hinge relief');
   const tailplane = Drafter.start('tailplane', 'Tailplane', BOARD, 'Tail', { grain: alongX })
     .outline(closed(at(-6.5, 0), [at(6.5, 0), at(6.5, 2.2), [...at(5.6, 3.4), { bulge: 0.3 }], at(-5.6, 3.4), [...at(-6.5, 2.2), { bulge: 0.3 }]]))
-    .line([at(-6.5, 1.1), at(6.5, 1.1)], mark('hinge')).hole(slot(0, inch(2.4), inch(1.6), t), 'slot');
+    .line([at(-6.5, 1.1), at(6.5, 1.1)], mark('hinge')).slotFor(BOARD, 0, inch(2.4), inch(1.6), t);
   const fin = Drafter.start('fin', 'Fin', BOARD, 'Tail', { grain: { directionDegrees: 90, rule: 'along' } })
     .outline(closed(at(0, 0), [at(4.5, 0), at(4.5, 3.8), [...at(3.6, 4.6), { bulge: 0.3 }], at(2.6, 4.6), at(1.2, 1.2)]))
     .line([at(3.1, 0), at(3.1, 4.6)], throughCut('rudder'));

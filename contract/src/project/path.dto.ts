@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
-import { BOUNDS, IsIdentifier, IsNumberBetween } from './rules.ts';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
+import { BOUNDS, IsIdentifier, IsNameUpTo, IsNumberBetween } from './rules.ts';
 
 /** A point in mm, x to the right, y up, as seen from the face. */
 export class PointDto {
@@ -44,7 +44,15 @@ export class PathDto {
   @IsIn(['scaled', 'fixed', 'slot'], { message: 'must be scaled, fixed or slot, got $value' }) sizing!: string;
 }
 
+/** The plate that goes through a slot; the slot's width follows its measured thickness. */
+export class PlateSlotDto {
+  @IsNameUpTo(BOUNDS.nameLength) material!: string;
+  @IsNumberBetween(-60, 60) slantDegrees!: number;
+  @IsNumberBetween(-2, 5) fitMm!: number;
+}
+
 /** The outline of a part, or a hole through it. */
 export class ContourDto extends PathDto {
   @IsIn(['outer', 'hole'], { message: 'must be outer or hole, got $value' }) role!: string;
+  @IsOptional() @ValidateNested() @Type(() => PlateSlotDto) plate?: PlateSlotDto;
 }

@@ -1,5 +1,5 @@
 import { stableHash } from '../units/index.ts';
-import { partFaults, resolve, starboardTwin, type Fault, type Part, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
+import { fitSlots, partFaults, resolve, starboardTwin, type Fault, type Part, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
 import type { Airframe } from './airframe.ts';
@@ -19,6 +19,7 @@ export function contextOf(airframe: Airframe, part: Part): ResolveContext {
   return {
     thicknessMm: thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm,
     gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
+    plateThicknesses: Object.fromEntries(part.contours.flatMap(({ plate }) => (plate ? [[plate.material, thicknessOf(plate.material, airframe.boards) ?? ASSUMED.thicknessMm] as const] : []))),
   };
 }
 
@@ -50,7 +51,7 @@ export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
   const { boards, settings: { scale, nest } } = airframe;
   const known = knownFaults.get(part);
   if (known && known.boards === boards && known.scale === scale && known.nest === nest) return known.faults;
-  const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep });
+  const faults = partFaults(fitSlots(scalePart(part, scale), contextOf(airframe, part)), resolveIn(airframe, part), { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep });
   knownFaults.set(part, { boards, scale, nest, faults });
   return faults;
 }

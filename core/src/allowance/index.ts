@@ -1,2 +1,3 @@
 export * from './mitre.ts';
 export * from './trench.ts';
+export * from './slot.ts';

@@ -23,8 +23,17 @@ export interface DrawnPath {
 /** What scaling does to a hole or a closed line: it grows, it keeps its size, or only its length grows (a slot for a plate). */
 export type Sizing = 'scaled' | 'fixed' | 'slot';
 
+/** The plate that goes through a slot: the slot's width follows the plate's measured thickness, its lean and the fit. */
+export interface PlateSlot {
+  readonly material: string;
+  /** Lean of the plate from the board's normal, within ±60. */
+  readonly slantDegrees: number;
+  /** Play added to the width in mm, below 0 for a press fit. */
+  readonly fitMm: number;
+}
+
 /** A path that bounds the part: the outline, or a hole through it. */
-export interface Contour extends DrawnPath { readonly role: 'outer' | 'hole'; readonly sizing: Sizing }
+export interface Contour extends DrawnPath { readonly role: 'outer' | 'hole'; readonly sizing: Sizing; readonly plate?: PlateSlot }
 
 /** A path on the part that carries operations. */
 export interface DrawnLine extends DrawnPath { readonly sizing: Sizing }
@@ -91,6 +100,8 @@ export function emptyPart(id: string, name: string, material: string, group = ''
 export function brokenInvariant(part: Part): { readonly field: string; readonly message: string } | undefined {
   const ids = new Set<string>();
   const outers = part.contours.filter((contour) => contour.role === 'outer').length;
+  const plated = part.contours.findIndex(({ plate, role }) => plate !== undefined && role !== 'hole');
+  if (plated >= 0) return { field: `contours[${plated}].plate`, message: 'only a hole can be the slot of a plate' };
   if (outers > 1) return { field: 'contours', message: `a part has one outline, this one has ${outers}` };
   if (!(Number.isInteger(part.quantity) && part.quantity >= 1 && part.quantity <= 999)) return { field: 'quantity', message: `quantity must be 1 to 999, got ${part.quantity}` };
   for (const [listName, list] of [['contours', part.contours], ['lines', part.lines]] as const) {

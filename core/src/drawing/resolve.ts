@@ -4,6 +4,7 @@ import {
   type Bounds, type Path, type Point, type Polygon, type Region,
 } from '../geometry/index.ts';
 import { operationAngle, operationArea, operationCaption, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import { fitSlots } from './plate-slots.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM, findPath, holesOf, outlineOf, type Part } from './part.ts';
 
 /** What a part needs from around it to become exact. */
@@ -11,6 +12,8 @@ export interface ResolveContext {
   /** Measured thickness of the part's board in mm. */
   readonly thicknessMm: number;
   readonly gramsPerSquareMetre: number;
+  /** Measured thickness of the plates that go through the part's slots, by material, in mm. */
+  readonly plateThicknesses: Readonly<Record<string, number>>;
 }
 
 /** One line of work on a part, at true size. */
@@ -65,12 +68,12 @@ const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
  * @param context measured thickness in mm and mass in g/m² of its board
  */
 export function resolve(part: Part, context: ResolveContext): ResolvedPart {
-  const key = `${context.thicknessMm}/${context.gramsPerSquareMetre}`;
+  const key = `${context.thicknessMm}/${context.gramsPerSquareMetre}/${JSON.stringify(context.plateThicknesses)}`;
   const known = remembered.get(part) ?? new Map<string, ResolvedPart>();
   remembered.set(part, known);
   const found = known.get(key);
   if (found) return found;
-  const made = resolveAnew(part, context);
+  const made = resolveAnew(fitSlots(part, context), context);
   known.set(key, made);
   return made;
 }

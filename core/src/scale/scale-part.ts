@@ -1,6 +1,6 @@
 import { CoreError } from '../units/index.ts';
-import { add, boundsCentre, boundsOf, distance, dot, subtract, times, unitVector, type Point } from '../geometry/index.ts';
-import type { Contour, DrawnLine, Part, Segment } from '../drawing/index.ts';
+import { add, boundsCentre, boundsOf, dot, subtract, times, type Point } from '../geometry/index.ts';
+import { slotDirection, type Contour, type DrawnLine, type Part, type Segment } from '../drawing/index.ts';
 
 /** The factors that an airframe may be scaled by. */
 export const SMALLEST_SCALE = 0.05;
@@ -52,11 +52,4 @@ function mapFor(path: Contour | DrawnLine, factor: number): (p: Point) => Point 
     const offset = subtract(p, centre);
     return add(moved, add(offset, times(along, dot(offset, along) * (factor - 1))));
   };
-}
-
-/** A slot's length runs along its longest straight run. */
-function slotDirection(path: Contour | DrawnLine): Point {
-  const runs = path.segments.map((_, index) => [path.nodes[index]!, path.nodes[(index + 1) % path.nodes.length]!] as const);
-  const [a, b] = runs.reduce((longest, one) => (distance(...one) > distance(...longest) ? one : longest));
-  return unitVector(a, b);
 }

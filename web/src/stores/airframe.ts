@@ -107,6 +107,15 @@ export const useAirframe = defineStore('airframe', () => {
   }
 
   /** Runs an editing command on a part. @returns whether it was done; if not, `message` says why */
+  /** Steps back (below 0) or forward in the history at once; only the last state is saved. */
+  function walk(steps: number): void {
+    const count = Math.min(Math.abs(steps), steps < 0 ? past.value.length : future.value.length);
+    for (let step = 0; step < count; step++) {
+      if (steps < 0) undo();
+      else redo();
+    }
+  }
+
   const run = (partId: string, command: PartCommand): boolean => runAll(partId, [command], '');
 
   /** Runs several commands as one step of the history: all of them, or none. */
@@ -237,6 +246,6 @@ export const useAirframe = defineStore('airframe', () => {
     airframe, past, future, version, savedAt, saveState, saveMessage, conflicts, found, message, edits,
     unit: computed(() => airframe.value?.settings.unit ?? 'mm'),
     undoLabel: computed(() => past.value.at(-1)?.label), redoLabel: computed(() => future.value[0]?.label),
-    open, close, adopt, commit, undo, redo, run, runAll, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
+    open, close, adopt, commit, undo, redo, walk, run, runAll, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
   };
 });

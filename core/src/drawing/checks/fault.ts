@@ -6,7 +6,7 @@ import type { OperationFault } from '../operations/index.ts';
 export type FaultCode =
   | OperationFault['code']
   | 'OUTLINE_MISSING' | 'OUTLINE_OPEN' | 'OUTLINE_CROSSES' | 'HOLE_OPEN' | 'HOLE_OUTSIDE' | 'LINE_OPEN'
-  | 'NEAR_MISS' | 'EDGE_TINY' | 'DRAWN_TWICE' | 'FOLDS_CROSS'
+  | 'PLATE_MISSING' | 'NEAR_MISS' | 'EDGE_TINY' | 'DRAWN_TWICE' | 'FOLDS_CROSS'
   | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING';
 
 /** Something that only the airframe as a whole can mend. */

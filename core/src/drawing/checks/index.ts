@@ -8,7 +8,7 @@ import { foldFaults } from './fold-checks.ts';
 import { holeFaults } from './hole-checks.ts';
 import { lineFaults } from './line-checks.ts';
 import { outlineFaults } from './outline-checks.ts';
-import { sizeFaults } from './size-checks.ts';
+import { sizeFaults, slotFaults } from './size-checks.ts';
 
 export type { AirframeAction, Fault, FaultCode, Mend } from './fault.ts';
 export { largestFit } from './size-checks.ts';
@@ -35,5 +35,5 @@ export function partFaults(part: Part, resolved: ResolvedPart, context: CheckCon
       mend: { label: fault.mend.label, command: { name: 'changeOperation', args: { operationId: operation.id, changes: fault.mend.changes } } },
     }));
   });
-  return [...outlineFaults(part), ...lineFaults(part), ...holeFaults(part), ...own, ...foldFaults(part), ...sizeFaults(part, resolved, context.boards, context.scale, context.edgeMarginMm, context.turnStep)];
+  return [...outlineFaults(part), ...lineFaults(part), ...holeFaults(part), ...own, ...foldFaults(part), ...slotFaults(part, context.boards), ...sizeFaults(part, resolved, context.boards, context.scale, context.edgeMarginMm, context.turnStep)];
 }

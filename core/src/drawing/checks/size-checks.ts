@@ -20,6 +20,14 @@ export function largestFit(part: ResolvedPart, boards: readonly Board[], grain: 
   return Math.max(0, ...fits);
 }
 
+/** Slots whose plate's material is not in stock: their width is a guess. */
+export function slotFaults(part: Part, boards: readonly Board[]): readonly Fault[] {
+  return part.contours.flatMap(({ id, plate, nodes }): readonly Fault[] => (!plate || boards.some(({ material }) => material === plate.material) ? [] : [{
+    code: 'PLATE_MISSING', partId: part.id, targetId: id, place: nodes[0]!, title: `A slot of ${part.name} is for a plate of "${plate.material}"`, detail: 'No such board is in stock, so the width of the slot is a guess.',
+    mend: { label: `Add a board of ${plate.material}`, action: { name: 'addBoard', material: plate.material } },
+  }]));
+}
+
 /** A part that no board of its material can hold, or whose material is not in stock. */
 export function sizeFaults(part: Part, resolved: ResolvedPart, boards: readonly Board[], scale: number, edgeMarginMm: number, step: TurnStep): readonly Fault[] {
   if (resolved.outer.length === 0) return [];

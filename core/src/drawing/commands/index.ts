@@ -15,6 +15,7 @@ import { changeDetails } from './change-details.ts';
 import { changeOperation } from './change-operation.ts';
 import { changeSegment } from './change-segment.ts';
 import { changeSizing } from './change-sizing.ts';
+import { changeSlot } from './change-slot.ts';
 import { closePath } from './close-path.ts';
 import { refused, type CommandResult } from './command.ts';
 import { drawHole } from './draw-hole.ts';
@@ -43,7 +44,7 @@ export type { PartDetails } from './change-details.ts';
 
 /** Every editing command, by its name. */
 export const COMMANDS = {
-  addOperation, alignPaths, arrangePaths, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, closePath, combineOutline, divideSegment, drawHole, drawLine,
+  addOperation, alignPaths, arrangePaths, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, divideSegment, drawHole, drawLine,
   drawOutline, extendFold, extendLine, insertNode, joinLines, mirrorPart, moveNodes, movePath, offsetContour, placeNode, removeNode, removeOperation, removePath, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
 } as const;
 

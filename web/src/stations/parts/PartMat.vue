@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { boundsOf, distance, nearestOnCurve, subtract, svgPath, type Point } from '@grain-fold/core/geometry';
-import { applyCommand, curveOf, curvesNear, findPath, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
+import { applyCommand, curveOf, curvesNear, findPath, fitSlots, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import PartCaptions from '../../components/PartCaptions.vue';
@@ -29,10 +29,12 @@ const isSnapHeld = ref(false);
 interface Drag { readonly from: Point; readonly commandFor: (to: Point) => PartCommand; readonly except: ReadonlySet<string>; readonly anchor: Point }
 const drag = shallowRef<Drag>();
 const dragCommand = shallowRef<PartCommand>();
+/** The part as it is cut: slots fitted to their plates. Ids are those of the part, so that commands meant for it fit. */
+const fitted = computed(() => fitSlots(props.part, props.context));
 const shown = computed(() => {
-  if (!dragCommand.value) return props.part;
+  if (!dragCommand.value) return fitted.value;
   const result = applyCommand(props.part, dragCommand.value);
-  return result.ok ? result.part : props.part;
+  return result.ok ? fitSlots(result.part, props.context) : fitted.value;
 });
 const resolved = computed(() => resolve(shown.value, props.context));
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId).filter((id) => id !== undefined)));
@@ -46,7 +48,7 @@ const reach = (): number => REACH_PX / pixelsPerMm();
 
 function snapTo(at: Point, except?: ReadonlySet<string>): Snap {
   if (isSnapHeld.value) return { point: at, reason: 'free' };
-  return snap(props.part, at, { reachMm: reach(), gridMm: gridSteps(work.unit, pixelsPerMm()).fineMm, except, more: props.drafting.points.value, from: props.drafting.isDrawing.value ? props.drafting.points.value.at(-1) : drag.value?.anchor });
+  return snap(fitted.value, at, { reachMm: reach(), gridMm: gridSteps(work.unit, pixelsPerMm()).fineMm, except, more: props.drafting.points.value, from: props.drafting.isDrawing.value ? props.drafting.points.value.at(-1) : drag.value?.anchor });
 }
 
 function press(at: Point, event: PointerEvent): void {
@@ -56,7 +58,7 @@ function press(at: Point, event: PointerEvent): void {
     drafting.addPoint(snapTo(at).point, reach());
     return;
   }
-  const picked = pick(props.part, resolved.value, at, reach());
+  const picked = pick(fitted.value, resolved.value, at, reach());
   if (drafting.tool.value === 'bevel') {
     bevelEdge(picked);
     return;
@@ -99,7 +101,7 @@ function startNodes(nodeId: string, at: Point, adds: boolean): void {
   const before = chosen.value?.kind === 'nodes' ? chosen.value.ids : [];
   const ids = before.includes(nodeId) && !adds ? before : adds ? [...new Set([...before, nodeId])] : [nodeId];
   chosen.value = { kind: 'nodes', ids };
-  const anchor = [...props.part.contours, ...props.part.lines].flatMap(({ nodes }) => nodes).find(({ id }) => id === nodeId)!;
+  const anchor = [...fitted.value.contours, ...fitted.value.lines].flatMap(({ nodes }) => nodes).find(({ id }) => id === nodeId)!;
   drag.value = { from: at, anchor, except: new Set(ids), commandFor: (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, anchor) } }) };
 }
 
@@ -141,7 +143,7 @@ function bevelEdge(picked: ReturnType<typeof pick>): void {
 
 /** Takes out the stretch of a line under the pointer. */
 function trimAt(at: Point): void {
-  const nearest = curvesNear(props.part, at, reach()).filter(({ path }) => !('role' in path)).map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
+  const nearest = curvesNear(fitted.value, at, reach()).filter(({ path }) => !('role' in path)).map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
     .filter(({ near }) => near.distance <= reach()).sort((a, b) => a.near.distance - b.near.distance)[0];
   if (nearest) work.run(props.part.id, { name: 'trimLine', args: { segmentId: nearest.path.segments[nearest.index]!.id, t: nearest.near.t } });
   else work.message = 'Click a line on the part: outlines are not trimmed.';
@@ -167,7 +169,7 @@ function double(at: Point): void {
     if (drafting.canEnd.value && drafting.tool.value !== 'outline') drafting.end();
     return;
   }
-  const picked = pick(props.part, resolved.value, at, reach());
+  const picked = pick(fitted.value, resolved.value, at, reach());
   if (picked?.kind === 'segment') work.run(props.part.id, { name: 'insertNode', args: { segmentId: picked.segmentId, t: picked.t } });
 }
 useEventListener(window, 'keydown', (event) => {

@@ -65,6 +65,10 @@ function offer(value: number): boolean {
   if (value !== props.modelValue) emit('update:modelValue', value);
   return true;
 }
+/** Enter takes the entry and leaves the field, so that keys mean tools again; a wrong one stays to be mended. */
+function confirm(event: KeyboardEvent): void {
+  if (take()) (event.target as HTMLInputElement).blur();
+}
 function leave(): void {
   isEditing.value = false;
   if (take()) reset();
@@ -89,7 +93,7 @@ function cancel(event: KeyboardEvent): void {
       <span v-if="kind === 'factor'" class="unit" aria-hidden="true">×</span>
       <input
         :id="id" v-model="text" type="text" autocomplete="off" spellcheck="false" class="figures" :disabled="disabled" :aria-invalid="message !== ''" :aria-describedby="message ? `${id}-message` : undefined"
-        @focus="start" @blur="leave" @keydown.enter.stop.prevent="take() && ($event.target as HTMLInputElement).select()" @keydown.esc.stop="cancel" @keydown.up.prevent="step($event, 1)" @keydown.down.prevent="step($event, -1)"
+        @focus="start" @blur="leave" @keydown.enter.stop.prevent="confirm" @keydown.esc.stop="cancel" @keydown.up.prevent="step($event, 1)" @keydown.down.prevent="step($event, -1)"
       />
       <span v-if="unitWord" class="unit" aria-hidden="true">{{ unitWord }}</span>
     </span>

@@ -57,6 +57,25 @@ test('undo and redo by name, and a new edit forgets what was undone', () => {
   expect(store.redoLabel).toBeUndefined();
 });
 
+test('a thousand steps can be walked back to any of them and forward again', () => {
+  const store = work();
+  const names = Array.from({ length: 1000 }, (_, index) => `Rib ${index}`);
+  names.forEach((name) => rename(store, name));
+  const name = (): string => store.airframe!.parts[0]!.name;
+  store.walk(-400);
+  expect(name()).toBe('Rib 599');
+  store.walk(150);
+  expect(name()).toBe('Rib 749');
+  store.walk(-5000);
+  expect(store.airframe).toEqual(start);
+  store.walk(5000);
+  expect(name()).toBe('Rib 999');
+  expect(store.past).toHaveLength(1000);
+  store.walk(-1);
+  rename(store, 'Other');
+  expect(store.future).toEqual([]);
+});
+
 test('a refused command changes nothing and says why; of several commands, all are done or none', () => {
   const store = work();
   expect(store.run('a', { name: 'changeDetails', args: { changes: { quantity: 0 } } })).toBe(false);

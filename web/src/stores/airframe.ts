@@ -91,31 +91,26 @@ export const useAirframe = defineStore('airframe', () => {
       .catch(() => { saveMessage.value = 'This browser keeps no edits of its own: wait for "saved" before you close the page.'; });
   }
 
-  function undo(): void {
-    const step = past.value.at(-1);
-    if (!step || !airframe.value) return;
-    past.value = past.value.slice(0, -1);
-    future.value = [{ label: step.label, before: airframe.value }, ...future.value];
-    show(step.before);
+  /** Steps back (below 0) or forward in the history at once: one state is shown and saved, whatever lies between. */
+  function walk(steps: number): void {
+    let state = airframe.value;
+    if (!state) return;
+    const back = steps < 0;
+    const taken = back ? past.value.slice(steps).reverse() : future.value.slice(0, steps);
+    if (taken.length === 0) return;
+    const passed: Step[] = [];
+    for (const { label, before } of taken) {
+      passed.push({ label, before: state });
+      state = before;
+    }
+    past.value = back ? past.value.slice(0, past.value.length - taken.length) : [...past.value, ...passed];
+    future.value = back ? [...passed.reverse(), ...future.value] : future.value.slice(taken.length);
+    show(state);
   }
-  function redo(): void {
-    const step = future.value[0];
-    if (!step || !airframe.value) return;
-    future.value = future.value.slice(1);
-    past.value = [...past.value, { label: step.label, before: airframe.value }];
-    show(step.before);
-  }
+  const undo = (): void => walk(-1);
+  const redo = (): void => walk(1);
 
   /** Runs an editing command on a part. @returns whether it was done; if not, `message` says why */
-  /** Steps back (below 0) or forward in the history at once; only the last state is saved. */
-  function walk(steps: number): void {
-    const count = Math.min(Math.abs(steps), steps < 0 ? past.value.length : future.value.length);
-    for (let step = 0; step < count; step++) {
-      if (steps < 0) undo();
-      else redo();
-    }
-  }
-
   const run = (partId: string, command: PartCommand): boolean => runAll(partId, [command], '');
 
   /** Runs several commands as one step of the history: all of them, or none. */

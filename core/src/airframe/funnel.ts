@@ -56,8 +56,16 @@ export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
   return faults;
 }
 
+const shapeHashes = new WeakMap<ResolvedPart, string>();
+/** Fingerprint of what a nest needs of a shape: its outline, its holes and how its grain runs. */
+function shapeHash(part: ResolvedPart): string {
+  const known = shapeHashes.get(part) ?? stableHash([part.outline, part.holes, part.grain, part.material]);
+  shapeHashes.set(part, known);
+  return known;
+}
+
 /** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */
 export function nestHash(airframe: Airframe): string {
   const { seed: _seed, ...distances } = airframe.settings.nest;
-  return stableHash([piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, part.hash, quantity]), airframe.boards, distances]);
+  return stableHash([piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]), airframe.boards, distances]);
 }

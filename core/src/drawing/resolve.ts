@@ -1,4 +1,3 @@
-import { stableHash } from '../units/index.ts';
 import {
   bandAlong, boundsOf, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, runsInside,
   type Bounds, type Path, type Point, type Polygon, type Region,
@@ -57,7 +56,6 @@ export interface ResolvedPart {
   /** Length of the outline and holes, all cut through, in mm. */
   readonly outlineLengthMm: number;
   readonly bounds: Bounds;
-  readonly hash: string;
 }
 
 const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
@@ -100,7 +98,6 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
     massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
     outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),
     bounds: boundsOf(drawn),
-    hash: stableHash([part.contours, part.lines, part.operations, part.handed, part.grain, part.name, context]),
   };
 }
 

@@ -14,7 +14,6 @@ function mirrored(part: ResolvedPart): ResolvedPart {
     holeRings: part.holeRings.map(ring), strokes,
     grain: { ...part.grain, directionDegrees: -part.grain.directionDegrees },
     bounds: { minX: -part.bounds.maxX, maxX: -part.bounds.minX, minY: part.bounds.minY, maxY: part.bounds.maxY },
-    hash: `${part.hash}-mirrored`,
   };
 }
 

@@ -17,6 +17,9 @@ const nodes = computed(() => {
     .filter((path) => 'role' in path || path.id === shownLine || whole.has(path.id) || path.nodes.some(({ id }) => ids.has(id)))
     .flatMap((path) => path.nodes.map((node) => ({ id: node.id, at: props.toScreen(node), isChosen: ids.has(node.id) || path.id === shownLine || whole.has(path.id) })));
 });
+const chosenNodes = computed(() => nodes.value.filter(({ isChosen }) => isChosen));
+/** Points that are not chosen, as one path of dots: a part can have thousands. */
+const plainNodes = computed(() => nodes.value.filter(({ isChosen }) => !isChosen).map(({ at }) => `M${at.x.toFixed(1)} ${at.y.toFixed(1)}h0`).join(''));
 const segment = computed(() => {
   const now = props.selection.segment.value;
   const path = now && props.part.contours.concat(props.part.lines as never[]).find(({ id }) => id === now.path.id);
@@ -45,7 +48,9 @@ const draftPoints = computed(() => props.drafting.points.value.map(props.toScree
       </template>
       <rect v-if="segment.middle" :x="toScreen(segment.middle).x - 5" :y="toScreen(segment.middle).y - 5" width="10" height="10" fill="var(--foam)" stroke="var(--marigold)" stroke-width="2" />
     </g>
-    <circle v-for="node in nodes" :key="node.id" :cx="node.at.x" :cy="node.at.y" :r="node.isChosen ? 6 : 3.5" :fill="node.isChosen ? 'var(--foam)' : 'var(--ink)'" :stroke="node.isChosen ? 'var(--marigold)' : 'var(--foam)'" :stroke-width="node.isChosen ? 3 : 1" />
+    <path :d="plainNodes" fill="none" stroke="var(--foam)" stroke-width="8" stroke-linecap="round" />
+    <path :d="plainNodes" fill="none" stroke="var(--ink)" stroke-width="6" stroke-linecap="round" />
+    <circle v-for="node in chosenNodes" :key="node.id" :cx="node.at.x" :cy="node.at.y" r="6" fill="var(--foam)" stroke="var(--marigold)" stroke-width="3" />
     <circle v-for="(at, index) in draftPoints" :key="`d${index}`" :cx="at.x" :cy="at.y" :r="index === 0 ? 6 : 4" fill="var(--mat)" stroke="var(--marigold)" stroke-width="2.5" />
   </g>
 </template>

@@ -12,9 +12,14 @@ export interface PathPoint { readonly point: Point; readonly curve: number; read
 
 /** Points along a path, each with the curve and parameter it came from; an open path's end is included. */
 export function flattenPathWithOrigin(path: Path, toleranceMm: number, closed: boolean): readonly PathPoint[] {
-  const points = path.flatMap((curve, index) => flattenCurve(curve, toleranceMm).map(({ point, t }) => ({ point, curve: index, t })));
+  const points: PathPoint[] = [];
+  path.forEach((curve, index) => {
+    if (curve.kind === 'line') points.push({ point: curve.from, curve: index, t: 0 });
+    else for (const { point, t } of flattenCurve(curve, toleranceMm)) points.push({ point, curve: index, t });
+  });
   const last = path.at(-1);
-  return closed || !last ? points : [...points, { point: last.to, curve: path.length - 1, t: 1 }];
+  if (!closed && last) points.push({ point: last.to, curve: path.length - 1, t: 1 });
+  return points;
 }
 
 /** A closed path as a polygon no further from it than the tolerance. */
@@ -45,8 +50,18 @@ export function nearestOnPath(path: Path, p: Point): { readonly curve: number; r
   return best;
 }
 
-/** The path as an SVG path string, in the same coordinates; arcs stay arcs and cubics stay cubics. */
+const writtenPaths = new WeakMap<Path, { readonly closed: boolean; readonly text: string }>();
+
+/** The path as an SVG path string, in the same coordinates; arcs stay arcs and cubics stay cubics. Remembered by the path. */
 export function svgPath(path: Path, closed: boolean): string {
+  const known = writtenPaths.get(path);
+  if (known?.closed === closed) return known.text;
+  const text = writeSvgPath(path, closed);
+  writtenPaths.set(path, { closed, text });
+  return text;
+}
+
+function writeSvgPath(path: Path, closed: boolean): string {
   if (path.length === 0) return '';
   const figure = (value: number): string => String(Math.round(value * 1e4) / 1e4);
   const at = (p: Point): string => `${figure(p.x)} ${figure(p.y)}`;

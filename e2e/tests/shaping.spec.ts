@@ -93,3 +93,28 @@ test('lines trimmed on the mat, extended and joined; the outline offset into a l
   await slip(page).getByRole('button', { name: 'Offset', exact: true }).click();
   await expect(slip(page).getByRole('alert')).toContainText('nothing of the outline is left');
 });
+
+test('the rack of parts: filtered, put in another order by keys and by dragging, and undone', async ({ page, workshop }) => {
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  const rack = page.getByRole('listbox', { name: 'Parts' });
+  await rack.waitFor();
+  await page.getByLabel('Filter the parts').fill('former');
+  await expect(rack.getByRole('option')).toHaveCount(3);
+  await page.getByLabel('Filter the parts').fill('');
+  await expect(rack.getByRole('option')).toHaveCount(15);
+  const names = async (): Promise<string[]> => (await rack.locator('.name').allInnerTexts()).slice(0, 4);
+  const before = await names();
+  await rack.getByRole('option').first().click();
+  await rack.getByRole('option').first().press('Alt+ArrowRight');
+  await expect.poll(names).toEqual([before[1], before[0], before[2], before[3]]);
+  await page.locator('body').press('Control+z');
+  await expect.poll(names).toEqual(before);
+  await rack.getByRole('option').nth(2).dragTo(rack.getByRole('option').first());
+  await expect.poll(names).toEqual([before[2], before[0], before[1], before[3]]);
+  await page.locator('body').press('y');
+  await page.getByRole('dialog').getByRole('button', { name: 'As it was opened' }).click();
+  await page.keyboard.press('Escape');
+  await expect.poll(names).toEqual(before);
+});

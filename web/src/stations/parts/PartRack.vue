@@ -8,13 +8,33 @@ import { useFigures } from '../../stores/figures.ts';
 
 /** The drawings of the airframe along the mat's edge, in their groups. */
 const props = defineProps<{ airframe: Airframe; chosenId?: string }>();
-const emit = defineEmits<{ choose: [id: string]; add: [] }>();
+const emit = defineEmits<{ choose: [id: string]; add: []; /** A part is put before another one, into its group; before none: to the end of its own. */ move: [id: string, beforeId: string | undefined] }>();
 const figures = useFigures();
 const list = ref<HTMLElement>();
 const shown = useStaggered(() => (figures.quick ? props.airframe.parts.length : 0), 8);
 
-const groups = computed(() => [...new Set(props.airframe.parts.map(({ group }) => group))].map((group) => ({
-  group, parts: props.airframe.parts.filter((part) => part.group === group).map((part) => ({ part, resolved: figures.quick && props.airframe.parts.indexOf(part) < shown.value ? resolve(part, contextOf(props.airframe, part)) : undefined })),
+const wanted = ref('');
+/** Filtering pays when the rack no longer shows every part at once. */
+const MANY_PARTS = 8;
+const isWanted = (part: Part): boolean => `${part.name} ${part.group} ${part.material}`.toLowerCase().includes(wanted.value.trim().toLowerCase());
+const shownParts = computed(() => props.airframe.parts.filter(isWanted));
+const dragged = ref<string>();
+const over = ref<string>();
+function drop(beforeId: string): void {
+  if (dragged.value && dragged.value !== beforeId) emit('move', dragged.value, beforeId);
+  dragged.value = undefined;
+  over.value = undefined;
+}
+/** Moves the chosen part one place along the rack. */
+async function shift(by: 1 | -1): Promise<void> {
+  const order = inOrder.value, at = order.indexOf(props.chosenId ?? '');
+  if (at < 0 || (by < 0 ? at === 0 : at === order.length - 1)) return;
+  emit('move', props.chosenId!, by < 0 ? order[at - 1] : order[at + 2]);
+  await nextTick();
+  list.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus();
+}
+const groups = computed(() => [...new Set(shownParts.value.map(({ group }) => group))].map((group) => ({
+  group, parts: shownParts.value.filter((part) => part.group === group).map((part) => ({ part, resolved: figures.quick && props.airframe.parts.indexOf(part) < shown.value ? resolve(part, contextOf(props.airframe, part)) : undefined })),
 })));
 const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
 const outline = (part: ResolvedPart): string => [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') || part.openPaths.map((path) => svgPath(path, false)).join('');
@@ -35,13 +55,15 @@ async function step(by: number): Promise<void> {
 
 <template>
   <div class="rack">
-    <div ref="list" class="list" role="listbox" aria-label="Parts" aria-orientation="horizontal" @keydown.right.prevent.stop="step(1)" @keydown.left.prevent.stop="step(-1)">
+    <label v-if="airframe.parts.length > MANY_PARTS" class="filter"><span class="visually-hidden">Filter the parts</span><input v-model="wanted" type="search" placeholder="filter" @keydown.esc="wanted = ''" /><span class="figures count">{{ shownParts.length }} of {{ airframe.parts.length }}</span></label>
+    <div ref="list" class="list" role="listbox" aria-label="Parts" aria-orientation="horizontal" @keydown.right.prevent.stop="$event.altKey ? shift(1) : step(1)" @keydown.left.prevent.stop="$event.altKey ? shift(-1) : step(-1)">
       <div v-for="{ group, parts } in groups" :key="group" class="group" role="group" :aria-label="group || 'No group'">
         <p class="eyebrow">{{ group || 'no group' }}</p>
         <div class="items">
           <div
             v-for="{ part, resolved } in parts" :key="part.id" role="option" class="item" :aria-selected="part.id === chosenId" :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
-            :title="part.name" @click="emit('choose', part.id)" @keydown.enter.stop="emit('choose', part.id)"
+            :class="{ over: over === part.id && dragged !== part.id }" draggable="true" @dragstart="dragged = part.id" @dragend="dragged = undefined; over = undefined" @dragover.prevent="over = part.id" @drop.prevent="drop(part.id)"
+            :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere`" @click="emit('choose', part.id)" @keydown.enter.stop="emit('choose', part.id)"
           >
             <svg v-if="!resolved" width="46" height="38" aria-hidden="true" />
             <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><path transform="scale(1 -1)" :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1" vector-effect="non-scaling-stroke" /></svg>
@@ -64,6 +86,10 @@ async function step(by: number): Promise<void> {
 .item { position: relative; width: 84px; flex: none; padding: 3px 3px 2px; border-radius: var(--radius); display: grid; justify-items: center; cursor: pointer; border: 1px solid transparent; line-height: 1.2; }
 .item:hover { background: #29474f; }
 .item[aria-selected='true'] { background: #2f535d; border-color: var(--marigold); }
+.over { box-shadow: inset 3px 0 var(--marigold); }
+.filter { flex: none; width: 104px; display: grid; align-content: center; gap: 4px; padding: 0 8px 0 12px; border-right: 1px solid var(--mat-grid); }
+.filter input { width: 100%; border: 0; border-bottom: 1px solid #88a5aa; background: #12262c; color: #fff; padding: 4px 6px; font-size: 13px; }
+.filter input::placeholder { color: #9ab3b7; opacity: 1; }
 .name { max-width: 100%; font-size: 12.5px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .count { font-size: 12px; color: #b9cbcc; }
 .bad { position: absolute; top: 2px; right: 3px; background: var(--brick); color: #fff; font-size: 11px; font-weight: 600; min-width: 17px; text-align: center; border-radius: 9px; }

@@ -85,6 +85,16 @@ async function removePart(): Promise<void> {
   const next = airframe.value.parts[Math.min(at, airframe.value.parts.length - 1)];
   if (next) await choose(next.id);
 }
+/** Puts a part before another one and into its group; before none, at the end of its own. */
+function movePart(id: string, beforeId: string | undefined): void {
+  const moving = airframe.value.parts.find((one) => one.id === id);
+  if (!moving) return;
+  const rest = airframe.value.parts.filter((one) => one !== moving);
+  const before = rest.find((one) => one.id === beforeId);
+  const lastOfGroup = rest.findLastIndex(({ group }) => group === moving.group);
+  const at = before ? rest.indexOf(before) : lastOfGroup + 1 || rest.length;
+  work.setParts(`Move ${moving.name} in the list`, rest.toSpliced(at, 0, before ? { ...moving, group: before.group } : moving));
+}
 function mend(fault: Fault): void {
   if ('command' in fault.mend) work.run(fault.partId, fault.mend.command);
   else if (fault.mend.action.name === 'startOutline') startTool('outline');
@@ -152,7 +162,7 @@ useEventListener(window, 'keydown', (event) => {
           <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
         </PartMat>
         <div v-else class="nothing"><div class="empty"><h2>Draw the first part</h2><p>A part is an outline with its folds, bevels and holes. Draw it corner by corner, with the pointer or by typing lengths and angles.</p><button type="button" class="button strong" style="background: var(--foam); color: var(--ink)" @click="addPart">New part</button></div></div>
-        <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" @choose="choose" @add="addPart" />
+        <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" @choose="choose" @add="addPart" @move="movePart" />
       </div>
       <PartSlip v-if="part && resolved" :part="part" :resolved="resolved" :faults="faults" :selection="selection" @mend="mend" @duplicate="duplicatePart" @remove="removePart" />
     </div>

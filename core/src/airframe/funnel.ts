@@ -19,6 +19,7 @@ export function contextOf(airframe: Airframe, part: Part): ResolveContext {
   return {
     thicknessMm: thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm,
     gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
+    unit: airframe.settings.unit,
     plateThicknesses: Object.fromEntries(part.contours.flatMap(({ plate }) => (plate ? [[plate.material, thicknessOf(plate.material, airframe.boards) ?? ASSUMED.thicknessMm] as const] : []))),
   };
 }

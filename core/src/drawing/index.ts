@@ -1,4 +1,5 @@
 export * from './part.ts';
+export * from './dimension.ts';
 export * from './operations/index.ts';
 export * from './commands/index.ts';
 export * from './checks/index.ts';

@@ -2,7 +2,8 @@ import {
   add, applyTransform, boundsOf, cross, directionDegrees, distance, dot, flattenOpenPath, isInside, leftOf, rotation, subtract, times, transformPath, unitVector,
   type Path, type Point, type Region, type Transform,
 } from '../geometry/index.ts';
-import { radians } from '../units/index.ts';
+import { formatLength, radians, type LengthUnit } from '../units/index.ts';
+import type { PlacedDimension } from './dimension.ts';
 import type { OperationKind } from './operations/index.ts';
 import type { ResolvedPart, Stroke } from './resolve.ts';
 
@@ -15,9 +16,9 @@ export type Tone = 'ink' | 'back';
 
 /** One thing to draw, in mm on the part. */
 export type LineMark =
-  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly pen: Pen; readonly dash: Dash; readonly tone: Tone; readonly operationId?: string }
-  | { readonly kind: 'dot'; readonly at: Point; readonly radiusMm: number; readonly tone: Tone; readonly operationId?: string }
-  | { readonly kind: 'text'; readonly at: Point; readonly angleDegrees: number; readonly text: string; readonly tone: Tone; readonly operationId?: string };
+  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly pen: Pen; readonly dash: Dash; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string }
+  | { readonly kind: 'dot'; readonly at: Point; readonly radiusMm: number; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string }
+  | { readonly kind: 'text'; readonly at: Point; readonly angleDegrees: number; readonly text: string; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string };
 
 /** The legend's word for each stroke. */
 export const LEGEND_WORDS: Readonly<Record<OperationKind, string>> = {
@@ -28,6 +29,7 @@ export const LEGEND_WORDS: Readonly<Record<OperationKind, string>> = {
 const HATCH_PITCH_MM = 3.5;
 const TRENCH_DOT_PITCH_MM = 4;
 const PIN_PRICK_MM = 2;
+const DIMENSION_TICK_MM = 3;
 
 const run = (from: Point, to: Point): Path => [{ kind: 'line', from, to }];
 const ring = (points: readonly Point[]): Path => points.map((from, index) => ({ kind: 'line', from, to: points[(index + 1) % points.length]! }));
@@ -51,7 +53,9 @@ function marksOf(part: ResolvedPart): readonly LineMark[] {
     ...(part.outline ? [cut(part.outline, true)] : []),
     ...part.holes.map((hole) => cut(hole, true)),
     ...part.openPaths.map((path) => cut(path, false)),
+    ...part.dimensions.flatMap((dimension) => dimensionLines(dimension)),
     ...part.strokes.flatMap(captionMarks),
+    ...part.dimensions.map((dimension) => dimensionCaption(dimension, part.unit)),
   ];
 }
 
@@ -72,6 +76,29 @@ export function strokeMarks(stroke: Stroke): readonly LineMark[] {
     case 'pocket': return [...centres('thin', 'solid'), ...stroke.paths.flatMap((path) => path.map((curve): LineMark => ({ kind: 'dot', at: curve.from, radiusMm: 0.9, tone, operationId })))];
     case 'mark': return [...centres('thin', 'short'), ...ends];
   }
+}
+
+/** Where a dimension runs: straight, or level or upright with a thin step to its second point. */
+function dimensionEnds({ from, to, along }: PlacedDimension): readonly [Point, Point, ...Point[]] {
+  if (along === 'across') return [from, { x: to.x, y: from.y }, to];
+  return along === 'up' ? [from, { x: from.x, y: to.y }, to] : [from, to];
+}
+
+/** A dimension's thin line with a tick at either end. */
+function dimensionLines(dimension: PlacedDimension): readonly LineMark[] {
+  const [a, b, step] = dimensionEnds(dimension);
+  const mark = (path: Path, dash: Dash): LineMark => ({ kind: 'path', path, closed: false, pen: 'thin', dash, tone: 'ink', dimensionId: dimension.id });
+  const along = unitVector(a, b), aside = times(leftOf(along), DIMENSION_TICK_MM / 2);
+  const tick = (p: Point): LineMark => mark(run(subtract(p, aside), add(p, aside)), 'solid');
+  return [mark(run(a, b), 'solid'), tick(a), tick(b), ...(step && distance(b, step) > 1e-6 ? [mark(run(b, step), 'short')] : [])];
+}
+
+function dimensionCaption(dimension: PlacedDimension, unit: LengthUnit): LineMark {
+  const [a, b] = dimensionEnds(dimension);
+  const angle = directionDegrees(a, b);
+  return {
+    kind: 'text', at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, angleDegrees: angle > 90.001 || angle <= -89.999 ? angle + 180 : angle, text: formatLength(dimension.valueMm, unit), tone: 'ink', dimensionId: dimension.id,
+  };
 }
 
 /** Where a stroke's caption goes: the middle of its longest run, along it, never upside down. */

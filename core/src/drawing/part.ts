@@ -1,6 +1,7 @@
 import { CoreError } from '../units/index.ts';
 import { isFinitePoint, type Curve, type Path, type Point } from '../geometry/index.ts';
 import type { GrainRule } from '../stock/index.ts';
+import type { Dimension } from './dimension.ts';
 import type { Operation } from './operations/operation.ts';
 
 /** A corner or end of a drawn path. Its id never changes while it exists. */
@@ -54,6 +55,8 @@ export interface Part {
   readonly contours: readonly Contour[];
   readonly lines: readonly DrawnLine[];
   readonly operations: readonly Operation[];
+  /** Dimensions pinned to points of the drawing. */
+  readonly dimensions?: readonly Dimension[];
   /** Count of ids given out so far, so that an id is never used twice. */
   readonly lastId: number;
 }
@@ -120,6 +123,12 @@ export function brokenInvariant(part: Part): { readonly field: string; readonly 
         if (segment.kind === 'cubic' && !(isWithinReach(segment.control1) && isWithinReach(segment.control2))) return { field: `${field}.segments[${at}]`, message: `a control point is not within ±${FURTHEST_COORDINATE_MM} mm` };
       }
     }
+  }
+  for (const [index, dimension] of (part.dimensions ?? []).entries()) {
+    if (ids.has(dimension.id)) return { field: `dimensions[${index}]`, message: `the id "${dimension.id}" is used twice` };
+    ids.add(dimension.id);
+    const lost = [dimension.fromNodeId, dimension.toNodeId].find((id) => !pathsOf(part).some((path) => path.nodes.some((node) => node.id === id)));
+    if (lost !== undefined) return { field: `dimensions[${index}]`, message: `there is no point "${lost}" in this part` };
   }
   return brokenOperation(part, ids);
 }

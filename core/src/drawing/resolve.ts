@@ -1,8 +1,10 @@
+import type { LengthUnit } from '../units/index.ts';
 import {
   bandAlong, boundsOf, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, runsInside,
   type Bounds, type Path, type Point, type Polygon, type Region,
 } from '../geometry/index.ts';
 import { operationAngle, operationArea, operationCaption, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import { placedDimensions, type PlacedDimension } from './dimension.ts';
 import { fitSlots } from './plate-slots.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM, findPath, holesOf, outlineOf, type Part } from './part.ts';
 
@@ -13,6 +15,8 @@ export interface ResolveContext {
   readonly gramsPerSquareMetre: number;
   /** Measured thickness of the plates that go through the part's slots, by material, in mm. */
   readonly plateThicknesses: Readonly<Record<string, number>>;
+  /** Unit that dimensions are written in. */
+  readonly unit?: LengthUnit;
 }
 
 /** One line of work on a part, at true size. */
@@ -51,6 +55,9 @@ export interface ResolvedPart {
   /** Paths drawn but not closed: shown, never cut. */
   readonly openPaths: readonly Path[];
   readonly strokes: readonly Stroke[];
+  readonly dimensions: readonly PlacedDimension[];
+  /** Unit that dimensions are written in. */
+  readonly unit: LengthUnit;
   readonly areaMm2: number;
   readonly massG: number;
   /** Length of the outline and holes, all cut through, in mm. */
@@ -66,7 +73,7 @@ const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
  * @param context measured thickness in mm and mass in g/m² of its board
  */
 export function resolve(part: Part, context: ResolveContext): ResolvedPart {
-  const key = `${context.thicknessMm}/${context.gramsPerSquareMetre}/${JSON.stringify(context.plateThicknesses)}`;
+  const key = `${context.thicknessMm}/${context.gramsPerSquareMetre}/${context.unit ?? 'mm'}/${JSON.stringify(context.plateThicknesses)}`;
   const known = remembered.get(part) ?? new Map<string, ResolvedPart>();
   remembered.set(part, known);
   const found = known.get(key);
@@ -95,6 +102,7 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
     side: part.handed === 'pair' ? 'port' : 'single',
     thicknessMm: context.thicknessMm, grain: part.grain,
     outline, holes: holePaths, outer: outerRing, holeRings, openPaths, strokes, areaMm2,
+    dimensions: placedDimensions(part), unit: context.unit ?? 'mm',
     massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
     outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),
     bounds: boundsOf(drawn),

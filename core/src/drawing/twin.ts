@@ -12,6 +12,7 @@ function mirrored(part: ResolvedPart): ResolvedPart {
   return {
     ...part, outline: part.outline && path(part.outline), holes: part.holes.map(path), openPaths: part.openPaths.map(path), outer,
     holeRings: part.holeRings.map(ring), strokes,
+    dimensions: part.dimensions.map((one) => ({ ...one, from: applyTransform(turn, one.from), to: applyTransform(turn, one.to) })),
     grain: { ...part.grain, directionDegrees: -part.grain.directionDegrees },
     bounds: { minX: -part.bounds.maxX, maxX: -part.bounds.minX, minY: part.bounds.minY, maxY: part.bounds.maxY },
   };

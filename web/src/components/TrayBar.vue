@@ -21,14 +21,16 @@ const isWorried = computed(() => !['saved', 'unsaved', 'saving'].includes(work.s
 <template>
   <footer class="tray figures">
     <span class="left"><slot /></span>
-    <button v-if="work.undoLabel || work.redoLabel" type="button" class="hint" title="Every step, to walk back and forward (Y)" @click="isShowingSteps = true"><kbd>Ctrl+Z</kbd> {{ work.undoLabel ? `undo ${work.undoLabel.toLowerCase()}` : 'steps' }}</button>
+    <button v-if="work.undoLabel" type="button" class="hint" @click="work.undo()"><kbd>Ctrl+Z</kbd> undo {{ work.undoLabel.toLowerCase() }}</button>
+    <button v-if="work.redoLabel" type="button" class="hint" :title="`Redo ${work.redoLabel.toLowerCase()} (Ctrl+Shift+Z)`" @click="work.redo()">redo</button>
+    <button v-if="work.undoLabel || work.redoLabel" type="button" class="hint" title="Every step, to walk back and forward" @click="isShowingSteps = true"><kbd>Y</kbd> steps</button>
     <span class="save" :class="{ worried: isWorried }" role="status" :title="work.saveMessage || undefined">{{ saveWords }}</span>
     <HistoryDialog v-model="isShowingSteps" />
   </footer>
 </template>
 
 <style scoped>
-.tray { display: flex; align-items: center; gap: 24px; height: 32px; flex: none; background: var(--tray); color: #e6edea; padding: 0 16px; font-size: 14px; font-weight: 500; white-space: nowrap; overflow: hidden; }
+.tray { display: flex; align-items: center; gap: 14px; height: 32px; flex: none; background: var(--tray); color: #e6edea; padding: 0 16px; font-size: 14px; font-weight: 500; white-space: nowrap; overflow: hidden; }
 .left { flex: 1; display: flex; gap: 24px; overflow: hidden; }
 .left :deep(b) { color: #fff; font-weight: 600; }
 .hint { border: 0; background: none; padding: 2px 4px; font-family: inherit; font-weight: 500; overflow: hidden; text-overflow: ellipsis; max-width: 300px; }

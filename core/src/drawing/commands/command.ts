@@ -30,7 +30,7 @@ export type OperationDraft = { [K in OperationKind]: Omit<Extract<Operation, { k
 export class IdSource {
   private last: number;
   constructor(part: Part) { this.last = part.lastId; }
-  next(prefix: 'n' | 's' | 'c' | 'l' | 'o'): string { return `${prefix}${++this.last}`; }
+  next(prefix: 'n' | 's' | 'c' | 'l' | 'o' | 'd'): string { return `${prefix}${++this.last}`; }
   get lastId(): number { return this.last; }
 }
 
@@ -79,7 +79,7 @@ export function findSegment(part: Part, segmentId: string): { readonly path: Con
   return undefined;
 }
 
-/** Operations that no longer have anything to run on are dropped; others keep what is left of their segments. */
+/** Operations and dimensions that no longer have anything to run on are dropped; operations keep what is left of their segments. */
 export function withoutLostPlaces(part: Part): Part {
   const operations = part.operations.flatMap((operation): readonly Operation[] => {
     const path = [...part.contours, ...part.lines].find((one) => one.id === operation.on.pathId);
@@ -90,7 +90,9 @@ export function withoutLostPlaces(part: Part): Part {
     const on: OperationPlace = { ...operation.on, segmentIds: left };
     return left.length > 0 ? [left.length === wanted.length ? operation : { ...operation, on }] : [];
   });
-  return { ...part, operations };
+  const isThere = (nodeId: string): boolean => findNode(part, nodeId) !== undefined;
+  const dimensions = part.dimensions?.filter(({ fromNodeId, toNodeId }) => isThere(fromNodeId) && isThere(toNodeId));
+  return { ...part, operations, ...(dimensions ? { dimensions } : {}) };
 }
 
 /** What a path is called in messages and undo names. */

@@ -3,6 +3,7 @@ import { addOperation } from './add-operation.ts';
 import { alignPaths } from './align-paths.ts';
 import { arrangePaths } from './arrange-paths.ts';
 import { combineOutline } from './combine-outline.ts';
+import { pinDimension, removeDimension, setDimension } from './dimensions.ts';
 import { divideSegment } from './divide-segment.ts';
 import { extendLine } from './extend-line.ts';
 import { joinLines } from './join-lines.ts';
@@ -45,7 +46,7 @@ export type { PartDetails } from './change-details.ts';
 /** Every editing command, by its name. */
 export const COMMANDS = {
   addOperation, alignPaths, arrangePaths, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, divideSegment, drawHole, drawLine,
-  drawOutline, extendFold, extendLine, insertNode, joinLines, mirrorPart, moveNodes, movePath, offsetContour, placeNode, removeNode, removeOperation, removePath, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
+  drawOutline, extendFold, extendLine, insertNode, joinLines, mirrorPart, moveNodes, movePath, offsetContour, pinDimension, placeNode, removeDimension, removeNode, removeOperation, removePath, setDimension, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
 } as const;
 
 export type CommandName = keyof typeof COMMANDS;

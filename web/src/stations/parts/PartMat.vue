@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { boundsOf, distance, nearestOnCurve, subtract, svgPath, type Point } from '@grain-fold/core/geometry';
-import { applyCommand, curveOf, curvesNear, findPath, fitSlots, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
+import { applyCommand, curveOf, curvesNear, findPath, fitSlots, pathsOf, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import PartCaptions from '../../components/PartCaptions.vue';
@@ -66,6 +66,13 @@ function press(at: Point, event: PointerEvent): void {
   const handle = handleAt(at);
   if (handle) {
     drag.value = { from: at, anchor: at, except: new Set(), commandFor: handle };
+    return;
+  }
+  if (drafting.tool.value === 'measure') {
+    const place = snapTo(at).point;
+    const nodeId = pathsOf(fitted.value).flatMap(({ nodes }) => nodes).find((node) => distance(node, place) < 1e-6)?.id;
+    const now = selection.measured.value;
+    selection.measured.value = !now || now.to ? { from: place, fromNodeId: nodeId } : { ...now, to: place, toNodeId: nodeId };
     return;
   }
   if (drafting.tool.value === 'trim') {
@@ -197,6 +204,11 @@ const lengthBar = computed(() => {
   const box = boundsOf(resolved.value.outer);
   return { box, text: formatLengthWithUnit(box.maxX - box.minX, work.unit) };
 });
+const measure = computed(() => {
+  const now = props.selection.measured.value;
+  const to = now?.to ?? (props.drafting.tool.value === 'measure' ? pointer.value : undefined);
+  return now && to ? { from: now.from, to } : undefined;
+});
 const cursor = computed(() => (props.drafting.tool.value === 'select' ? (drag.value ? 'grabbing' : 'default') : 'crosshair'));
 const describe = computed(() => `${props.part.name}: ${props.part.contours.length} contours, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no lines'}`);
 const REASON_WORDS = {
@@ -212,6 +224,11 @@ defineExpose({ fit: () => mat.value?.fit() });
       <path v-if="draftCurves.length > 0" :d="svgPath(draftCurves, false)" fill="none" stroke="var(--marigold)" stroke-width="2.2" vector-effect="non-scaling-stroke" />
     </template>
     <template #screen="{ toScreen }">
+      <g v-if="measure" pointer-events="none" class="figures">
+        <path :d="`M${toScreen(measure.from).x} ${toScreen(measure.from).y}L${toScreen(measure.to).x} ${toScreen(measure.to).y}`" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="6 4" />
+        <circle v-for="(place, index) in [measure.from, measure.to]" :key="index" :cx="toScreen(place).x" :cy="toScreen(place).y" r="5" fill="var(--foam)" stroke="var(--marigold)" stroke-width="2" />
+        <text class="live" :x="(toScreen(measure.from).x + toScreen(measure.to).x) / 2 + 8" :y="(toScreen(measure.from).y + toScreen(measure.to).y) / 2 - 8" font-size="16" font-weight="600" fill="#fff">{{ formatLengthWithUnit(distance(measure.from, measure.to), work.unit) }}</text>
+      </g>
       <g v-if="lengthBar" class="figures" stroke="#cfdcdb" fill="#fff" pointer-events="none">
         <path :d="`M${toScreen({ x: lengthBar.box.minX, y: 0 }).x} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 24}v12m0-6H${toScreen({ x: lengthBar.box.maxX, y: 0 }).x}m0-6v12`" fill="none" />
         <g :transform="`translate(${(toScreen({ x: lengthBar.box.minX, y: 0 }).x + toScreen({ x: lengthBar.box.maxX, y: 0 }).x) / 2} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 30})`">
@@ -224,7 +241,7 @@ defineExpose({ fit: () => mat.value?.fit() });
       <g v-for="(fault, index) in placed" :key="index" :transform="`translate(${toScreen(fault.place!).x} ${toScreen(fault.place!).y})`" pointer-events="none">
         <circle r="10" fill="none" stroke="var(--brick)" stroke-width="2.5" /><circle r="10" fill="none" stroke="#fff" stroke-width="0.8" />
       </g>
-      <g v-if="pointer && snapped && snapped.reason !== 'free' && (drafting.isDrawing.value || dragCommand)" :transform="`translate(${toScreen(pointer).x} ${toScreen(pointer).y})`" pointer-events="none">
+      <g v-if="pointer && snapped && snapped.reason !== 'free' && (drafting.isDrawing.value || dragCommand || drafting.tool.value === 'measure')" :transform="`translate(${toScreen(pointer).x} ${toScreen(pointer).y})`" pointer-events="none">
         <path d="M-7 0H7M0-7V7" stroke="var(--marigold)" stroke-width="2" />
         <text x="12" y="-10" class="figures" font-size="13" font-weight="600" fill="#ffd9a1">{{ REASON_WORDS[snapped.reason] }}</text>
       </g>

@@ -8,13 +8,14 @@ import StrokeSample from '../../components/StrokeSample.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import EdgeSection from './EdgeSection.vue';
 import OperationSection from './OperationSection.vue';
+import MeasureSection from './MeasureSection.vue';
 import PartDetailsSection from './PartDetailsSection.vue';
 import PathList from './PathList.vue';
 import PointSection from './PointSection.vue';
 import ShapeSection from './ShapeSection.vue';
 import type { Selection } from './selection.ts';
 
-const props = defineProps<{ part: Part; resolved: ResolvedPart; faults: readonly Fault[]; selection: Selection }>();
+const props = defineProps<{ part: Part; resolved: ResolvedPart; faults: readonly Fault[]; selection: Selection; isMeasuring: boolean }>();
 const emit = defineEmits<{ mend: [fault: Fault]; duplicate: []; remove: [] }>();
 const work = useAirframe();
 
@@ -52,6 +53,7 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
     <p v-if="work.message" class="message" role="alert">{{ work.message }}</p>
     <section v-if="faults.length > 0" aria-label="Faults"><FaultCard v-for="(fault, index) in faults" :key="index" :fault="fault" @mend="emit('mend', fault)" @show="fault.targetId && part.operations.some(({ id }) => id === fault.targetId) && (selection.chosen.value = { kind: 'operation', operationId: fault.targetId })" /></section>
 
+    <MeasureSection :part="part" :resolved="resolved" :selection="selection" :is-measuring="isMeasuring" />
     <PointSection v-if="selection.nodes.value.length > 0" :part="part" :nodes="selection.nodes.value" />
     <EdgeSection v-if="selection.segment.value" v-bind="selection.segment.value" :part="part" :t="t" @choose="selection.chosen.value = $event" />
     <OperationSection v-if="selection.operation.value" :part="part" :operation="selection.operation.value" :thickness-mm="resolved.thicknessMm" />

@@ -49,6 +49,7 @@ function choose(partId: string): Promise<unknown> {
 onBeforeUnmount(() => drafting.keep());
 watch(() => part.value?.id, () => {
   selection.chosen.value = undefined;
+  selection.measured.value = undefined;
   drafting.start('select');
   work.message = '';
 });
@@ -132,7 +133,8 @@ useEventListener(window, 'keydown', (event) => {
   const key = event.key.toUpperCase();
   const tool = TOOLS.find((one) => one.key === key)?.tool;
   if (key === 'ESCAPE') {
-    if (drafting.tool.value !== 'select') drafting.backOut();
+    if (selection.measured.value) selection.measured.value = undefined;
+    else if (drafting.tool.value !== 'select') drafting.backOut();
     else selection.chosen.value = undefined;
   } else if (key === 'DELETE' || key === 'BACKSPACE') removeChosen();
   else if (event.key.startsWith('Arrow') && !isOnControl) { if (nudge(event)) event.preventDefault(); }
@@ -156,15 +158,13 @@ useEventListener(window, 'keydown', (event) => {
           <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
             <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
             <button type="button" title="Mirror the part left to right" @click="mirror"><kbd>R</kbd> mirror</button>
-            <button type="button" @click="work.undo()" :disabled="!work.undoLabel" :title="work.undoLabel ? `Undo ${work.undoLabel.toLowerCase()}` : 'Nothing to undo'">undo</button>
-            <button type="button" @click="work.redo()" :disabled="!work.redoLabel" :title="work.redoLabel ? `Redo ${work.redoLabel.toLowerCase()}` : 'Nothing to redo'">redo</button>
           </div>
           <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
         </PartMat>
         <div v-else class="nothing"><div class="empty"><h2>Draw the first part</h2><p>A part is an outline with its folds, bevels and holes. Draw it corner by corner, with the pointer or by typing lengths and angles.</p><button type="button" class="button strong" style="background: var(--foam); color: var(--ink)" @click="addPart">New part</button></div></div>
         <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" @choose="choose" @add="addPart" @move="movePart" />
       </div>
-      <PartSlip v-if="part && resolved" :part="part" :resolved="resolved" :faults="faults" :selection="selection" @mend="mend" @duplicate="duplicatePart" @remove="removePart" />
+      <PartSlip v-if="part && resolved" :part="part" :resolved="resolved" :faults="faults" :selection="selection" :is-measuring="drafting.tool.value === 'measure'" @mend="mend" @duplicate="duplicatePart" @remove="removePart" />
     </div>
     <TrayBar>
       <span v-if="pointer">across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b> {{ work.unit }}</span>

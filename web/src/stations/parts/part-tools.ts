@@ -1,7 +1,7 @@
 import { traitsOf, type OperationDraft, type OperationKind } from '@grain-fold/core/drawing';
 
 /** What the pointer does on the mat. */
-export type Tool = 'select' | 'outline' | 'hole' | 'trim' | OperationKind;
+export type Tool = 'select' | 'outline' | 'hole' | 'trim' | 'measure' | OperationKind;
 
 export interface ToolTraits { readonly tool: Tool; readonly word: string; readonly key: string; readonly hint: string }
 
@@ -17,6 +17,7 @@ export const TOOLS: readonly ToolTraits[] = [
   { tool: 'through', word: 'cut', key: 'K', hint: 'Click point by point; double-click ends' },
   { tool: 'mark', word: 'mark', key: 'L', hint: 'Click point by point; double-click ends' },
   { tool: 'trim', word: 'trim', key: 'X', hint: 'Click the stretch of a line to take out, up to the next lines it meets' },
+  { tool: 'measure', word: 'measure', key: 'M', hint: 'Click two places; between two points the distance can be pinned' },
 ];
 
 export const toolTraits = (tool: Tool): ToolTraits | undefined => TOOLS.find((one) => one.tool === tool);

@@ -1,4 +1,5 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
+import type { Point } from '@grain-fold/core/geometry';
 import { findPath, type Contour, type DrawnLine, type Operation, type Part, type PathNode, type Segment } from '@grain-fold/core/drawing';
 
 /** What is chosen on the mat. */
@@ -8,7 +9,11 @@ export type Chosen =
   | { readonly kind: 'operation'; readonly operationId: string }
   | { readonly kind: 'paths'; readonly ids: readonly string[] };
 
+/** Two places that are measured between, with the points they lie on. */
+export interface Measured { readonly from: Point; readonly to?: Point; readonly fromNodeId?: string; readonly toNodeId?: string }
+
 export interface Selection {
+  readonly measured: ShallowRef<Measured | undefined>;
   readonly chosen: ShallowRef<Chosen | undefined>;
   readonly operation: ComputedRef<Operation | undefined>;
   readonly segment: ComputedRef<{ readonly path: Contour | DrawnLine; readonly segment: Segment; readonly index: number } | undefined>;
@@ -20,6 +25,7 @@ export interface Selection {
 /** What is chosen, as long as the part still has it. */
 export function useSelection(part: ComputedRef<Part | undefined>): Selection {
   const chosen = shallowRef<Chosen>();
+  const measured = shallowRef<Measured>();
   const operation = computed(() => {
     const now = chosen.value;
     return now?.kind === 'operation' ? part.value?.operations.find(({ id }) => id === now.operationId) : undefined;
@@ -40,5 +46,5 @@ export function useSelection(part: ComputedRef<Part | undefined>): Selection {
     const ids = now?.kind === 'paths' ? now.ids : segment.value ? [segment.value.path.id] : operation.value ? [operation.value.on.pathId] : [];
     return part.value ? ids.flatMap((id) => findPath(part.value!, id) ?? []) : [];
   });
-  return { chosen, operation, segment, nodes, paths };
+  return { measured, chosen, operation, segment, nodes, paths };
 }

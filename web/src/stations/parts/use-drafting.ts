@@ -38,7 +38,7 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   const runKind = ref<RunKind>('line');
   const arcVia = shallowRef<Point>();
   const shape = ref<DraftShape>('points');
-  const isDrawing = computed(() => tool.value !== 'select' && tool.value !== 'bevel' && tool.value !== 'trim');
+  const isDrawing = computed(() => tool.value !== 'select' && tool.value !== 'bevel' && tool.value !== 'trim' && tool.value !== 'measure');
   const canClose = computed(() => shape.value === 'points' && points.value.length >= (segments.value.some(({ kind }) => kind !== 'line') ? 2 : 3) && !endsAfterTwo(tool.value));
   const canEnd = computed(() => shape.value === 'points' && points.value.length >= 2 && (!mustClose(tool.value) || tool.value === 'outline'));
 

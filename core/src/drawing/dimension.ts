@@ -1,0 +1,32 @@
+import type { Point } from '../geometry/index.ts';
+import { pathsOf, type Part } from './part.ts';
+
+/** Which distance a dimension tells: straight from point to point, or only across or only up. */
+export type DimensionAlong = 'straight' | 'across' | 'up';
+
+/** A dimension pinned to two points of the drawing: it stays, and tells their distance however they move. */
+export interface Dimension {
+  readonly id: string;
+  readonly fromNodeId: string;
+  readonly toNodeId: string;
+  readonly along: DimensionAlong;
+}
+
+/** A dimension with its places and its value in mm. */
+export interface PlacedDimension extends Dimension { readonly from: Point; readonly to: Point; readonly valueMm: number }
+
+/** The value of a dimension between two places in mm. */
+export function dimensionValue(from: Point, to: Point, along: DimensionAlong): number {
+  if (along === 'across') return Math.abs(to.x - from.x);
+  return along === 'up' ? Math.abs(to.y - from.y) : Math.hypot(to.x - from.x, to.y - from.y);
+}
+
+/** The part's dimensions where their points are now; those whose points are gone are left out. */
+export function placedDimensions(part: Part): readonly PlacedDimension[] {
+  if (!part.dimensions || part.dimensions.length === 0) return [];
+  const nodes = new Map(pathsOf(part).flatMap((path) => path.nodes.map((node) => [node.id, node] as const)));
+  return part.dimensions.flatMap((dimension) => {
+    const from = nodes.get(dimension.fromNodeId), to = nodes.get(dimension.toNodeId);
+    return from && to ? [{ ...dimension, from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y }, valueMm: dimensionValue(from, to, dimension.along) }] : [];
+  });
+}

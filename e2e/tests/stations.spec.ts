@@ -126,6 +126,7 @@ test('a version is looked at, compared and gone back to', async ({ page, worksho
   await page.getByRole('link', { name: /^version/ }).click();
   await page.getByRole('button', { name: /Rename part|Draw outline/ }).first().click();
   await expect(page.getByRole('complementary', { name: 'Version', exact: true })).toContainText(/Rib\s*removed since/);
+  await expect(page.getByRole('img', { name: 'Rib: 1 line gone, 0 lines new' })).toBeVisible();
   await page.getByRole('button', { name: /^Go back to version/ }).click();
   await expect(ticket(page, 'Parts')).toContainText('1');
   await station(page, 'Parts');

@@ -224,11 +224,6 @@ defineExpose({ fit: () => mat.value?.fit() });
       <path v-if="draftCurves.length > 0" :d="svgPath(draftCurves, false)" fill="none" stroke="var(--marigold)" stroke-width="2.2" vector-effect="non-scaling-stroke" />
     </template>
     <template #screen="{ toScreen }">
-      <g v-if="measure" pointer-events="none" class="figures">
-        <path :d="`M${toScreen(measure.from).x} ${toScreen(measure.from).y}L${toScreen(measure.to).x} ${toScreen(measure.to).y}`" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="6 4" />
-        <circle v-for="(place, index) in [measure.from, measure.to]" :key="index" :cx="toScreen(place).x" :cy="toScreen(place).y" r="5" fill="var(--foam)" stroke="var(--marigold)" stroke-width="2" />
-        <text class="live" :x="(toScreen(measure.from).x + toScreen(measure.to).x) / 2 + 8" :y="(toScreen(measure.from).y + toScreen(measure.to).y) / 2 - 8" font-size="16" font-weight="600" fill="#fff">{{ formatLengthWithUnit(distance(measure.from, measure.to), work.unit) }}</text>
-      </g>
       <g v-if="lengthBar" class="figures" stroke="#cfdcdb" fill="#fff" pointer-events="none">
         <path :d="`M${toScreen({ x: lengthBar.box.minX, y: 0 }).x} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 24}v12m0-6H${toScreen({ x: lengthBar.box.maxX, y: 0 }).x}m0-6v12`" fill="none" />
         <g :transform="`translate(${(toScreen({ x: lengthBar.box.minX, y: 0 }).x + toScreen({ x: lengthBar.box.maxX, y: 0 }).x) / 2} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 30})`">
@@ -237,13 +232,18 @@ defineExpose({ fit: () => mat.value?.fit() });
         </g>
       </g>
       <PartCaptions :part="resolved" :to-screen="toScreen" :faulty="faulty" />
+      <g v-if="measure" pointer-events="none" class="figures">
+        <path :d="`M${toScreen(measure.from).x} ${toScreen(measure.from).y}L${toScreen(measure.to).x} ${toScreen(measure.to).y}`" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="6 4" />
+        <circle v-for="(place, index) in [measure.from, measure.to]" :key="index" :cx="toScreen(place).x" :cy="toScreen(place).y" r="5" fill="var(--foam)" stroke="var(--marigold)" stroke-width="2" />
+        <text class="live" :x="(toScreen(measure.from).x + toScreen(measure.to).x) / 2 + 8" :y="(toScreen(measure.from).y + toScreen(measure.to).y) / 2 - 8" font-size="16" font-weight="600" fill="#fff">{{ formatLengthWithUnit(distance(measure.from, measure.to), work.unit) }}</text>
+      </g>
       <PartHandles :part="shown" :to-screen="toScreen" :selection="selection" :drafting="drafting" />
       <g v-for="(fault, index) in placed" :key="index" :transform="`translate(${toScreen(fault.place!).x} ${toScreen(fault.place!).y})`" pointer-events="none">
         <circle r="10" fill="none" stroke="var(--brick)" stroke-width="2.5" /><circle r="10" fill="none" stroke="#fff" stroke-width="0.8" />
       </g>
       <g v-if="pointer && snapped && snapped.reason !== 'free' && (drafting.isDrawing.value || dragCommand || drafting.tool.value === 'measure')" :transform="`translate(${toScreen(pointer).x} ${toScreen(pointer).y})`" pointer-events="none">
         <path d="M-7 0H7M0-7V7" stroke="var(--marigold)" stroke-width="2" />
-        <text x="12" y="-10" class="figures" font-size="13" font-weight="600" fill="#ffd9a1">{{ REASON_WORDS[snapped.reason] }}</text>
+        <text x="12" y="-10" class="figures live" font-size="13" font-weight="600" fill="#ffd9a1">{{ REASON_WORDS[snapped.reason] }}</text>
       </g>
       <text v-if="pointer && (draftFigure || dragFigure)" class="figures live" :x="toScreen(pointer).x + 12" :y="toScreen(pointer).y + 22" font-size="15" font-weight="600" fill="#fff" pointer-events="none">{{ draftFigure || dragFigure }}</text>
     </template>

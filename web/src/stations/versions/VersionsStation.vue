@@ -2,7 +2,8 @@
 import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { RevisionLine } from '@grain-fold/contract';
-import { quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
+import { contextOf, quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
+import { resolve } from '@grain-fold/core/drawing';
 import { boundsHeight, boundsWidth, svgPath } from '@grain-fold/core/geometry';
 import { countOf, formatMass } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
@@ -11,6 +12,7 @@ import DownloadButton from '../../components/DownloadButton.vue';
 import PartThumbnail from '../../components/PartThumbnail.vue';
 import TrayBar from '../../components/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
+import PartChange from './PartChange.vue';
 import { compareAirframes } from './compare-airframes.ts';
 
 const work = useAirframe();
@@ -48,6 +50,19 @@ const restore = (): Promise<void> => guarded(async () => {
 });
 
 const differences = computed(() => (then.value && work.airframe ? compareAirframes(then.value, work.airframe) : []));
+/** Changed parts drawn at most; the list names them all. */
+const MOST_PICTURES = 12;
+/** Parts whose lines differ, as they were and as they are. */
+const changed = computed(() => {
+  const [before, after] = [then.value, work.airframe];
+  if (!before || !after) return [];
+  const ids = [...new Set([...after.parts, ...before.parts].map(({ id }) => id))];
+  return ids.flatMap((id) => {
+    const [old, now] = [before.parts.find((part) => part.id === id), after.parts.find((part) => part.id === id)];
+    if (JSON.stringify([old?.contours, old?.lines, old?.operations]) === JSON.stringify([now?.contours, now?.lines, now?.operations])) return [];
+    return [{ id, name: now?.name ?? old!.name, then: old && resolve(old, contextOf(before, old)), now: now && resolve(now, contextOf(after, now)) }];
+  });
+});
 const figures = computed(() => then.value && quickFigures(then.value));
 const shapes = computed(() => {
   const airframe = then.value;
@@ -81,7 +96,13 @@ const days = computed(() => [...new Set(lines.value.map(({ savedAt }) => dayjs(s
             <p v-if="differences.length === 0">The same as now.</p>
             <div v-for="one in differences" :key="one.what + one.how" class="row"><span>{{ one.what }}</span><span class="how">{{ one.how }}</span></div>
           </section>
-          <section><button type="button" class="button strong" :disabled="isBusy || differences.length === 0" @click="restore">Go back to version {{ chosen }}</button></section>
+          <section v-if="changed.length > 0" aria-label="Lines that changed">
+          <h2 class="eyebrow">Lines that changed</h2>
+          <p class="key"><span class="gone">gone since, dashed</span> <span class="came">new since</span></p>
+          <PartChange v-for="one in changed.slice(0, MOST_PICTURES)" :key="one.id" :name="one.name" :then="one.then" :now="one.now" />
+          <p v-if="changed.length > MOST_PICTURES">and {{ countOf(changed.length - MOST_PICTURES, 'more part') }}</p>
+        </section>
+        <section><button type="button" class="button strong" :disabled="isBusy || differences.length === 0" @click="restore">Go back to version {{ chosen }}</button></section>
         </template>
         <div v-else class="slip-head"><h1>No version chosen</h1><p>Choose one on the left to see what it held and what has changed since.</p></div>
       </aside>
@@ -101,6 +122,9 @@ section { margin-top: 24px; }
 .version span { flex: 1; overflow-wrap: anywhere; }
 .version time { color: var(--ink-soft); font-weight: 500; font-size: 15px; }
 .shapes { width: 100%; height: 170px; margin-top: 14px; background: var(--mat); border-radius: var(--radius); }
+.key { display: flex; gap: 14px; }
+.gone { color: var(--brick); }
+.came { color: var(--moss); font-weight: 500; }
 .how { color: var(--ink-soft); }
 .warn { margin-top: 12px; background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 8px 12px; }
 </style>

@@ -58,6 +58,8 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
   };
   await draw('t', [[0, 150], [300, 150]]);
   await draw('c', [[0, 50], [300, 50]]);
+  await draw('h', [[0, 20], [300, 20]]);
+  await draw('i', [[0, 180], [300, 180]]);
   await draw('p', [[200, 80], [260, 80], [260, 120], [200, 120], [200, 80]]);
   await draw('d', [[60, 80], [100, 80], [80, 120], [60, 80]]);
   await page.locator('body').press('k');
@@ -66,7 +68,7 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
   await page.getByRole('button', { name: 'End here' }).click();
   await page.keyboard.press('Escape');
   const lines = slip(page).getByRole('region', { name: 'Lines on this part' });
-  for (const name of [/Trench/, /Crease/, /Pocket/, /cut/i]) await expect(lines.getByRole('button', { name })).toBeVisible();
+  for (const name of [/Trench/, /Crease/, /Control hinge/, /Open slit/, /Pocket/, /cut/i]) await expect(lines.getByRole('button', { name })).toBeVisible();
   await lines.getByRole('button', { name: /Crease/ }).click();
   await page.getByLabel('Cut from').selectOption('the back');
   await page.getByLabel('Label').fill('rear');
@@ -77,7 +79,7 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('10.0');
   await station(page, 'Cut list');
   const list = page.getByRole('article').first();
-  for (const text of ['trench', 'crease', 'on the back', 'pocket', '2.5 mm deep', 'cut through', 'hole']) await expect(list).toContainText(text);
+  for (const text of ['trench', 'crease', 'on the back', 'pocket', '2.5 mm deep', 'cut through', 'hole', 'control hinge', '±30°', 'open slit', '4.5 mm deep']) await expect(list).toContainText(text);
 });
 
 test('an outline that is left half-way for another tool is kept, open, with a mend that closes it', async ({ page, workshop }) => {

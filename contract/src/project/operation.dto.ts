@@ -14,7 +14,7 @@ export class PlaceDto {
 /** Work along a line or an edge. */
 export class OperationDto {
   @IsIdentifier() id!: string;
-  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'mark'], { message: 'must be through, groove, bevel, crease, trench, pocket or mark, got $value' }) kind!: string;
+  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark'], { message: 'must be through, groove, bevel, crease, trench, pocket, slit, hinge or mark, got $value' }) kind!: string;
   @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
   @IsIn(FACES, { message: 'must be face or back, got $value' }) face!: string;
   @IsTextUpTo(BOUNDS.nameLength) label!: string;
@@ -42,7 +42,17 @@ export class PocketDto extends OperationDto {
   @IsNumberBetween(0.001, 1000) depthMm!: number;
 }
 
+export class SlitDto extends OperationDto {
+  @IsNumberBetween(-180, 180) foldDegrees!: number;
+  /** Depth in mm, or auto to leave the far skin. */
+  @ValidateIf(isGiven('depthMm')) @IsNumberBetween(0.001, 1000) depthMm!: number | string;
+}
+export class HingeDto extends OperationDto {
+  @IsNumberBetween(-180, 180) deflectionDegrees!: number;
+  @IsIn(['both', 'left', 'right'], { message: 'must be both, left or right, got $value' }) relief!: string;
+}
+
 export const OPERATION_TYPES = [
   { value: ThroughDto, name: 'through' }, { value: GrooveDto, name: 'groove' }, { value: BevelDto, name: 'bevel' }, { value: CreaseDto, name: 'crease' },
-  { value: TrenchDto, name: 'trench' }, { value: PocketDto, name: 'pocket' }, { value: MarkDto, name: 'mark' },
+  { value: TrenchDto, name: 'trench' }, { value: PocketDto, name: 'pocket' }, { value: SlitDto, name: 'slit' }, { value: HingeDto, name: 'hinge' }, { value: MarkDto, name: 'mark' },
 ];

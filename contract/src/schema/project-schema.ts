@@ -14,7 +14,7 @@ const POINTER = '#/$defs/';
 const options = { classTransformerMetadataStorage: defaultMetadataStorage, classValidatorMetadataStorage: getMetadataStorage(), refPointerPrefix: POINTER };
 
 /** Fields that may say "auto" instead of a number. */
-const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = { GrooveDto: ['mouthMm'], TrenchDto: ['widthMm'] };
+const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = { GrooveDto: ['mouthMm'], TrenchDto: ['widthMm'], SlitDto: ['depthMm'] };
 
 /** One of several classes, told apart by their kind. */
 const oneOf = (types: Subtypes): Schema => ({ oneOf: types.map(({ value }) => ({ $ref: POINTER + value.name })) });

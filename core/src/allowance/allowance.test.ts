@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bevelRun, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
+import { hingeWidth, slitGap, bevelRun, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
 
 test('a square corner in 5 mm board: two bevels of 45° and a mouth of 10 mm', () => {
   expect(mitreBevelAngle(90)).toBe(45);
@@ -21,6 +21,14 @@ test('folding the groove shut: both lips meet when the plates have turned by the
     expect(lip.y).toBeCloseTo(thickness, 6);
     expect(foldOfMouth(2 * half, thickness)).toBeCloseTo(fold, 6);
   }));
+});
+test('a slit in 5 mm board folded away by 90° gapes 7.07 mm, doubled 10 mm: the chord between lips that turn about the far skin', () => {
+  expect(slitGap(90, 5)).toBeCloseTo(Math.hypot(5, 5), 9);
+  expect(slitGap(180, 5)).toBeCloseTo(10, 9);
+});
+test('a hinge that moves 45° either way in 5 mm board: 5 mm off one edge, or 2.07 off each of both', () => {
+  expect(hingeWidth(45, 'left', 5)).toBeCloseTo(5, 9);
+  expect(hingeWidth(45, 'both', 5)).toBeCloseTo(2 * 5 * (Math.SQRT2 - 1), 9);
 });
 test('angles that no board has are refused by number', () => {
   expect(() => mitreBevelAngle(180)).toThrow('got 180');

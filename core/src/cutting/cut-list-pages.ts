@@ -17,7 +17,8 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
   const words = [work.words];
   if (work.face !== 'through') words.push(`on the ${work.face}`);
   if (work.count > 1) words.push(`${work.count} off`);
-  if (work.kind === 'groove' || work.kind === 'trench' || work.kind === 'crease') words.push(`folds ${formatAngle(work.angleDegrees ?? 0)}`);
+  if (work.kind === 'groove' || work.kind === 'trench' || work.kind === 'crease' || work.kind === 'slit') words.push(`folds ${formatAngle(work.angleDegrees ?? 0)}`);
+  if (work.kind === 'hinge') words.push(`moves ±${formatAngle(work.angleDegrees ?? 0)}`);
   if (work.bladeDegrees !== undefined) words.push(`blade ${formatAngle(work.bladeDegrees)}`);
   if (work.widthMm !== undefined) words.push(`${work.kind === 'bevel' ? 'run' : work.kind === 'groove' ? 'mouth' : 'width'} ${formatLengthWithUnit(work.widthMm, unit)}`);
   if (work.depthMm !== undefined) words.push(`${formatLengthWithUnit(work.depthMm, unit)} deep`);

@@ -1,5 +1,5 @@
 import {
-  add, applyTransform, boundsOf, cross, directionDegrees, distance, dot, flattenOpenPath, isInside, leftOf, rotation, subtract, times, transformPath, unitVector,
+  add, applyTransform, boundsOf, cross, directionDegrees, distance, dot, flattenOpenPath, interpolate, isInside, leftOf, rotation, subtract, times, transformPath, unitVector,
   type Path, type Point, type Region, type Transform,
 } from '../geometry/index.ts';
 import { formatLength, radians, type LengthUnit } from '../units/index.ts';
@@ -22,7 +22,7 @@ export type LineMark =
 
 /** The legend's word for each stroke. */
 export const LEGEND_WORDS: Readonly<Record<OperationKind, string>> = {
-  through: 'cut through', groove: 'mitre groove, true width', bevel: 'edge bevel, true run', crease: 'crease', trench: 'trench: foam out, skin stays', pocket: 'pocket: skin stays', mark: 'mark, glue line',
+  through: 'cut through', groove: 'mitre groove, true width', bevel: 'edge bevel, true run', crease: 'crease', trench: 'trench: foam out, skin stays', pocket: 'pocket: skin stays', slit: 'open slit, opens at the barbs', hinge: 'control hinge, relief true width', mark: 'mark, glue line',
 };
 
 /** Distances of the code in mm. */
@@ -30,6 +30,10 @@ const HATCH_PITCH_MM = 3.5;
 const TRENCH_DOT_PITCH_MM = 4;
 const PIN_PRICK_MM = 2;
 const DIMENSION_TICK_MM = 3;
+const SLIT_BARB_PITCH_MM = 15;
+const SLIT_BARB_MM = 2.5;
+const HINGE_RING_PITCH_MM = 20;
+const HINGE_RING_MM = 1.1;
 
 const run = (from: Point, to: Point): Path => [{ kind: 'line', from, to }];
 const ring = (points: readonly Point[]): Path => points.map((from, index) => ({ kind: 'line', from, to: points[(index + 1) % points.length]! }));
@@ -74,8 +78,23 @@ export function strokeMarks(stroke: Stroke): readonly LineMark[] {
     case 'crease': return [...centres('middle', 'dots'), ...ends];
     case 'trench': return [...edges(), ...scatter(stroke.area).map((at): LineMark => ({ kind: 'dot', at, radiusMm: 0.35, tone, operationId })), ...ends];
     case 'pocket': return [...centres('thin', 'solid'), ...stroke.paths.flatMap((path) => path.map((curve): LineMark => ({ kind: 'dot', at: curve.from, radiusMm: 0.9, tone, operationId })))];
+    case 'slit': return [...centres('thin', 'solid'), ...along(stroke.paths, SLIT_BARB_PITCH_MM, (p, direction) => line(run(p, add(p, times(barb(direction), SLIT_BARB_MM))), 'thin', 'solid')), ...ends];
+    case 'hinge': return [...edges(), ...centres('middle', 'long'), ...along(stroke.paths, HINGE_RING_PITCH_MM, (p) => line(circle(p, HINGE_RING_MM), 'thin', 'solid', true)), ...ends];
     case 'mark': return [...centres('thin', 'short'), ...ends];
   }
+}
+
+/** Barbs lean back from the cut on the side that they point to. */
+const barb = (direction: Point): Point => { const left = leftOf(direction); return unitVector({ x: 0, y: 0 }, subtract(left, direction)); };
+const circle = ({ x, y }: Point, r: number): Path => [{ kind: 'arc', from: { x: x + r, y }, to: { x: x - r, y }, bulge: 1 }, { kind: 'arc', from: { x: x - r, y }, to: { x: x + r, y }, bulge: 1 }];
+
+/** A mark every so often along the straight runs of paths, half a pitch from their starts. */
+function along(paths: readonly Path[], pitchMm: number, make: (p: Point, direction: Point) => LineMark): readonly LineMark[] {
+  return paths.flatMap((path) => path.flatMap((curve) => {
+    const length = distance(curve.from, curve.to);
+    const count = Math.max(1, Math.floor(length / pitchMm));
+    return Array.from({ length: count }, (_, index) => make(interpolate(curve.from, curve.to, (index + 0.5) / count), unitVector(curve.from, curve.to)));
+  }));
 }
 
 /** Where a dimension runs: straight, or level or upright with a thin step to its second point. */

@@ -1,4 +1,4 @@
-import { backView, lineCode, pick, snap, starboardTwin } from './index.ts';
+import { applyCommand, backView, lineCode, pick, snap, starboardTwin } from './index.ts';
 import { boxSide, groove, made, plate, withBevel, withLine, withRound } from '../../test/samples.ts';
 import { boundsOf, polygonArea, regionArea } from '../geometry/index.ts';
 
@@ -62,6 +62,17 @@ describe('the line code', () => {
     expect(marks.some((mark) => mark.kind === 'path' && mark.dash === 'long')).toBe(true);
     const back = lineCode(made(withLine(plate(200, 100), [0, 50], [200, 50], { ...groove(), face: 'back' })));
     expect(back.filter((mark) => mark.operationId).every((mark) => mark.tone === 'back')).toBe(true);
+  });
+  test('a hinge shows its relief at true width on the bevelled side, with rings; a slit barbs and its depth', () => {
+    const hinged = made(withLine(plate(200, 100), [0, 50], [200, 50], { kind: 'hinge', face: 'face', deflectionDegrees: 45, relief: 'left', label: '' }));
+    const ys = hinged.strokes[0]!.area.flatMap((ring) => ring.map(({ y }) => y));
+    expect([Math.min(...ys), Math.max(...ys)]).toEqual([expect.closeTo(50, 3), expect.closeTo(55, 3)]);
+    expect(lineCode(hinged).filter((mark) => mark.kind === 'path' && mark.operationId && mark.path.some(({ kind }) => kind === 'arc'))).toHaveLength(10);
+    const slitted = made(withLine(plate(200, 100), [0, 50], [200, 50], { kind: 'slit', face: 'face', foldDegrees: 30, depthMm: 'auto', label: '' }));
+    expect(slitted.strokes[0]!.depthMm).toBeCloseTo(4.5, 9);
+    expect(lineCode(slitted).filter((mark) => mark.kind === 'path' && mark.operationId)).toHaveLength(1 + 13);
+    const mirrored = applyCommand(withLine(plate(200, 100), [0, 50], [200, 50], { kind: 'hinge', face: 'face', deflectionDegrees: 45, relief: 'left', label: '' }), { name: 'mirrorPart', args: { across: 'horizontal' } });
+    expect(mirrored.ok && mirrored.part.operations[0]).toMatchObject({ relief: 'right' });
   });
   test('hatch of a bevel stays within its band', () => {
     const marks = lineCode(made(withBevel(plate(200, 100), 0, 45))).filter((mark) => mark.kind === 'path' && mark.operationId);

@@ -3,7 +3,7 @@ import {
   bandAlong, boundsOf, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, runsInside,
   type Bounds, type Path, type Point, type Polygon, type Region,
 } from '../geometry/index.ts';
-import { operationAngle, operationArea, operationCaption, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import { operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
 import { placedDimensions, type PlacedDimension } from './dimension.ts';
 import { fitSlots } from './plate-slots.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM, findPath, holesOf, outlineOf, type Part } from './part.ts';
@@ -152,7 +152,7 @@ function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: R
     widthMm: operationWidth(operation, thicknessMm),
     lengthMm: paths.reduce((sum, path) => sum + pathLength(path), 0),
     angleDegrees: operationAngle(operation),
-    depthMm: operation.kind === 'pocket' ? operation.depthMm : undefined,
+    depthMm: operationDepth(operation, thicknessMm),
     caption: operationCaption(operation),
     label: operation.label,
   };

@@ -4,7 +4,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
   ['Everywhere', [['1 – 6', 'stations'], ['Ctrl+Z', 'undo'], ['Ctrl+Shift+Z', 'redo'], ['Y', 'every step'], ['Ctrl+K', 'find a part or station'], ['?', 'this card']]],
   ['On the mat', [['Wheel, + −', 'zoom'], ['Space-drag', 'pan'], ['F', 'fit'], ['Arrows', 'move what is chosen, or pan'], ['Alt', 'hold snapping off'], ['Delete', 'remove'], ['Esc', 'back out one step']]],
   ['Drawing', [['N', 'new part'], ['O', 'outline'], ['D', 'hole'], ['A', 'next run is an arc'], ['S', 'next run is a curve'], ['Enter', 'type length, angle or place'], ['R', 'mirror']]],
-  ['Lines', [['V', 'mitre groove'], ['B', 'bevel on an edge'], ['T', 'trench'], ['C', 'crease'], ['P', 'pocket'], ['K', 'cut through'], ['L', 'mark'], ['X', 'trim a line'], ['M', 'measure'], ['Shift-click', 'choose several']]],
+  ['Lines', [['V', 'mitre groove'], ['B', 'bevel on an edge'], ['T', 'trench'], ['I', 'open slit'], ['H', 'control hinge'], ['C', 'crease'], ['P', 'pocket'], ['K', 'cut through'], ['L', 'mark'], ['X', 'trim a line'], ['M', 'measure'], ['Shift-click', 'choose several']]],
   ['Boards', [['Enter', 'nest'], ['Esc', 'stop, keep the best'], ['[ ]', 'choose a piece'], ['R', 'turn it'], ['Arrows', 'move it']]],
 ];
 </script>

@@ -1,5 +1,5 @@
 import { applyTransform, compose, isFinitePoint, isMirroring, rotation, rotationAbout, scaling, translation, type Point, type Transform } from '../../geometry/index.ts';
-import type { Operation } from '../operations/index.ts';
+import { mirroredOperation, type Operation } from '../operations/index.ts';
 import { pathsOf, type Contour, type DrawnLine, type DrawnPath, type Part, type Segment } from '../part.ts';
 import { done, IdSource, refused, type CommandResult } from './command.ts';
 
@@ -58,11 +58,9 @@ function moved<P extends DrawnPath>(path: P, t: Transform): P {
 }
 
 /** In a mirror image, what lay left of a line lies right of it. */
-const mirroredSide = (operation: Operation): Operation =>
-  (operation.kind === 'trench' && operation.side !== 'centre' ? { ...operation, side: operation.side === 'left' ? 'right' : 'left' } : operation);
 function withSidesTurned(part: Part, paths: readonly DrawnPath[], t: Transform): Part {
   if (!isMirroring(t)) return part;
-  return { ...part, operations: part.operations.map((operation) => (paths.some(({ id }) => id === operation.on.pathId) ? mirroredSide(operation) : operation)) };
+  return { ...part, operations: part.operations.map((operation) => (paths.some(({ id }) => id === operation.on.pathId) ? mirroredOperation(operation) : operation)) };
 }
 
 function withCopies(part: Part, chosen: readonly (Contour | DrawnLine)[], step: Transform, copies: number): Part {
@@ -79,7 +77,7 @@ function withCopies(part: Part, chosen: readonly (Contour | DrawnLine)[], step: 
       else lines.push(own);
       for (const operation of part.operations.filter(({ on }) => on.pathId === path.id)) {
         const on = { pathId: own.id, ...(operation.on.segmentIds ? { segmentIds: operation.on.segmentIds.map((id) => segmentIds.get(id)!) } : {}) };
-        operations.push({ ...(isMirroring(t) ? mirroredSide(operation) : operation), id: ids.next('o'), on });
+        operations.push({ ...(isMirroring(t) ? mirroredOperation(operation) : operation), id: ids.next('o'), on });
       }
     }
     t = compose(t, step);

@@ -1,4 +1,5 @@
 import { applyTransform, boundsOf, mirrorX, mirrorY } from '../../geometry/index.ts';
+import { mirroredOperation } from '../operations/index.ts';
 import type { Contour, DrawnLine, Part, Segment } from '../part.ts';
 import { done, type CommandResult } from './command.ts';
 
@@ -15,8 +16,7 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
       return segment;
     }),
   });
-  const operations = part.operations.map((operation) => (operation.kind === 'trench' && operation.side !== 'centre'
-    ? { ...operation, side: operation.side === 'left' ? 'right' as const : 'left' as const } : operation));
+  const operations = part.operations.map(mirroredOperation);
   const directionDegrees = args.across === 'vertical' ? 180 - part.grain.directionDegrees : -part.grain.directionDegrees;
   return done({ ...part, contours: part.contours.map(mirror), lines: part.lines.map(mirror), operations, grain: { ...part.grain, directionDegrees } }, 'Mirror part');
 }

@@ -1,4 +1,4 @@
-import type { TrenchFold } from '../../allowance/index.ts';
+import type { HingeRelief, TrenchFold } from '../../allowance/index.ts';
 
 /** Where an operation runs: a whole path, or some segments of it. */
 export interface OperationPlace { readonly pathId: string; readonly segmentIds?: readonly string[] }
@@ -37,9 +37,23 @@ export interface Trench extends OperationBase {
 }
 /** Area cut away to a depth, far skin kept. */
 export interface Pocket extends OperationBase { readonly kind: 'pocket'; readonly depthMm: number }
+/** Plain cut that opens: the board folds away from it. */
+export interface Slit extends OperationBase {
+  readonly kind: 'slit';
+  readonly foldDegrees: number;
+  /** Depth in mm; auto leaves the far skin. */
+  readonly depthMm: number | 'auto';
+}
+/** Control hinge with foam bevelled away for its deflection. */
+export interface Hinge extends OperationBase {
+  readonly kind: 'hinge';
+  readonly deflectionDegrees: number;
+  /** Which edges are bevelled, looking along the line. */
+  readonly relief: HingeRelief;
+}
 /** Line to align or glue to; nothing is cut. */
 export interface Mark extends OperationBase { readonly kind: 'mark' }
 
-export type Operation = ThroughCut | Groove | Bevel | Crease | Trench | Pocket | Mark;
+export type Operation = ThroughCut | Groove | Bevel | Crease | Trench | Pocket | Slit | Hinge | Mark;
 export type OperationKind = Operation['kind'];
-export const OPERATION_KINDS: readonly OperationKind[] = ['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'mark'];
+export const OPERATION_KINDS: readonly OperationKind[] = ['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark'];

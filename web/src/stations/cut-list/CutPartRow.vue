@@ -8,7 +8,7 @@ import PartPicture from './PartPicture.vue';
 /** One part of the cut list: its picture and every line of work on it. */
 defineProps<{ cut: CutPart; unit: LengthUnit }>();
 const kindOf = ({ kind }: CutWork): OperationKind => (kind === 'outline' || kind === 'holes' ? 'through' : kind);
-const isFold = ({ kind }: CutWork): boolean => kind === 'groove' || kind === 'trench' || kind === 'crease';
+const isFold = ({ kind }: CutWork): boolean => kind === 'groove' || kind === 'trench' || kind === 'crease' || kind === 'slit';
 </script>
 
 <template>
@@ -24,7 +24,7 @@ const isFold = ({ kind }: CutWork): boolean => kind === 'groove' || kind === 'tr
             <td class="stroke"><StrokeSample :kind="kindOf(work)" :is-back="work.face === 'back'" /></td>
             <td class="words">{{ work.words }}<span v-if="work.count > 1" class="soft"> · {{ work.count }} lines</span></td>
             <td>{{ work.face === 'through' ? 'right through' : `on the ${work.face}` }}</td>
-            <td class="figures">{{ isFold(work) ? `folds ${formatAngle(work.angleDegrees ?? 0)}` : work.kind === 'bevel' ? formatAngle(work.angleDegrees ?? 0) : '' }}</td>
+            <td class="figures">{{ isFold(work) ? `folds ${formatAngle(work.angleDegrees ?? 0)}` : work.kind === 'bevel' ? formatAngle(work.angleDegrees ?? 0) : work.kind === 'hinge' ? `±${formatAngle(work.angleDegrees ?? 0)}` : '' }}</td>
             <td class="figures">{{ work.bladeDegrees === undefined ? '' : `blade ${formatAngle(work.bladeDegrees)}` }}</td>
             <td class="figures">{{ work.depthMm !== undefined ? `${formatLengthWithUnit(work.depthMm, unit)} deep` : work.widthMm !== undefined ? `${formatLengthWithUnit(work.widthMm, unit)} wide` : '' }}</td>
             <td class="figures length">{{ formatLengthWithUnit(work.lengthMm, unit) }}</td>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { findPath, operationWidth, operationWord, type Operation, type Part } from '@grain-fold/core/drawing';
+import { findPath, operationDepth, operationWidth, operationWord, type Operation, type Part } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
-import { mitreBevelAngle } from '@grain-fold/core/allowance';
+import { mitreBevelAngle, slitGap } from '@grain-fold/core/allowance';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -15,6 +15,7 @@ const widthField = computed(() => (props.operation.kind === 'groove' ? 'mouthMm'
 const isAuto = computed(() => (props.operation.kind === 'groove' && props.operation.mouthMm === 'auto') || (props.operation.kind === 'trench' && props.operation.widthMm === 'auto'));
 const line = computed(() => props.part.lines.find(({ id }) => id === props.operation.on.pathId));
 const change = (changes: Record<string, unknown>): void => { work.run(props.part.id, { name: 'changeOperation', args: { operationId: props.operation.id, changes } }); };
+const slitDepthMm = computed(() => operationDepth(props.operation, props.thicknessMm) ?? 0);
 const placeWords = computed(() => {
   const path = findPath(props.part, props.operation.on.pathId);
   const edges = props.operation.on.segmentIds?.length;
@@ -38,6 +39,16 @@ const placeWords = computed(() => {
         </div>
       </template>
       <ChoiceRow v-if="operation.kind === 'trench'" label="Strip lies" :model-value="operation.side" :choices="[['centre', 'on the line'], ['left', 'left of it'], ['right', 'right of it']]" @update:model-value="change({ side: $event })" />
+      <template v-if="operation.kind === 'slit'">
+        <MeasureField label="Opens by" kind="angle" :model-value="operation.foldDegrees" :least="-179" :most="180" @update:model-value="change({ foldDegrees: $event })" />
+        <div class="row"><span class="label">Gapes</span><span class="value">{{ formatLengthWithUnit(slitGap(Math.max(0, operation.foldDegrees), thicknessMm), work.unit) }}</span></div>
+        <MeasureField label="Depth" :unit="work.unit" :model-value="slitDepthMm" :least="0.1" :most="100" @update:model-value="change({ depthMm: $event })" />
+      </template>
+      <template v-if="operation.kind === 'hinge'">
+        <MeasureField label="Deflects ±" kind="angle" :model-value="operation.deflectionDegrees" :least="-179" :most="179" @update:model-value="change({ deflectionDegrees: $event })" />
+        <ChoiceRow label="Bevelled" :model-value="operation.relief" :choices="[['both', 'both edges'], ['left', 'the edge left of it'], ['right', 'the edge right of it']]" @update:model-value="change({ relief: $event })" />
+        <div class="row"><span class="label">Relief</span><span class="value">{{ formatLengthWithUnit(width, work.unit) }} wide</span></div>
+      </template>
       <MeasureField v-if="operation.kind === 'pocket'" label="Depth" :unit="work.unit" :model-value="operation.depthMm" :least="0.1" :most="100" @update:model-value="change({ depthMm: $event })" />
       <ChoiceRow v-if="operation.kind !== 'through'" label="Cut from" :model-value="operation.face" :choices="[['face', 'the face'], ['back', 'the back']]" @update:model-value="change({ face: $event })" />
       <div class="row"><label :for="`label-${operation.id}`">Label</label><input :id="`label-${operation.id}`" class="text" :value="operation.label" maxlength="80" @change="change({ label: ($event.target as HTMLInputElement).value })" @keydown.enter="($event.target as HTMLInputElement).blur()" /></div>

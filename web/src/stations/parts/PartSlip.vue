@@ -28,6 +28,8 @@ const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetI
 const figureOf = (operation: Operation): string => {
   switch (operation.kind) {
     case 'groove': case 'crease': case 'trench': return formatAngle(operation.foldDegrees);
+    case 'slit': return formatAngle(operation.foldDegrees);
+    case 'hinge': return `±${formatAngle(operation.deflectionDegrees)}`;
     case 'bevel': return formatAngle(operation.bevelDegrees);
     case 'pocket': return `${formatLength(operation.depthMm, work.unit)} deep`;
     default: return operationWidth(operation, props.resolved.thicknessMm) > 0 ? operationCaption(operation) : '';

@@ -157,7 +157,6 @@ useEventListener(window, 'keydown', (event) => {
         <PartMat v-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" @pointer="(at, snap) => { pointer = at; snapped = snap; }">
           <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
             <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
-            <button type="button" title="Mirror the part left to right" @click="mirror"><kbd>R</kbd> mirror</button>
           </div>
           <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
         </PartMat>

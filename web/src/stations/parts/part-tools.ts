@@ -13,6 +13,8 @@ export const TOOLS: readonly ToolTraits[] = [
   { tool: 'bevel', word: 'bevel', key: 'B', hint: 'Click the edge to bevel' },
   { tool: 'trench', word: 'trench', key: 'T', hint: 'Click both ends of the fold' },
   { tool: 'crease', word: 'crease', key: 'C', hint: 'Click both ends of the fold' },
+  { tool: 'slit', word: 'slit', key: 'I', hint: 'Click both ends of the cut; the board folds away from it' },
+  { tool: 'hinge', word: 'hinge', key: 'H', hint: 'Click both ends of the hinge' },
   { tool: 'pocket', word: 'pocket', key: 'P', hint: 'Click corner by corner; end on the first one' },
   { tool: 'through', word: 'cut', key: 'K', hint: 'Click point by point; double-click ends' },
   { tool: 'mark', word: 'mark', key: 'L', hint: 'Click point by point; double-click ends' },
@@ -22,7 +24,7 @@ export const TOOLS: readonly ToolTraits[] = [
 
 export const toolTraits = (tool: Tool): ToolTraits | undefined => TOOLS.find((one) => one.tool === tool);
 /** Folds are one straight run: they end with their second point. */
-export const endsAfterTwo = (tool: Tool): boolean => tool === 'groove' || tool === 'trench' || tool === 'crease';
+export const endsAfterTwo = (tool: Tool): boolean => tool === 'groove' || tool === 'trench' || tool === 'crease' || tool === 'slit' || tool === 'hinge';
 /** Paths that must come back to their first point. */
 export const mustClose = (tool: Tool): boolean => tool === 'outline' || tool === 'hole' || tool === 'pocket';
 

@@ -75,6 +75,6 @@ function crossingFolds(part: Part): readonly Fault[] {
 }
 const crossingFault = (part: Part, a: Operation, b: Operation, place: { readonly x: number; readonly y: number }): Fault => ({
   code: 'FOLDS_CROSS', partId: part.id, targetId: b.id, place, title: `Two folds of ${part.name} cross`,
-  detail: `${traitsOf(a.kind).word} and ${traitsOf(b.kind).word} meet at x ${place.x.toFixed(1)}, y ${place.y.toFixed(1)} mm; flat board cannot bend about both.`,
+  detail: `A ${traitsOf(a.kind).word} and a ${traitsOf(b.kind).word} meet at x ${place.x.toFixed(1)}, y ${place.y.toFixed(1)} mm; flat board cannot bend about both.`,
   mend: { label: `Remove the ${traitsOf(b.kind).word}`, command: { name: 'removeOperation', args: { operationId: b.id } } },
 });

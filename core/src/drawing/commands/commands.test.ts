@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { boxSide, groove, made, plate, withLine } from '../../../test/samples.ts';
 import { applyCommand, brokenInvariant, circleDraft, outlineOf, pathsOf, polylineDraft, rectangleDraft, type Part, type PartCommand } from '../index.ts';
 
-const idsOf = (part: Part): readonly string[] => [...pathsOf(part).flatMap((path) => [path.id, ...path.nodes.map(({ id }) => id), ...path.segments.map(({ id }) => id)]), ...part.operations.map(({ id }) => id)];
+const idsOf = (part: Part): readonly string[] => [...pathsOf(part).flatMap((path) => [path.id, ...path.nodes.map(({ id }) => id), ...path.segments.map(({ id }) => id)]), ...part.operations.map(({ id }) => id), ...(part.dimensions ?? []).map(({ id }) => id)];
 const pick = <T>(list: readonly T[], at: number): T | undefined => list[Math.floor(at * list.length)];
 
 /** A command on something that the part has, chosen by numbers from 0 to 1. */
@@ -22,6 +22,9 @@ function commandFrom(part: Part, [kind, which, a, b]: readonly [number, number, 
     { name: 'offsetContour', args: { pathId: pick(pathsOf(part), which)?.id ?? 'none', byMm: (a - 0.5) * 30, corners: b < 0.5 ? 'sharp' : 'round', as: b < 0.3 ? 'hole' : b < 0.6 ? 'line' : 'itself' } },
     { name: 'shapeCorners', args: { nodeIds: [nodeId], how: a < 0.5 ? 'round' : 'chamfer', sizeMm: b * 30 } }, { name: 'divideSegment', args: { segmentId, count: 2 + Math.floor(a * 4) } },
     { name: 'arrangePaths', args: { pathIds: [pick(pathsOf(part), which)?.id ?? 'none'], motion: a < 0.3 ? { kind: 'move', by } : a < 0.6 ? { kind: 'turn', about: by, angleDegrees: b * 360 } : { kind: 'mirror', from: { x: 100, y: 0 }, to: { x: 100 + b, y: 80 } }, copies: b < 0.5 ? 0 : 1 } },
+    { name: 'changeSlot', args: { pathId: pick(part.contours, which)?.id ?? 'none', plate: a < 0.7 ? { material: 'foam', slantDegrees: (b - 0.5) * 160, fitMm: a } : null } },
+    { name: 'pinDimension', args: { fromNodeId: nodeId, toNodeId: pick(nodes, a)?.id ?? 'none', along: b < 0.4 ? 'straight' : b < 0.7 ? 'across' : 'up' } },
+    { name: 'setDimension', args: { dimensionId: pick(part.dimensions ?? [], which)?.id ?? 'none', valueMm: a * 300 } }, { name: 'removeDimension', args: { dimensionId: pick(part.dimensions ?? [], which)?.id ?? 'none' } },
     { name: 'trimLine', args: { segmentId, t: a } }, { name: 'extendLine', args: { pathId: pick(part.lines, which)?.id ?? 'none', end: a < 0.5 ? 'start' : 'end' } }, { name: 'splitLine', args: { nodeId } },
     { name: 'joinLines', args: { pathIds: [pick(part.lines, which)?.id ?? 'none', pick(part.lines, a)?.id ?? 'none'] } }, { name: 'alignPaths', args: { pathIds: pathsOf(part).map(({ id }) => id), to: a < 0.5 ? 'centre' : 'spreadAcross' } },
     { name: 'movePath', args: { pathId: pick(pathsOf(part), which)?.id ?? 'none', by } }, { name: 'straightenLine', args: { pathId: pick(part.lines, which)?.id ?? 'none' } },

@@ -113,3 +113,41 @@ test('the former of the builder’s page: four tabs joined on and a lightening h
   await expect(page.getByRole('article').first()).toContainText('400.0 mm');
   await expect(page.getByRole('article').first()).toContainText('157.1 mm');
 });
+
+test('the fin and rudder of the builder’s page: a rounded tip and a hinge with its relief', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Fin');
+  await page.getByRole('button', { name: 'New part' }).click();
+  const corners = [[0, 0], [150, 0], [150, 90], [90, 140], [0, 60]] as const;
+  for (const [x, y] of corners) await typePoint(page, { across: String(x), up: String(y) });
+  await strip(page).getByRole('button', { name: 'Close it' }).click();
+  await page.locator('body').press('f');
+  const at = await pixelsOf(page);
+  await page.mouse.click(...at(90, 140));
+  await setFigure(page, 'Corner', '20');
+  await page.getByRole('button', { name: 'Round', exact: true }).click();
+  // Shoelace, less what the tip loses: r²·(1/tan(θ/2) − (π − θ)/2) with θ the angle at it.
+  const shoelace = corners.reduce((sum, [x, y], index) => { const [nx, ny] = corners[(index + 1) % corners.length]!; return sum + (x * ny - nx * y) / 2; }, 0);
+  const theta = Math.acos((60 * -90 + -50 * -80) / (Math.hypot(60, 50) * Math.hypot(90, 80)));
+  const area = shoelace - 400 * (1 / Math.tan(theta / 2) - (Math.PI - theta) / 2);
+  await expect.poll(async () => Math.abs(await foamG(page) - (area / 1e6) * 480)).toBeLessThan(0.06);
+
+  await page.locator('body').press('h');
+  await typePoint(page, { across: '115', up: '-10' });
+  await typePoint(page, { across: '115', up: '150' });
+  await strip(page).getByRole('button', { name: 'Cancel' }).click();
+  const lines = slip(page).getByRole('region', { name: 'Lines on this part' });
+  await lines.getByRole('button', { name: /Control hinge/ }).click();
+  await setFigure(page, 'Deflects ±', '90');
+  await page.getByLabel('Bevelled').selectOption('the edge left of it');
+  await expect(page.getByRole('heading', { name: 'A hinge cannot deflect 90°' })).toBeVisible();
+  await page.getByRole('button', { name: 'Deflect 65°' }).click();
+  await page.getByLabel('Bevelled').selectOption('both edges');
+  await setFigure(page, 'Deflects ±', '30');
+  await expect(slip(page)).toContainText('2.7 mm wide');
+  await expect(stations(page)).toContainText(/Faults.*none/);
+  await station(page, 'Cut list');
+  const list = page.getByRole('article').first();
+  // The upper edge from (90, 140) to (150, 90) stands at 140 − 25·50/60 over 115.
+  for (const text of ['control hinge', '±30°', '119.2 mm', '2.7 mm wide']) await expect(list).toContainText(text);
+});

@@ -27,7 +27,8 @@ export function ensureDebianPackages(wanted) {
   run('apt-get', 'install', '-y', '-qq', ...missing);
 }
 
-function freePort() {
+/** A port that nothing listens on. */
+export function freePort() {
   return new Promise((resolve, reject) => {
     const probe = net.createServer();
     probe.once('error', reject);

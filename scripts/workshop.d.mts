@@ -11,4 +11,3 @@ export interface Workshop {
   stop(): Promise<void>;
 }
 export function startWorkshop(options: { folder: string; host?: string; port?: number; durable?: boolean; env?: Readonly<Record<string, string>>; quiet?: boolean }): Promise<Workshop>;
-export function freePort(): Promise<number>;

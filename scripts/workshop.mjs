@@ -1,21 +1,10 @@
 /** The whole program as processes: a private database and the built server on it. Node's own modules only. */
 import { spawn } from 'node:child_process';
-import net from 'node:net';
 import path from 'node:path';
-import { databaseVariables, startDatabase } from './database.mjs';
+import { databaseVariables, freePort, startDatabase } from './database.mjs';
 import { ROOT } from './prepare.mjs';
 
 const pause = (milliseconds) => new Promise((resolve) => { setTimeout(resolve, milliseconds); });
-
-/** A port that nothing listens on. */
-export const freePort = () => new Promise((resolve, reject) => {
-  const probe = net.createServer();
-  probe.once('error', reject);
-  probe.listen(0, '127.0.0.1', () => {
-    const { port } = probe.address();
-    probe.close(() => resolve(port));
-  });
-});
 
 /** Starts the built server on a database and waits until it listens. @returns {Promise<import('node:child_process').ChildProcess>} */
 export async function startServer(database, { host = '127.0.0.1', port = 5180, env = {}, quiet = true } = {}) {

@@ -111,6 +111,16 @@ test('the rack of parts: filtered, put in another order by keys and by dragging,
   await expect.poll(names).toEqual([before[1], before[0], before[2], before[3]]);
   await page.locator('body').press('Control+z');
   await expect.poll(names).toEqual(before);
+  // The last but one of the first group becomes its last, and does not slip into the next group.
+  const groups = rack.getByRole('group');
+  const size = await groups.first().getByRole('option').count();
+  const name = await groups.first().locator('.name').nth(size - 2).innerText();
+  await groups.first().getByRole('option').nth(size - 2).click();
+  await groups.first().getByRole('option').nth(size - 2).press('Alt+ArrowRight');
+  await expect(groups.first().locator('.name').last()).toHaveText(name);
+  await expect(groups.first().getByRole('option')).toHaveCount(size);
+  await page.locator('body').press('Control+z');
+  await expect.poll(names).toEqual(before);
   await rack.getByRole('option').nth(2).dragTo(rack.getByRole('option').first());
   await expect.poll(names).toEqual([before[2], before[0], before[1], before[3]]);
   await page.locator('body').press('y');

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { after, airframeOf, boxSide, made, plate, withRound } from '../../test/samples.ts';
-import { resolveIn } from '../airframe/index.ts';
+import { after, airframeOf, boxSide, made, plate, polygonPart, withRound } from '../../test/samples.ts';
+import { pagesOf, resolveIn } from '../airframe/index.ts';
 import { partPicture } from '../cutting/index.ts';
-import { applyCommand, brokenInvariant, lineCode, outlineOf, placedDimensions, starboardTwin, type DimensionAlong, type Part } from './index.ts';
+import { applyCommand, brokenInvariant, lineCode, outlineOf, placedDimensions, polylineDraft, starboardTwin, type DimensionAlong, type Part } from './index.ts';
 
 const nodes = (part: Part) => outlineOf(part)!.nodes;
 const pinned = (part: Part, from: number, to: number, along: DimensionAlong = 'straight'): Part => after(part, { name: 'pinDimension', args: { fromNodeId: nodes(part)[from]!.id, toNodeId: nodes(part)[to]!.id, along } });
@@ -41,6 +41,20 @@ test('it goes when a point of it goes, and is never pinned twice or to nothing',
   expect(refusal(nodes(part)[0]!.id, 'nowhere')).toContain('between two points');
   expect(refusal(nodes(part)[0]!.id, nodes(part)[1]!.id, 'up')).toContain('no distance');
   for (const valueMm of [0, -3, Number.NaN, 1e12]) expect(applyCommand(part, { name: 'setDimension', args: { dimensionId: part.dimensions![0]!.id, valueMm } }).ok).toBe(false);
+});
+test('a dimension never keeps a line from being removed or closed: it goes with its point', () => {
+  const mark = { kind: 'mark', face: 'face', label: '' } as const;
+  const drawn = after(plate(200, 100), { name: 'drawLine', args: { draft: polylineDraft([{ x: 20, y: 20 }, { x: 90, y: 20 }, { x: 90, y: 70 }, { x: 20, y: 20.2 }]), operation: mark } });
+  const ends = drawn.lines[0]!.nodes;
+  const part = after(drawn, { name: 'pinDimension', args: { fromNodeId: nodes(drawn)[0]!.id, toNodeId: ends[3]!.id, along: 'straight' } });
+  expect(after(part, { name: 'removeOperation', args: { operationId: part.operations[0]!.id } })).toMatchObject({ lines: [], dimensions: [] });
+  expect(after(part, { name: 'closePath', args: { pathId: part.lines[0]!.id } })).toMatchObject({ lines: [{ closed: true }], dimensions: [] });
+});
+test('a page that only a dimension crosses is printed too', () => {
+  const l = polygonPart([[0, 0], [600, 0], [600, 40], [40, 40], [40, 600], [0, 600]]);
+  const across = pinned(l, 1, 5);
+  const pages = (part: Part): number => pagesOf(airframeOf([part])).pages.length;
+  expect(pages(across)).toBeGreaterThan(pages(l));
 });
 test('it is drawn on mat and page in the builder’s unit, mirrored with the twin, and left out of small pictures', () => {
   const part = pinned(plate(187.325, 100), 0, 1);

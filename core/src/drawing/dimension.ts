@@ -30,3 +30,9 @@ export function placedDimensions(part: Part): readonly PlacedDimension[] {
     return from && to ? [{ ...dimension, from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y }, valueMm: dimensionValue(from, to, dimension.along) }] : [];
   });
 }
+
+/** Where a dimension runs: straight, or level or upright with a step to its second point. */
+export function dimensionEnds({ from, to, along }: PlacedDimension): readonly [Point, Point, ...Point[]] {
+  if (along === 'across') return [from, { x: to.x, y: from.y }, to];
+  return along === 'up' ? [from, { x: from.x, y: to.y }, to] : [from, to];
+}

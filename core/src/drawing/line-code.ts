@@ -3,7 +3,7 @@ import {
   type Path, type Point, type Region, type Transform,
 } from '../geometry/index.ts';
 import { formatLength, radians, type LengthUnit } from '../units/index.ts';
-import type { PlacedDimension } from './dimension.ts';
+import { dimensionEnds, type PlacedDimension } from './dimension.ts';
 import type { OperationKind } from './operations/index.ts';
 import type { ResolvedPart, Stroke } from './resolve.ts';
 
@@ -95,12 +95,6 @@ function along(paths: readonly Path[], pitchMm: number, make: (p: Point, directi
     const count = Math.max(1, Math.floor(length / pitchMm));
     return Array.from({ length: count }, (_, index) => make(interpolate(curve.from, curve.to, (index + 0.5) / count), unitVector(curve.from, curve.to)));
   }));
-}
-
-/** Where a dimension runs: straight, or level or upright with a thin step to its second point. */
-function dimensionEnds({ from, to, along }: PlacedDimension): readonly [Point, Point, ...Point[]] {
-  if (along === 'across') return [from, { x: to.x, y: from.y }, to];
-  return along === 'up' ? [from, { x: from.x, y: to.y }, to] : [from, to];
 }
 
 /** A dimension's thin line with a tick at either end. */

@@ -1,5 +1,5 @@
 import { boundsOf, flattenClosedPath, flattenOpenPath, roomiestPlace, type Bounds, type Point } from '../geometry/index.ts';
-import type { ResolvedPart } from '../drawing/index.ts';
+import { dimensionEnds, type ResolvedPart } from '../drawing/index.ts';
 import type { InkLine } from './tile-lattice.ts';
 
 /** A part to print, and what is written on it. */
@@ -49,6 +49,7 @@ export function templateInk(template: Template): readonly InkLine[] {
       ...stroke.area.map((ring) => closed(ring, 3)),
       ...stroke.paths.map((path): InkLine => ({ points: flattenOpenPath(path, 0.3), seamCost: stroke.kind === 'mark' ? 1 : 5 })),
     ]),
+    ...part.dimensions.map((dimension): InkLine => ({ points: dimensionEnds(dimension), seamCost: 1 })),
     closed(label, 4),
   ].filter((line) => line.points.length > 1);
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useAirframe } from '../stores/airframe.ts';
+import { HISTORY_LIMIT, useAirframe } from '../stores/airframe.ts';
 
 /** Every step since the airframe was opened, the newest first; choosing one goes there. */
 const isOpen = defineModel<boolean>({ required: true });
@@ -8,16 +8,15 @@ const work = useAirframe();
 const steps = computed(() => [
   ...work.future.map(({ label }, index) => ({ label, at: index + 1 })).reverse(),
   ...work.past.map(({ label }, index) => ({ label, at: index - work.past.length + 1 })).reverse(),
-  { label: 'As it was opened', at: -work.past.length },
+  { label: work.past.length < HISTORY_LIMIT ? 'As it was opened' : 'The oldest step kept', at: -work.past.length },
 ]);
-const shown = computed(() => steps.value.slice(0, 400));
 </script>
 
 <template>
   <el-dialog v-model="isOpen" title="Steps" width="420">
     <p class="lead">Choose a step to go back or forward to it. Every save is also kept as a version.</p>
     <ol class="steps" aria-label="Steps, newest first">
-      <li v-for="step in shown" :key="step.at"><button type="button" :aria-current="step.at === 0 ? 'step' : undefined" :class="{ undone: step.at > 0 }" @click="work.walk(step.at)">{{ step.label }}<span v-if="step.at === 0"> now</span></button></li>
+      <li v-for="step in steps" :key="step.at"><button type="button" :aria-current="step.at === 0 ? 'step' : undefined" :class="{ undone: step.at > 0 }" @click="work.walk(step.at)">{{ step.label }}<span v-if="step.at === 0"> now</span></button></li>
     </ol>
   </el-dialog>
 </template>

@@ -13,7 +13,7 @@ const captions = computed(() => lineCode(props.part).filter((mark): mark is Extr
 
 <template>
   <g class="figures" font-weight="600" :font-size="size ?? 14" text-anchor="middle" pointer-events="none">
-    <g v-for="caption in captions" :key="`${caption.operationId}${caption.text}`" :transform="`translate(${caption.at.x} ${caption.at.y}) rotate(${-caption.angleDegrees})`">
+    <g v-for="(caption, index) in captions" :key="index" :transform="`translate(${caption.at.x} ${caption.at.y}) rotate(${-caption.angleDegrees})`">
       <rect :x="-caption.width / 2" y="-9" :width="caption.width" height="18" :fill="caption.isFaulty ? 'var(--brick)' : 'var(--foam)'" :opacity="caption.isFaulty ? 1 : 0.94" />
       <text y="5" :fill="caption.isFaulty ? '#fff' : caption.tone === 'back' ? '#5c666b' : 'var(--ink)'">{{ caption.text }}</text>
     </g>

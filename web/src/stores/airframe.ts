@@ -13,7 +13,8 @@ interface Step { readonly label: string; readonly before: Airframe }
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'stale' | 'signed-out' | 'refused';
 
-const HISTORY_LIMIT = 1000;
+/** Steps kept at most. */
+export const HISTORY_LIMIT = 1000;
 const SAVE_AFTER_MS = 500;
 const RETRY_MS = [1000, 2000, 5000, 10_000];
 

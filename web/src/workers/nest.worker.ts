@@ -14,12 +14,13 @@ export interface NestProgress {
 export interface NestResult extends NestProgress { readonly nest: AirframeNest }
 
 const TELL_EVERY_MS = 150;
-let stopped = false;
+/** The search that runs; a stop or a newer search ends the one before. */
+let running = 0;
 
 /** Searches a nest until it has tried enough orders or is stopped; either way the best so far is the result. */
 const nester = {
   async search(airframe: Airframe, seed: number, tries: number, onProgress: (progress: NestProgress) => void): Promise<NestResult> {
-    stopped = false;
+    const own = ++running;
     const start = performance.now();
     let told = -Infinity;
     let isNews = false;
@@ -27,7 +28,7 @@ const nester = {
       const now = performance.now();
       const figures = { tried, effectiveBoards, seconds: (now - start) / 1000 };
       isNews ||= improved;
-      if (stopped || tried >= tries) return { nest, ...figures };
+      if (own !== running || tried >= tries) return { nest, ...figures };
       if (now - told < TELL_EVERY_MS) continue;
       told = now;
       onProgress(isNews ? { nest, ...figures } : figures);
@@ -37,7 +38,7 @@ const nester = {
     throw new Error('a search has no end of its own');
   },
   stop(): void {
-    stopped = true;
+    running += 1;
   },
 };
 export type Nester = typeof nester;

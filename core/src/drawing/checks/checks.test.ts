@@ -52,6 +52,15 @@ test('a part larger than any board: the grain rule, the turn and the scale are t
   expect(faults(huge)[0]).toMatchObject({ code: 'PART_TOO_LARGE', mend: { action: { name: 'setScale', factor: 0.495 } } });
   expect(faults(huge, { settings: { ...airframeOf([]).settings, scale: 0.495 } })).toEqual([]);
 });
+test('a near miss found at another scale is mended on the drawing itself, where its points are', () => {
+  const part = withLine(withLine(plate(200, 100), [20, 20], [60, 40], operation({ kind: 'mark' })), [60.2, 40], [90, 60], operation({ kind: 'mark' }));
+  const scaled = { settings: { ...airframeOf([]).settings, scale: 2 } };
+  const fault = faults(part, scaled).find(({ code }) => code === 'NEAR_MISS')!;
+  expect(fault.detail).toContain('0.40 mm apart');
+  const whole = after(part, (fault.mend as { command: Parameters<typeof after>[1] }).command);
+  expect(whole.lines[1]!.nodes[0]).toMatchObject({ x: 60, y: 40 });
+  expect(faults(whole, scaled)).toEqual([]);
+});
 test('a material that is not in stock', () => {
   expect(faults(plate(10, 10), { boards: [{ ...foam, material: 'ply' }] })[0]).toMatchObject({ code: 'BOARD_MISSING', mend: { action: { name: 'addBoard', material: 'foam' } } });
   expect(faults(plate(10, 10), { boards: [{ ...foam, count: 0 }] })[0]).toMatchObject({ code: 'BOARD_MISSING' });

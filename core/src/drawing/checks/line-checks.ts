@@ -19,7 +19,7 @@ function nearMisses(part: Part): readonly Fault[] {
     if (nearest.gap <= SAME_PLACE_MM || nearest.gap > NEAR_MISS_MM) return [];
     return [{
       code: 'NEAR_MISS', partId: part.id, targetId: a.id, place: midpoint(nearest.p, nearest.q), title: `Two lines of ${part.name} nearly meet`,
-      detail: `Their ends are ${nearest.gap.toFixed(2)} mm apart.`, mend: { label: 'Bring the ends together', command: { name: 'placeNode', args: { nodeId: nearest.q.id, at: { x: nearest.p.x, y: nearest.p.y } } } },
+      detail: `Their ends are ${nearest.gap.toFixed(2)} mm apart.`, mend: { label: 'Bring the ends together', command: { name: 'meetNode', args: { nodeId: nearest.q.id, atNodeId: nearest.p.id } } },
     }];
   }));
 }

@@ -1,6 +1,6 @@
 import { distance } from '../../geometry/index.ts';
 import { findPath, type Part } from '../part.ts';
-import { done, IdSource, pathWord, refused, withPath, type CommandResult } from './command.ts';
+import { done, IdSource, pathWord, refused, withoutLostPlaces, withPath, type CommandResult } from './command.ts';
 
 /** Ends closer than this are taken for one point when a path is closed, in mm. */
 const NEAR_MISS_MM = 0.5;
@@ -17,5 +17,5 @@ export function closePath(part: Part, args: { readonly pathId: string }): Comman
   const closed = withPath(part, path.id, (one) => (isNearMiss
     ? { ...one, closed: true, nodes: one.nodes.slice(0, -1) }
     : { ...one, closed: true, segments: [...one.segments, { id: ids.next('s'), kind: 'line' }] }));
-  return done({ ...closed, lastId: ids.lastId }, `Close ${pathWord(path)}`);
+  return done(withoutLostPlaces({ ...closed, lastId: ids.lastId }), `Close ${pathWord(path)}`);
 }

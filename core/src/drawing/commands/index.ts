@@ -24,6 +24,7 @@ import { drawLine } from './draw-line.ts';
 import { drawOutline } from './draw-outline.ts';
 import { extendFold } from './extend-fold.ts';
 import { insertNode } from './insert-node.ts';
+import { meetNode } from './meet-node.ts';
 import { mirrorPart } from './mirror-part.ts';
 import { moveNodes } from './move-nodes.ts';
 import { movePath } from './move-path.ts';
@@ -46,7 +47,7 @@ export type { PartDetails } from './change-details.ts';
 /** Every editing command, by its name. */
 export const COMMANDS = {
   addOperation, alignPaths, arrangePaths, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, divideSegment, drawHole, drawLine,
-  drawOutline, extendFold, extendLine, insertNode, joinLines, mirrorPart, moveNodes, movePath, offsetContour, pinDimension, placeNode, removeDimension, removeNode, removeOperation, removePath, setDimension, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
+  drawOutline, extendFold, extendLine, insertNode, joinLines, meetNode, mirrorPart, moveNodes, movePath, offsetContour, pinDimension, placeNode, removeDimension, removeNode, removeOperation, removePath, setDimension, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
 } as const;
 
 export type CommandName = keyof typeof COMMANDS;

@@ -6,7 +6,7 @@ import { segmentFrom } from './insert-node.ts';
 /** Ends nearer than this are joined in one point, in mm. */
 const NEAR_MISS_MM = 0.5;
 
-/** Joins two open lines whose ends meet into one that keeps the first one's work; a second line's own work goes with it. */
+/** Joins two open lines whose ends meet into one that keeps the first one's work; the second one's own work is dropped. */
 export function joinLines(part: Part, args: { readonly pathIds: readonly [string, string] }): CommandResult {
   const [a, b] = args.pathIds.map((id) => part.lines.find((line) => line.id === id)) as [DrawnLine | undefined, DrawnLine | undefined];
   if (!a || !b || a === b) return refused('Choose two lines to join.');

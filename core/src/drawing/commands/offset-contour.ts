@@ -1,9 +1,8 @@
-import { offsetOutline, pathSignedArea, reversePath } from '../../geometry/index.ts';
+import { cross, curvePoint, curveTangent, dot, nearestOnCurve, offsetOutline, pathSignedArea, reversePath, type Curve, type Path } from '../../geometry/index.ts';
 import { formatLengthWithUnit } from '../../units/index.ts';
-import { curvesOf, findPath, type Contour, type DrawnLine, type Part } from '../part.ts';
-import { done, IdSource, pathWord, refused, withoutLostPlaces, withPath, type CommandResult, type OperationDraft } from './command.ts';
+import { curvesOf, findPath, type Contour, type DrawnLine, type DrawnPath, type Part } from '../part.ts';
+import { done, IdSource, pathWord, refused, withoutLostPlaces, withPath, type CommandResult } from './command.ts';
 import { segmentFrom } from './insert-node.ts';
-import { rebuildPath } from './rebuild-path.ts';
 
 /** Longest offset in mm. */
 const FURTHEST_OFFSET_MM = 1000;
@@ -13,7 +12,7 @@ const FURTHEST_OFFSET_MM = 1000;
  * Work on the path itself stays on the edges that are still there.
  */
 export function offsetContour(part: Part, args: {
-  readonly pathId: string; readonly byMm: number; readonly corners: 'sharp' | 'round'; readonly as: 'itself' | 'hole' | 'line'; readonly operation?: OperationDraft;
+  readonly pathId: string; readonly byMm: number; readonly corners: 'sharp' | 'round'; readonly as: 'itself' | 'hole' | 'line'
 }): CommandResult {
   const path = findPath(part, args.pathId);
   if (!path) return refused(`There is no line "${args.pathId}" in ${part.name}.`);
@@ -26,15 +25,8 @@ export function offsetContour(part: Part, args: {
   const label = `Offset ${pathWord(path)} by ${args.byMm > 0 ? '' : '−'}${distance}`;
   const ids = new IdSource(part);
   if (args.as === 'itself') {
-    const wasClockwise = pathSignedArea(curvesOf(path)) < 0;
-    const moved = wasClockwise ? reversePath(loops[0]!) : loops[0]!;
-    // Moved edges lie nowhere on their old ones; where none came or went, each keeps its id in its order.
-    if (moved.length === path.segments.length) {
-      const shaped = withPath(part, path.id, (one) => ({ ...one, nodes: one.nodes.map((node, index) => ({ ...node, ...moved[index]!.from })), segments: one.segments.map((segment, index) => segmentFrom(moved[index]!, segment.id)) }));
-      return done(shaped, label);
-    }
-    const rebuilt = rebuildPath(path, moved, ids);
-    return done(withoutLostPlaces({ ...withPath(part, path.id, (one) => ({ ...one, nodes: rebuilt.nodes, segments: rebuilt.segments })), lastId: ids.lastId }), label);
+    const moved = movedPath(path, pathSignedArea(curvesOf(path)) < 0 ? reversePath(loops[0]!) : loops[0]!, args.byMm, ids);
+    return done(withoutLostPlaces({ ...withPath(part, path.id, (one) => ({ ...one, ...moved })), lastId: ids.lastId }), label);
   }
   const drawn = loops.map((loop) => ({
     closed: true as const, sizing: 'scaled' as const, nodes: loop.map(({ from }) => ({ id: ids.next('n'), x: from.x, y: from.y })), segments: loop.map((curve) => segmentFrom(curve, ids.next('s'))),
@@ -44,7 +36,31 @@ export function offsetContour(part: Part, args: {
     return done({ ...part, contours: [...part.contours, ...holes], lastId: ids.lastId }, `${label} as a hole`);
   }
   const lines = drawn.map((loop): DrawnLine => ({ id: ids.next('l'), ...loop }));
-  const draft: OperationDraft = args.operation ?? { kind: 'mark', face: 'face', label: '' };
-  const operations = lines.map((line) => ({ ...draft, id: ids.next('o'), on: { pathId: line.id } }) as Part['operations'][number]);
+  const operations = lines.map((line) => ({ kind: 'mark' as const, face: 'face' as const, label: '', id: ids.next('o'), on: { pathId: line.id } }));
   return done({ ...part, lines: [...part.lines, ...lines], operations: [...part.operations, ...operations], lastId: ids.lastId }, `${label} as a line`);
+}
+
+/** How near the distance a moved edge's middle stands off the edge it came from, in mm. */
+const STANDS_OFF_MM = 0.01;
+
+/** The moved path with the ids of the edges that its curves came from, so that the work on them stays; new corners get new ids. */
+function movedPath(old: DrawnPath, curves: Path, byMm: number, ids: IdSource): Pick<DrawnPath, 'nodes' | 'segments'> {
+  const before = curvesOf(old);
+  const used = new Set<number>();
+  const origins = curves.map((curve) => {
+    const at = before.findIndex((one, index) => !used.has(index) && standsOff(curve, one, Math.abs(byMm)));
+    if (at >= 0) used.add(at);
+    return at;
+  });
+  return {
+    nodes: curves.map(({ from }, index) => ({ id: old.nodes[origins[index]!]?.id ?? ids.next('n'), x: from.x, y: from.y })),
+    segments: curves.map((curve, index) => segmentFrom(curve, old.segments[origins[index]!]?.id ?? ids.next('s'))),
+  };
+}
+
+/** Whether a curve runs beside another one, the same way, at a distance. */
+function standsOff(curve: Curve, from: Curve, distanceMm: number): boolean {
+  const near = nearestOnCurve(from, curvePoint(curve, 0.5));
+  const u = curveTangent(curve, 0.5), v = curveTangent(from, near.t);
+  return Math.abs(near.distance - distanceMm) < STANDS_OFF_MM && dot(u, v) > 0 && Math.abs(cross(u, v)) < 1e-3 * Math.hypot(u.x, u.y) * Math.hypot(v.x, v.y);
 }

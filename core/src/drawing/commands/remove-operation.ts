@@ -1,6 +1,6 @@
 import { operationWord } from '../operations/index.ts';
 import type { Part } from '../part.ts';
-import { done, refused, type CommandResult } from './command.ts';
+import { done, refused, withoutLostPlaces, type CommandResult } from './command.ts';
 
 /** Removes an operation, and its line when nothing else runs along it. */
 export function removeOperation(part: Part, args: { readonly operationId: string }): CommandResult {
@@ -9,5 +9,5 @@ export function removeOperation(part: Part, args: { readonly operationId: string
   const operations = part.operations.filter((operation) => operation !== found);
   const isUsed = operations.some((operation) => operation.on.pathId === found.on.pathId);
   const lines = isUsed ? part.lines : part.lines.filter((line) => line.id !== found.on.pathId);
-  return done({ ...part, operations, lines }, `Remove ${operationWord(found)}`);
+  return done(withoutLostPlaces({ ...part, operations, lines }), `Remove ${operationWord(found)}`);
 }

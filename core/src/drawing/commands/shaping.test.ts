@@ -75,6 +75,18 @@ describe('offsets of a part', () => {
     expect(lined.lines).toHaveLength(1);
     expect(lined.operations.at(-1)).toMatchObject({ kind: 'mark', on: { pathId: lined.lines[0]!.id } });
   });
+  test('the bevel stays on its edge, whatever corners come or edges go', () => {
+    const part = withBevel(plate(200, 100), 0, 30);
+    const round = after(part, { name: 'offsetContour', args: { pathId: outline(part).id, byMm: 5, corners: 'round', as: 'itself' } });
+    expect(outline(round).segments).toHaveLength(8);
+    expect(made(round).strokes[0]!.lengthMm).toBeCloseTo(200, 6);
+    // A notch 8 wide is closed by 5 mm: its edges go, and the edge before them keeps its own work.
+    const notched = withBevel(polygonPart([[0, 0], [200, 0], [200, 100], [104, 100], [104, 80], [96, 80], [96, 100], [0, 100]]), 7, 30);
+    const grown = after(notched, { name: 'offsetContour', args: { pathId: outline(notched).id, byMm: 5, corners: 'sharp', as: 'itself' } });
+    const stroke = made(grown).strokes[0]!;
+    expect(stroke.lengthMm).toBeCloseTo(110, 6);
+    expect(stroke.paths[0]![0]!.from.x).toBeCloseTo(-5, 6);
+  });
   test.each([[0, 'not 0'], [Number.NaN, 'NaN'], [-60, 'nothing of the outline is left'], [1e12, 'up to 1000 mm']])('by %d is refused', (byMm, words) => {
     const part = plate(200, 100);
     expect(refusal(part, { name: 'offsetContour', args: { pathId: outline(part).id, byMm, corners: 'sharp', as: 'itself' } })).toContain(words);

@@ -1,6 +1,6 @@
 import { hingeWidth, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
-import { bandAlong, intersectionOf, leftOf, unitVector, type Point } from '../../geometry/index.ts';
 import { formatAngle } from '../../units/index.ts';
+import { bandOn } from './band.ts';
 import type { Hinge } from './operation.ts';
 import type { OperationTraits } from './operation-kind.ts';
 
@@ -9,21 +9,12 @@ const steepest = (operation: Hinge): number => (operation.relief === 'both' ? 2 
 const within = (operation: Hinge): number => Math.min(Math.max(0, operation.deflectionDegrees), steepest(operation));
 const widthOf = (operation: Hinge, thicknessMm: number): number => hingeWidth(within(operation), operation.relief, thicknessMm);
 
-/** The middle of the relief: on the line, or half its width to the bevelled side. */
-function reliefLine(run: readonly Point[], operation: Hinge, thicknessMm: number): readonly Point[] {
-  const first = run[0], last = run.at(-1);
-  if (operation.relief === 'both' || !first || !last) return run;
-  const side = leftOf(unitVector(first, last));
-  const by = (operation.relief === 'left' ? 0.5 : -0.5) * widthOf(operation, thicknessMm);
-  return run.map((p) => ({ x: p.x + side.x * by, y: p.y + side.y * by }));
-}
-
 /** A control hinge on the far skin or on tape, with foam bevelled away so that it can move. */
 export const hinge: OperationTraits<'hinge'> = {
   kind: 'hinge', word: 'control hinge', key: 'H', ground: 'line', folds: true,
   defaults: { kind: 'hinge', face: 'face', deflectionDegrees: 30, relief: 'both' },
   trueWidthMm: widthOf,
-  area: (operation, site) => intersectionOf(site.runs.flatMap((run) => bandAlong(reliefLine(run, operation, site.thicknessMm), widthOf(operation, site.thicknessMm))), site.body),
+  area: (operation, site) => bandOn(site, widthOf(operation, site.thicknessMm), operation.relief === 'both' ? 'centre' : operation.relief),
   caption: (operation) => `hinge ±${formatAngle(operation.deflectionDegrees)}`,
   angleDegrees: (operation) => operation.deflectionDegrees,
   faults: (operation) => {

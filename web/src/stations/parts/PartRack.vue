@@ -29,7 +29,11 @@ function drop(beforeId: string): void {
 async function shift(by: 1 | -1): Promise<void> {
   const order = inOrder.value, at = order.indexOf(props.chosenId ?? '');
   if (at < 0 || (by < 0 ? at === 0 : at === order.length - 1)) return;
-  emit('move', props.chosenId!, by < 0 ? order[at - 1] : order[at + 2]);
+  const groupOf = (id: string | undefined): string | undefined => props.airframe.parts.find((part) => part.id === id)?.group;
+  const own = groupOf(props.chosenId), [next, afterNext] = [order[at + 1], order[at + 2]];
+  // Past the last of its group it leads the next one; else it stays in its own.
+  const before = by < 0 ? order[at - 1] : groupOf(next) !== own ? next : groupOf(afterNext) === own ? afterNext : undefined;
+  emit('move', props.chosenId!, before);
   await nextTick();
   list.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus();
 }

@@ -1,4 +1,4 @@
-import { applyCommand, circleDraft, emptyPart, outlineOf, polylineDraft, type OperationDraft, type Part, type PartCommand, type PartDetails, type PathDraft, type Sizing } from '@grain-fold/core/drawing';
+import { applyCommand, circleDraft, emptyPart, outlineOf, polylineDraft, type FeatureKind, type OperationDraft, type Part, type PartCommand, type PartDetails, type PathDraft, type Sizing } from '@grain-fold/core/drawing';
 import type { Point } from '@grain-fold/core/geometry';
 
 /** Drafts one demo part step by step with the program's own commands, so that demo files hold nothing a builder could not draw. */
@@ -23,6 +23,13 @@ export class Drafter {
     return drawn.run({ name: 'changeSlot', args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } } });
   }
   round(x: number, y: number, diameterMm: number): Drafter { return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed'); }
+  /** A feature at a place. */
+  feature(kind: FeatureKind, x: number, y: number, numbers: Readonly<Record<string, unknown>> = {}): Drafter { return this.run({ name: 'addFeature', args: { kind, at: { x, y }, numbers } }); }
+  /** What was drawn last, or the whole part, exists only in some variants. */
+  only(target: 'last operation' | 'last feature' | 'part', variants: readonly string[]): Drafter {
+    const { id, operations, features } = this.part;
+    return this.run({ name: 'setVariants', args: { targetId: { part: id, 'last operation': operations.at(-1)?.id ?? '', 'last feature': features?.at(-1)?.id ?? '' }[target], variants } });
+  }
   line(points: readonly [number, number][], operation: OperationDraft, sizing: Sizing = 'scaled'): Drafter {
     return this.run({ name: 'drawLine', args: { draft: polylineDraft(points.map(([x, y]) => ({ x, y }))), operation, sizing } });
   }

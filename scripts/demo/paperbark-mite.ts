@@ -11,7 +11,7 @@ export function paperbarkMite(): Airframe {
       [24, 2, { c1: [2, 6], c2: [12, 2] }], [92, 0, { c1: [50, 2], c2: [70, 0] }], [262, 10], [262, 22],
       [148, 24], [62, 30, { c1: [120, 25], c2: [90, 30] }], [10, 26, { c1: [40, 30], c2: [18, 30] }],
     ], { c1: [3, 23], c2: [0, 19] }))
-    .slotFor(FOAM, 98, 20, 66, 3).slotFor(FOAM, 236, 15.5, 36, 3)
+    .slotFor(FOAM, 98, 17, 66, 3).slotFor(FOAM, 228, 15.7, 30, 3)
     .line([[60, 4], [60, 10]], mark('balance'));
   const wing = Drafter.start('wing', 'Wing half', FOAM, 'Wing', { handed: 'pair', grain: { directionDegrees: 0, rule: 'along' }, notes: 'Roll the camber in over a bottle before gluing.' })
     .outline(closed([0, 0], [[128, 4], [168, 22, { c1: [150, 5], c2: [166, 10] }], [154, 56, { c1: [170, 36], c2: [166, 52] }], [0, 66]]))

@@ -1,5 +1,5 @@
 import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
-import { box, closed, crease, Drafter, groove, mark, pocket, slot, trench } from './drafter.ts';
+import { box, closed, crease, Drafter, groove, mark, pocket, trench } from './drafter.ts';
 
 const BOARD = 'faced board 5 mm';
 const PLY = 'plywood 3 mm';
@@ -13,7 +13,7 @@ export function reedling1100(): Airframe {
     .outline(box(0, 0, 480, 348))
     .line([[0, 178], [480, 178]], trench(180, 'leading edge')).line([[0, 214], [480, 214]], crease(13, 'top, front')).line([[0, 262], [480, 262]], crease(8, 'top, rear'))
     .line([[0, 128], [480, 128]], mark('spar, front edge')).line([[0, 118], [480, 118]], mark('spar, rear edge'))
-    .bevel([0], 60, 'trailing edge').hole(slot(240, 60, 40, 14), 'fixed');
+    .bevel([0], 60, 'trailing edge').feature('servo', 240, 60, { lengthMm: 39.5, widthMm: 13.5, screwsMm: 0 });
   const tip = Drafter.start('wing-tip', 'Wing tip', BOARD, 'Wing', { handed: 'pair', grain: alongX, notes: 'Raised tip; the root end follows the section, so the two ends meet.' })
     .outline(closed([0, 0], [
       [296, 40], [306, 158], [308, 174], [300, 282, { c1: [309, 210], c2: [304, 262] }],

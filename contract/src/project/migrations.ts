@@ -1,4 +1,7 @@
 type ProjectData = Readonly<Record<string, unknown>>;
 
-/** Entry i brings a file of format version i + 1 to version i + 2. Version 1 is the first, so there is none yet. */
-export const MIGRATIONS: readonly ((file: ProjectData) => ProjectData)[] = [];
+/** Version 2 added features, guides, centre lines, groups of lines and variants; a file without them is one already. */
+const toVersion2 = (file: ProjectData): ProjectData => ({ ...file, formatVersion: 2 });
+
+/** Entry i brings a file of format version i + 1 to version i + 2. */
+export const MIGRATIONS: readonly ((file: ProjectData) => ProjectData)[] = [toVersion2];

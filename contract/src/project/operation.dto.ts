@@ -1,9 +1,8 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
-import { BOUNDS, IsIdentifier, IsNumberBetween, IsTextUpTo } from './rules.ts';
+import { BOUNDS, HasVariants, IsIdentifier, isGiven, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
 const FACES = ['face', 'back'];
-const isGiven = (field: string) => (object: object): boolean => (object as Record<string, unknown>)[field] !== 'auto';
 
 /** Where an operation runs: a whole path, or some segments of it. */
 export class PlaceDto {
@@ -18,6 +17,7 @@ export class OperationDto {
   @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
   @IsIn(FACES, { message: 'must be face or back, got $value' }) face!: string;
   @IsTextUpTo(BOUNDS.nameLength) label!: string;
+  @HasVariants() variants?: string[];
 }
 export class ThroughDto extends OperationDto {}
 export class MarkDto extends OperationDto {}

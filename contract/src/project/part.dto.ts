@@ -1,8 +1,9 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateNested } from 'class-validator';
+import { AttachmentDto, FEATURE_TYPES, FeatureDto, GUIDE_TYPES, GuideDto, PathGroupDto, SymmetryDto } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
-import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
+import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
 /** How a part may lie on a board relative to its grain. */
 export class GrainDto {
@@ -34,5 +35,14 @@ export class PartDto {
   @IsArray() @ArrayMaxSize(BOUNDS.operations) @ValidateNested({ each: true })
   @Type(() => OperationDto, { discriminator: { property: 'kind', subTypes: OPERATION_TYPES }, keepDiscriminatorProperty: true }) operations!: OperationDto[];
   @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.operations) @ValidateNested({ each: true }) @Type(() => DimensionDto) dimensions?: DimensionDto[];
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.features) @ValidateNested({ each: true })
+  @Type(() => FeatureDto, { discriminator: { property: 'kind', subTypes: FEATURE_TYPES }, keepDiscriminatorProperty: true }) features?: FeatureDto[];
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.guides) @ValidateNested({ each: true })
+  @Type(() => GuideDto, { discriminator: { property: 'kind', subTypes: GUIDE_TYPES }, keepDiscriminatorProperty: true }) guides?: GuideDto[];
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true }) @Type(() => AttachmentDto) attachments?: AttachmentDto[];
+  /** The drawing is one half; the other is its mirror image in this line. */
+  @IsOptional() @ValidateNested() @Type(() => SymmetryDto) symmetry?: SymmetryDto;
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.paths) @ValidateNested({ each: true }) @Type(() => PathGroupDto) pathGroups?: PathGroupDto[];
+  @HasVariants() variants?: string[];
   @IsCountBetween(0, 10_000_000) lastId!: number;
 }

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { BOUNDS, IsIdentifier, IsNameUpTo, IsNumberBetween } from './rules.ts';
+import { BOUNDS, HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween } from './rules.ts';
 
 /** A point in mm, x to the right, y up, as seen from the face. */
 export class PointDto {
@@ -49,10 +49,13 @@ export class PlateSlotDto {
   @IsNameUpTo(BOUNDS.nameLength) material!: string;
   @IsNumberBetween(-60, 60) slantDegrees!: number;
   @IsNumberBetween(-2, 5) fitMm!: number;
+  /** Width that is kept whatever the plate measures. */
+  @IsOptional() @IsNumberBetween(0.001, 200) keptWidthMm?: number;
 }
 
 /** The outline of a part, or a hole through it. */
 export class ContourDto extends PathDto {
   @IsIn(['outer', 'hole'], { message: 'must be outer or hole, got $value' }) role!: string;
   @IsOptional() @ValidateNested() @Type(() => PlateSlotDto) plate?: PlateSlotDto;
+  @HasVariants() variants?: string[];
 }

@@ -1,5 +1,5 @@
 import { applyDecorators } from './apply-decorators.ts';
-import { IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 
 /** A finite number within bounds, both included. */
 export const IsNumberBetween = (least: number, most: number): PropertyDecorator => applyDecorators(
@@ -33,5 +33,13 @@ export const IsNameUpTo = (most: number): PropertyDecorator => applyDecorators(
   Matches(/\S/, { message: 'must not be blank' }),
 );
 
+/** Whether a field is a number of its own rather than "auto". */
+export const isGiven = (field: string) => (object: object): boolean => (object as Record<string, unknown>)[field] !== 'auto';
+
+/** Names of variants, where a thing exists only in some. */
+export const HasVariants = (): PropertyDecorator => applyDecorators(
+  IsOptional(), IsArray(), ArrayMinSize(1), ArrayMaxSize(BOUNDS.variants), IsString({ each: true, message: 'must be names of variants' }), Matches(/^(?=.*\S).{1,40}$/, { each: true, message: 'must be names of 1 to 40 characters' }),
+);
+
 /** Bounds that more than one class keeps. */
-export const BOUNDS = { coordinateMm: 10_000, lengthMm: 10_000, nameLength: 80, notesLength: 10_000, parts: 500, paths: 500, nodes: 5000, operations: 1000, boards: 200 } as const;
+export const BOUNDS = { coordinateMm: 10_000, lengthMm: 10_000, nameLength: 80, notesLength: 10_000, parts: 500, paths: 500, nodes: 5000, operations: 1000, boards: 200, features: 500, guides: 200, variants: 20 } as const;

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
-import { IsIn, ValidateNested } from 'class-validator';
-import { BOUNDS, IsCountBetween, IsNumberBetween, IsTextUpTo } from './rules.ts';
+import { IsIn, IsOptional, ValidateNested } from 'class-validator';
+import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
 /** How the airframe is printed. */
 export class PageSettingsDto {
@@ -28,4 +28,8 @@ export class SettingsDto {
   @ValidateNested() @Type(() => PageSettingsDto) pages!: PageSettingsDto;
   @ValidateNested() @Type(() => NestSettingsDto) nest!: NestSettingsDto;
   @IsTextUpTo(BOUNDS.notesLength) notes!: string;
+  /** Named sets of optional parts, features and operations. */
+  @HasVariants() variants?: string[];
+  /** The variant that pages, boards and cut list follow; everything exists without one. */
+  @IsOptional() @IsNameUpTo(40) variant?: string;
 }

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { FEATURE_TYPES, GUIDE_TYPES } from '../project/feature.dto.ts';
 import { OPERATION_TYPES } from '../project/operation.dto.ts';
 import { SEGMENT_TYPES } from '../project/path.dto.ts';
 import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from '../project/project-file.dto.ts';
@@ -9,12 +10,12 @@ import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from '../proje
 type Schema = Record<string, unknown> & { properties?: Record<string, Schema>; required?: string[] };
 type Subtypes = readonly { readonly value: new () => object; readonly name: string }[];
 
-const TYPES: Subtypes = [...SEGMENT_TYPES, ...OPERATION_TYPES];
+const TYPES: Subtypes = [...SEGMENT_TYPES, ...OPERATION_TYPES, ...FEATURE_TYPES, ...GUIDE_TYPES];
 const POINTER = '#/$defs/';
 const options = { classTransformerMetadataStorage: defaultMetadataStorage, classValidatorMetadataStorage: getMetadataStorage(), refPointerPrefix: POINTER };
 
 /** Fields that may say "auto" instead of a number. */
-const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = { GrooveDto: ['mouthMm'], TrenchDto: ['widthMm'], SlitDto: ['depthMm'] };
+const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = { GrooveDto: ['mouthMm'], TrenchDto: ['widthMm'], SlitDto: ['depthMm'], TabsDto: ['reachMm'], LapDto: ['depthMm', 'widthMm'] };
 
 /** One of several classes, told apart by their kind. */
 const oneOf = (types: Subtypes): Schema => ({ oneOf: types.map(({ value }) => ({ $ref: POINTER + value.name })) });
@@ -31,7 +32,7 @@ export function projectSchema(): Schema {
     const schema = structuredClone(all[name] ?? all[Object.getPrototypeOf(type).name as string])!;
     const properties = schema.properties ?? {};
     for (const field of AUTO_FIELDS[name] ?? []) properties[field] = { anyOf: [properties[field]!, { const: 'auto' }] };
-    for (const [field, types] of [['segments', SEGMENT_TYPES], ['operations', OPERATION_TYPES]] as const) if (properties[field]) properties[field].items = oneOf(types);
+    for (const [field, types] of [['segments', SEGMENT_TYPES], ['operations', OPERATION_TYPES], ['features', FEATURE_TYPES], ['guides', GUIDE_TYPES]] as const) if (properties[field]) properties[field].items = oneOf(types);
     const kind = TYPES.find(({ value }) => value.name === name);
     if (kind) properties.kind = { const: kind.name };
     const required = [...new Set([...(schema.required ?? []), ...(AUTO_FIELDS[name] ?? [])])].sort();

@@ -21,6 +21,10 @@ export interface AirframeSettings {
   readonly pages: PageSettings;
   readonly nest: NestSettings;
   readonly notes: string;
+  /** Named sets of optional parts, features and operations. */
+  readonly variants?: readonly string[];
+  /** The variant that pages, boards, cut list and figures follow; everything exists without one. */
+  readonly variant?: string;
 }
 
 /** Where one piece of a nest lies on its board: turned about its drawing's origin, then moved. */

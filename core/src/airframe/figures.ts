@@ -2,7 +2,7 @@ import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
 import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
-import { faultsIn, piecesOfAirframe } from './funnel.ts';
+import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
 
 /** Figures of the ticket that follow every edit at once. */
@@ -34,7 +34,7 @@ export function quickFigures(airframe: Airframe): QuickFigures {
   const pieces = piecesOfAirframe(airframe);
   const totals = cutTotals(pieces);
   return {
-    drawings: airframe.parts.length,
+    drawings: partsInVariant(airframe).length,
     pieces: totals.pieces,
     faults: airframe.parts.reduce((sum, part) => sum + faultsIn(airframe, part).length, 0),
     foamG: pieces.reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0),

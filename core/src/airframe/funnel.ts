@@ -1,7 +1,9 @@
 import { stableHash } from '../units/index.ts';
-import { fitSlots, partFaults, resolve, starboardTwin, type Fault, type Part, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
+import { curveLength } from '../geometry/index.ts';
+import { curveOf, existsIn, expandKey, featureMaterials, findPath, partFaults, resolve, starboardTwin, tabRowOf, type Fault, type Part, type ResolveContext, type ResolvedPart, type TabRow } from '../drawing/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
+import { twiceDrawn } from './twice-drawn.ts';
 import type { Airframe } from './airframe.ts';
 
 /** Thickness and areal mass figured with while a material is not in stock. */
@@ -14,18 +16,39 @@ export interface Piece {
   readonly quantity: number;
 }
 
-/** What a part is made exact with in its airframe. */
-export function contextOf(airframe: Airframe, part: Part): ResolveContext {
+/**
+ * What a part is made exact with in its airframe.
+ * @param scale at which the airframe is looked at: tab rows of other parts are as long as they are then
+ */
+export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveContext {
+  const thickness = (material: string): number => thicknessOf(material, airframe.boards) ?? ASSUMED.thicknessMm;
+  const plates = [...part.contours.flatMap(({ plate }) => (plate ? [plate.material] : [])), ...(part.features ?? []).flatMap(featureMaterials)];
+  const mates = (part.features ?? []).flatMap((feature) => (feature.kind === 'slots' && feature.mate !== '' ? [feature.mate] : []));
+  const { variant } = airframe.settings;
   return {
-    thicknessMm: thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm,
+    thicknessMm: thickness(part.material),
     gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
     unit: airframe.settings.unit,
-    plateThicknesses: Object.fromEntries(part.contours.flatMap(({ plate }) => (plate ? [[plate.material, thicknessOf(plate.material, airframe.boards) ?? ASSUMED.thicknessMm] as const] : []))),
+    plateThicknesses: Object.fromEntries(plates.map((material) => [material, thickness(material)] as const)),
+    ...(mates.length > 0 ? { tabRows: Object.fromEntries(mates.flatMap((mate) => { const row = tabRowIn(airframe, mate, scale); return row ? [[mate, row] as const] : []; })) } : {}),
+    ...(variant === undefined ? {} : { variant }),
   };
 }
 
+/** A tab row of an airframe by `part id/feature id`, or undefined when it is gone or stands on no straight edge. */
+function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | undefined {
+  const [partId, featureId] = mate.split('/');
+  const drawn = airframe.parts.find(({ id }) => id === partId);
+  const part = drawn && scalePart(drawn, scale);
+  const feature = part?.features?.find(({ id }) => id === featureId);
+  if (!part || feature?.kind !== 'tabs') return undefined;
+  const path = findPath(part, feature.on.pathId), index = path?.segments.findIndex(({ id }) => id === feature.on.segmentId) ?? -1;
+  if (!path || index < 0) return undefined;
+  return tabRowOf(feature, curveLength(curveOf(path, index)), thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm);
+}
+
 /** A part at the airframe's scale, made exact. */
-export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart => resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part));
+export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart => resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
 
 const twins = new WeakMap<ResolvedPart, ResolvedPart>();
 function twinOf(part: ResolvedPart): ResolvedPart {
@@ -34,9 +57,12 @@ function twinOf(part: ResolvedPart): ResolvedPart {
   return twin;
 }
 
-/** Every shape of the airframe with a closed outline, and how often it is cut. */
+/** The parts that exist in the chosen variant. */
+export const partsInVariant = (airframe: Airframe): readonly Part[] => airframe.parts.filter((part) => existsIn(part, airframe.settings.variant));
+
+/** Every shape of the airframe's variant with a closed outline, and how often it is cut. */
 export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
-  return airframe.parts.flatMap((part): readonly Piece[] => {
+  return partsInVariant(airframe).flatMap((part): readonly Piece[] => {
     const resolved = resolveIn(airframe, part);
     if (resolved.outer.length === 0) return [];
     const port = { id: part.id, part: resolved, quantity: part.quantity };
@@ -44,17 +70,22 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
   });
 }
 
-interface KnownFaults { readonly boards: Airframe['boards']; readonly scale: number; readonly nest: Airframe['settings']['nest']; readonly faults: readonly Fault[] }
+interface KnownFaults { readonly boards: Airframe['boards']; readonly scale: number; readonly nest: Airframe['settings']['nest']; readonly variants: readonly string[] | undefined; readonly key: string; readonly faults: readonly Fault[] }
 const knownFaults = new WeakMap<Part, KnownFaults>();
 
-/** What is wrong with one part, at the airframe's scale and on its boards. Remembered while none of these changes. */
+/** What is wrong with one part, at the airframe's scale and on its boards; nothing while the variant leaves it out. Remembered while none of these changes. */
 export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
-  const { boards, settings: { scale, nest } } = airframe;
+  const { boards, settings } = airframe;
+  if (!existsIn(part, settings.variant)) return [];
+  const { scale, nest, variants } = settings;
+  const context = contextOf(airframe, part, scale), key = expandKey(context);
+  const twice = twiceDrawn(airframe).get(part.id);
   const known = knownFaults.get(part);
-  if (known && known.boards === boards && known.scale === scale && known.nest === nest) return known.faults;
-  const faults = partFaults(fitSlots(scalePart(part, scale), contextOf(airframe, part)), resolveIn(airframe, part), { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep });
-  knownFaults.set(part, { boards, scale, nest, faults });
-  return faults;
+  const isKnown = known && known.boards === boards && known.scale === scale && known.nest === nest && known.variants === variants && known.key === key;
+  if (isKnown) return twice ? [...known.faults, ...twice] : known.faults;
+  const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), context, { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep, variants: variants ?? [] });
+  knownFaults.set(part, { boards, scale, nest, variants, key, faults });
+  return twice ? [...faults, ...twice] : faults;
 }
 
 const shapeHashes = new WeakMap<ResolvedPart, string>();

@@ -16,7 +16,7 @@ export type Tone = 'ink' | 'back';
 
 /** One thing to draw, in mm on the part. */
 export type LineMark =
-  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly pen: Pen; readonly dash: Dash; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string }
+  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly pen: Pen; readonly dash: Dash; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string; /** Drawn as two lines: work of some variants only. */ readonly isDouble?: boolean }
   | { readonly kind: 'dot'; readonly at: Point; readonly radiusMm: number; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string }
   | { readonly kind: 'text'; readonly at: Point; readonly angleDegrees: number; readonly text: string; readonly tone: Tone; readonly operationId?: string; readonly dimensionId?: string };
 
@@ -68,7 +68,8 @@ export function strokeMarks(stroke: Stroke): readonly LineMark[] {
   const tone: Tone = stroke.face === 'back' ? 'back' : 'ink';
   const operationId = stroke.operationId;
   const line = (path: Path, pen: Pen, dash: Dash, closed = false): LineMark => ({ kind: 'path', path, closed, pen, dash, tone, operationId });
-  const centres = (pen: Pen, dash: Dash): readonly LineMark[] => stroke.paths.map((path) => line(path, pen, dash, stroke.closed));
+  const optional = stroke.variants ? { isDouble: true } : {};
+  const centres = (pen: Pen, dash: Dash): readonly LineMark[] => stroke.paths.map((path) => ({ ...line(path, pen, dash, stroke.closed), ...optional }));
   const edges = (): readonly LineMark[] => stroke.area.map((one) => line(ring(one), 'thin', 'solid', true));
   const ends = stroke.face === 'back' && !stroke.closed ? stroke.paths.flatMap((path) => pinPricks(path, operationId)) : [];
   switch (stroke.kind) {
@@ -117,18 +118,19 @@ function dimensionCaption(dimension: PlacedDimension, unit: LengthUnit): LineMar
 /** Where a stroke's caption goes: the middle of its longest run, along it, never upside down. */
 function captionMarks(stroke: Stroke): readonly LineMark[] {
   const path = stroke.paths[0];
-  if (!stroke.caption || !path) return [];
+  const text = [stroke.caption, ...(stroke.variants ?? [])].filter(Boolean).join(' · ');
+  if (text === '' || !path) return [];
   const tone: Tone = stroke.face === 'back' ? 'back' : 'ink';
   if (stroke.kind === 'pocket') {
     const box = boundsOf(flattenOpenPath(path, 0.1));
-    return [{ kind: 'text', at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, angleDegrees: 0, text: stroke.caption, tone, operationId: stroke.operationId }];
+    return [{ kind: 'text', at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, angleDegrees: 0, text, tone, operationId: stroke.operationId }];
   }
   const longest = path.reduce((a, b) => (distance(b.from, b.to) > distance(a.from, a.to) ? b : a));
   const middle = { x: (longest.from.x + longest.to.x) / 2, y: (longest.from.y + longest.to.y) / 2 };
   const shift = stroke.kind === 'bevel' ? towardsArea(longest.from, longest.to, stroke) : { x: 0, y: 0 };
   const direction = directionDegrees(longest.from, longest.to);
   const upright = direction > 90.001 ? direction - 180 : direction <= -89.999 ? direction + 180 : direction;
-  return [{ kind: 'text', at: add(middle, shift), angleDegrees: upright, text: stroke.caption, tone, operationId: stroke.operationId }];
+  return [{ kind: 'text', at: add(middle, shift), angleDegrees: upright, text, tone, operationId: stroke.operationId }];
 }
 
 /** A caption on a bevel stands in the part beside its band, where it can be read. */

@@ -1,7 +1,9 @@
 import { CoreError } from '../units/index.ts';
-import { isFinitePoint, type Curve, type Path, type Point } from '../geometry/index.ts';
+import type { Curve, Path, Point } from '../geometry/index.ts';
 import type { GrainRule } from '../stock/index.ts';
 import type { Dimension } from './dimension.ts';
+import type { Feature } from './features/feature.ts';
+import type { Attachment, Guide } from './guides.ts';
 import type { Operation } from './operations/operation.ts';
 
 /** A corner or end of a drawn path. Its id never changes while it exists. */
@@ -31,13 +33,27 @@ export interface PlateSlot {
   readonly slantDegrees: number;
   /** Play added to the width in mm, below 0 for a press fit. */
   readonly fitMm: number;
+  /** Width that is kept whatever the plate measures, in mm; follows the plate when undefined. */
+  readonly keptWidthMm?: number;
 }
 
 /** A path that bounds the part: the outline, or a hole through it. */
-export interface Contour extends DrawnPath { readonly role: 'outer' | 'hole'; readonly sizing: Sizing; readonly plate?: PlateSlot }
+export interface Contour extends DrawnPath {
+  readonly role: 'outer' | 'hole';
+  readonly sizing: Sizing;
+  readonly plate?: PlateSlot;
+  /** Variants in which it exists; always when undefined. */
+  readonly variants?: readonly string[];
+}
 
 /** A path on the part that carries operations. */
 export interface DrawnLine extends DrawnPath { readonly sizing: Sizing }
+
+/** The centre line of a drawing of which one half is drawn and the other is its mirror image. */
+export interface Symmetry { readonly along: 'level' | 'upright'; /** Its y when level, its x when upright, in mm. */ readonly atMm: number }
+
+/** Lines, holes or the outline that are chosen and moved as one. */
+export interface PathGroup { readonly id: string; readonly name: string; readonly pathIds: readonly string[] }
 
 /** One drawing: what the builder drew, seen from its face. A handed pair is drawn once, as its port part. */
 export interface Part {
@@ -57,6 +73,14 @@ export interface Part {
   readonly operations: readonly Operation[];
   /** Dimensions pinned to points of the drawing. */
   readonly dimensions?: readonly Dimension[];
+  readonly features?: readonly Feature[];
+  readonly guides?: readonly Guide[];
+  /** Points that stay on their guide when it moves. */
+  readonly attachments?: readonly Attachment[];
+  readonly symmetry?: Symmetry;
+  readonly pathGroups?: readonly PathGroup[];
+  /** Variants of the airframe in which it exists; always when undefined. */
+  readonly variants?: readonly string[];
   /** Count of ids given out so far, so that an id is never used twice. */
   readonly lastId: number;
 }
@@ -98,55 +122,3 @@ export function emptyPart(id: string, name: string, material: string, group = ''
     contours: [], lines: [], operations: [], lastId: 0,
   };
 }
-
-/** What is wrong with a part's own structure: the first broken rule and where, or undefined when it is sound. */
-export function brokenInvariant(part: Part): { readonly field: string; readonly message: string } | undefined {
-  const ids = new Set<string>();
-  const outers = part.contours.filter((contour) => contour.role === 'outer').length;
-  const plated = part.contours.findIndex(({ plate, role }) => plate !== undefined && role !== 'hole');
-  if (plated >= 0) return { field: `contours[${plated}].plate`, message: 'only a hole can be the slot of a plate' };
-  if (outers > 1) return { field: 'contours', message: `a part has one outline, this one has ${outers}` };
-  if (!(Number.isInteger(part.quantity) && part.quantity >= 1 && part.quantity <= 999)) return { field: 'quantity', message: `quantity must be 1 to 999, got ${part.quantity}` };
-  for (const [listName, list] of [['contours', part.contours], ['lines', part.lines]] as const) {
-    for (const [index, path] of list.entries()) {
-      const field = `${listName}[${index}]`;
-      const wanted = path.closed ? path.nodes.length : path.nodes.length - 1;
-      if (path.nodes.length < 2) return { field: `${field}.nodes`, message: 'a path needs at least two nodes' };
-      if (path.segments.length !== wanted) return { field: `${field}.segments`, message: `${path.nodes.length} nodes need ${wanted} segments, found ${path.segments.length}` };
-      for (const id of [path.id, ...path.nodes.map((node) => node.id), ...path.segments.map((segment) => segment.id)]) {
-        if (ids.has(id)) return { field, message: `the id "${id}" is used twice` };
-        ids.add(id);
-      }
-      for (const [at, node] of path.nodes.entries()) if (!isWithinReach(node)) return { field: `${field}.nodes[${at}]`, message: `(${node.x}, ${node.y}) is not within ±${FURTHEST_COORDINATE_MM} mm` };
-      for (const [at, segment] of path.segments.entries()) {
-        if (segment.kind === 'arc' && !(Number.isFinite(segment.bulge) && Math.abs(segment.bulge) <= 1000)) return { field: `${field}.segments[${at}].bulge`, message: `bulge must be within ±1000, got ${segment.bulge}` };
-        if (segment.kind === 'cubic' && !(isWithinReach(segment.control1) && isWithinReach(segment.control2))) return { field: `${field}.segments[${at}]`, message: `a control point is not within ±${FURTHEST_COORDINATE_MM} mm` };
-      }
-    }
-  }
-  for (const [index, dimension] of (part.dimensions ?? []).entries()) {
-    if (ids.has(dimension.id)) return { field: `dimensions[${index}]`, message: `the id "${dimension.id}" is used twice` };
-    ids.add(dimension.id);
-    const lost = [dimension.fromNodeId, dimension.toNodeId].find((id) => !pathsOf(part).some((path) => path.nodes.some((node) => node.id === id)));
-    if (lost !== undefined) return { field: `dimensions[${index}]`, message: `there is no point "${lost}" in this part` };
-  }
-  return brokenOperation(part, ids);
-}
-
-function brokenOperation(part: Part, ids: Set<string>): { readonly field: string; readonly message: string } | undefined {
-  for (const [index, operation] of part.operations.entries()) {
-    const field = `operations[${index}]`;
-    if (ids.has(operation.id)) return { field, message: `the id "${operation.id}" is used twice` };
-    ids.add(operation.id);
-    const path = findPath(part, operation.on.pathId);
-    if (!path) return { field: `${field}.on.pathId`, message: `there is no path "${operation.on.pathId}" in this part` };
-    if (operation.on.segmentIds) {
-      if (operation.on.segmentIds.length === 0) return { field: `${field}.on.segmentIds`, message: 'an operation on segments needs at least one' };
-      const missing = operation.on.segmentIds.find((id) => !path.segments.some((segment) => segment.id === id));
-      if (missing !== undefined) return { field: `${field}.on.segmentIds`, message: `path "${path.id}" has no segment "${missing}"` };
-    }
-  }
-  return undefined;
-}
-
-const isWithinReach = (p: Point): boolean => isFinitePoint(p) && Math.abs(p.x) <= FURTHEST_COORDINATE_MM && Math.abs(p.y) <= FURTHEST_COORDINATE_MM;

@@ -18,30 +18,23 @@ export const canHoldPlate = (path: DrawnPath): boolean => path.closed && path.no
 /** What slots are fitted with: thicknesses in mm, plates by their material. */
 export interface SlotContext { readonly thicknessMm: number; readonly plateThicknesses: Readonly<Record<string, number>> }
 
-const remembered = new WeakMap<Part, Map<string, Part>>();
-
 /**
- * The part with every slot as wide as its plate needs in boards as they were measured; places, lengths and ids stay. A slot whose plate
- * is of a material without a thickness stays as drawn. Remembered by part and context.
+ * The part with every slot as wide as its plate needs in boards as they were measured, or as wide as it is kept; places, lengths and ids
+ * stay. A slot whose plate is of a material without a thickness stays as drawn.
  */
 export function fitSlots(part: Part, context: SlotContext): Part {
-  if (!part.contours.some(({ plate }) => plate)) return part;
-  const key = JSON.stringify([context.thicknessMm, context.plateThicknesses]);
-  const known = remembered.get(part) ?? new Map<string, Part>();
-  remembered.set(part, known);
-  const found = known.get(key);
-  if (found) return found;
-  const fitted = { ...part, contours: part.contours.map((contour) => fittedContour(contour, context)) };
-  known.set(key, fitted);
-  return fitted;
+  return part.contours.some(({ plate }) => plate) ? { ...part, contours: part.contours.map((contour) => fittedContour(contour, context)) } : part;
 }
 
-/** The width that a slot is cut to, or undefined for a hole that follows no plate. */
-export function fittedWidth(contour: Contour, { thicknessMm, plateThicknesses }: SlotContext): number | undefined {
+/** The width that a slot's plate needs, or undefined for a hole that follows no plate. */
+export function neededWidth(contour: Contour, { thicknessMm, plateThicknesses }: SlotContext): number | undefined {
   const plateMm = contour.plate && plateThicknesses[contour.plate.material];
   if (!contour.plate || plateMm === undefined || !canHoldPlate(contour)) return undefined;
   return Math.max(NARROWEST_SLOT_MM, slotWidth(plateMm, contour.plate.slantDegrees, thicknessMm, contour.plate.fitMm));
 }
+
+/** The width that a slot is cut to, or undefined for a hole that follows no plate. */
+export const fittedWidth = (contour: Contour, context: SlotContext): number | undefined => (neededWidth(contour, context) === undefined ? undefined : contour.plate?.keptWidthMm ?? neededWidth(contour, context));
 
 function fittedContour(contour: Contour, context: SlotContext): Contour {
   const widthMm = fittedWidth(contour, context);

@@ -4,17 +4,14 @@ import {
   type Bounds, type Path, type Point, type Polygon, type Region,
 } from '../geometry/index.ts';
 import { operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import { meetingStrokes } from './meeting-strokes.ts';
 import { placedDimensions, type PlacedDimension } from './dimension.ts';
-import { fitSlots } from './plate-slots.ts';
+import { expandKey, expandPart, type ExpandContext } from './expand-part.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM, findPath, holesOf, outlineOf, type Part } from './part.ts';
 
 /** What a part needs from around it to become exact. */
-export interface ResolveContext {
-  /** Measured thickness of the part's board in mm. */
-  readonly thicknessMm: number;
+export interface ResolveContext extends ExpandContext {
   readonly gramsPerSquareMetre: number;
-  /** Measured thickness of the plates that go through the part's slots, by material, in mm. */
-  readonly plateThicknesses: Readonly<Record<string, number>>;
   /** Unit that dimensions are written in. */
   readonly unit?: LengthUnit;
 }
@@ -35,6 +32,8 @@ export interface Stroke {
   readonly depthMm?: number;
   readonly caption: string;
   readonly label: string;
+  /** Variants in which it exists; always when undefined. */
+  readonly variants?: readonly string[];
 }
 
 /** A part made exact: the only form that pages, boards, cut lists and the mat read. */
@@ -73,12 +72,12 @@ const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
  * @param context measured thickness in mm and mass in g/m² of its board
  */
 export function resolve(part: Part, context: ResolveContext): ResolvedPart {
-  const key = `${context.thicknessMm}/${context.gramsPerSquareMetre}/${context.unit ?? 'mm'}/${JSON.stringify(context.plateThicknesses)}`;
+  const key = `${context.gramsPerSquareMetre}/${context.unit ?? 'mm'}/${expandKey(context)}`;
   const known = remembered.get(part) ?? new Map<string, ResolvedPart>();
   remembered.set(part, known);
   const found = known.get(key);
   if (found) return found;
-  const made = resolveAnew(fitSlots(part, context), context);
+  const made = resolveAnew(expandPart(part, context), context);
   known.set(key, made);
   return made;
 }
@@ -92,7 +91,7 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
   const outerRing = outline ? counterClockwise(flattenClosedPath(outline, FINE_TOLERANCE_MM)) : [];
   const holeRings = holePaths.map((path) => counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)));
   const body: Region = outline ? [outerRing, ...holeRings.map((ring) => [...ring].reverse())] : [];
-  const strokes = part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body));
+  const strokes = meetingStrokes(part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body)), context.thicknessMm);
   const areaMm2 = outline ? Math.max(0, Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0)) : 0;
   const openPaths = part.contours.filter((contour) => !contour.closed).map(curvesOf);
   // Lines may overhang a closed outline; they are worked only on the part and do not make it larger.
@@ -154,6 +153,6 @@ function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: R
     angleDegrees: operationAngle(operation),
     depthMm: operationDepth(operation, thicknessMm),
     caption: operationCaption(operation),
-    label: operation.label,
+    label: operation.label, variants: operation.variants,
   };
 }

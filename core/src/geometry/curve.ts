@@ -78,6 +78,21 @@ export function splitCurve(curve: Curve, t: number): readonly [Curve, Curve] {
   ];
 }
 
+/** Parameter of the place that lies a length along the curve; 0 and 1 beyond its ends. Cubics by halving. */
+export function parameterAtLength(curve: Curve, lengthMm: number): number {
+  const whole = curveLength(curve);
+  if (lengthMm <= 0 || whole === 0) return 0;
+  if (lengthMm >= whole) return 1;
+  if (curve.kind !== 'cubic') return lengthMm / whole;
+  let low = 0, high = 1;
+  for (let round = 0; round < 50; round++) {
+    const middle = (low + high) / 2;
+    if (curveLength(splitCurve(curve, middle)[0]) < lengthMm) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
 /** Derivative of the curve by its parameter at t in [0, 1], in mm. */
 export function curveTangent(curve: Curve, t: number): Point {
   if (isStraight(curve)) return subtract(curve.to, curve.from);

@@ -11,3 +11,5 @@ export * from './separation.ts';
 export * from './meetings.ts';
 export { combineOutlines, cutCurve, type Combination } from './combine-outlines.ts';
 export * from './offset-path.ts';
+export * from './smooth-curve.ts';
+export * from './fit-path.ts';

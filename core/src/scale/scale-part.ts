@@ -1,6 +1,6 @@
 import { CoreError } from '../units/index.ts';
 import { add, boundsCentre, boundsOf, dot, subtract, times, type Point } from '../geometry/index.ts';
-import { slotDirection, type Contour, type DrawnLine, type Part, type Segment } from '../drawing/index.ts';
+import { isOnEdge, scaledFeature, slotDirection, type Contour, type DrawnLine, type Part, type Segment } from '../drawing/index.ts';
 
 /** The factors that an airframe may be scaled by. */
 export const SMALLEST_SCALE = 0.05;
@@ -27,6 +27,8 @@ export function scalePart(part: Part, factor: number): Part {
     ...part,
     contours: part.contours.map((path) => scalePath(path, factor)),
     lines: part.lines.map((path) => scalePath(path, factor)),
+    ...(part.features ? { features: part.features.map((feature) => (isOnEdge(feature) ? scaledFeature(feature, factor) : { ...scaledFeature(feature, factor), at: times(feature.at, factor) })) } : {}),
+    ...(part.symmetry ? { symmetry: { ...part.symmetry, atMm: part.symmetry.atMm * factor } } : {}),
   };
   known.set(factor, scaled);
   return scaled;

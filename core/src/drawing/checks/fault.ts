@@ -1,18 +1,21 @@
 import type { Point } from '../../geometry/index.ts';
 import type { PartCommand } from '../commands/index.ts';
+import type { FeatureFault } from '../features/index.ts';
 import type { OperationFault } from '../operations/index.ts';
 
 /** Every fault that a part can have. */
 export type FaultCode =
-  | OperationFault['code']
+  | OperationFault['code'] | FeatureFault['code']
   | 'OUTLINE_MISSING' | 'OUTLINE_OPEN' | 'OUTLINE_CROSSES' | 'HOLE_OPEN' | 'HOLE_OUTSIDE' | 'LINE_OPEN'
   | 'PLATE_MISSING' | 'NEAR_MISS' | 'EDGE_TINY' | 'DRAWN_TWICE' | 'FOLDS_CROSS'
-  | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING';
+  | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING'
+  | 'WEB_NARROW' | 'SLOT_UNFIT' | 'SYMMETRY_APART' | 'VARIANT_OPEN' | 'PAIR_TWICE' | 'GRAIN_NOWHERE';
 
 /** Something that only the airframe as a whole can mend. */
 export type AirframeAction =
   | { readonly name: 'setScale'; readonly factor: number }
   | { readonly name: 'addBoard'; readonly material: string }
+  | { readonly name: 'removePart'; readonly partId: string }
   | { readonly name: 'startOutline' };
 
 /** What one click does about a fault. */

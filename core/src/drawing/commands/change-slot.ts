@@ -16,6 +16,7 @@ export function changeSlot(part: Part, args: { readonly pathId: string; readonly
     if (!canHoldPlate(hole)) return refused('A slot for a plate is a closed hole of straight runs: draw a rectangle.');
     if (plate.material.trim() === '') return refused('Choose the material of the plate.');
     if (!(Math.abs(plate.slantDegrees) <= STEEPEST_SLANT_DEGREES)) return refused(`A plate may lean up to ${STEEPEST_SLANT_DEGREES}°, got ${plate.slantDegrees}.`);
+    if (plate.keptWidthMm !== undefined && !(plate.keptWidthMm > 0 && plate.keptWidthMm <= 200)) return refused(`A slot is more than 0 and up to 200 mm wide, got ${plate.keptWidthMm}.`);
     if (!(plate.fitMm >= TIGHTEST_FIT_MM && plate.fitMm <= LOOSEST_FIT_MM)) return refused(`A fit goes from ${TIGHTEST_FIT_MM} to ${LOOSEST_FIT_MM} mm, got ${plate.fitMm}.`);
   }
   const change = (contour: Contour): Contour => {

@@ -1,4 +1,5 @@
 import type { Point } from '../../geometry/index.ts';
+import type { Guide } from '../guides.ts';
 import type { Operation, OperationKind, OperationPlace } from '../operations/index.ts';
 import type { Contour, DrawnLine, DrawnPath, Part, PathNode, Segment, Sizing } from '../part.ts';
 
@@ -24,18 +25,18 @@ export interface PathDraft {
 }
 
 /** An operation without the ids that it gets when it is added. */
-export type OperationDraft = { [K in OperationKind]: Omit<Extract<Operation, { kind: K }>, 'id' | 'on'> }[OperationKind];
+export type OperationDraft = { [K in OperationKind]: Omit<Extract<Operation, { kind: K }>, 'id' | 'on' | 'variants'> }[OperationKind];
 
 /** Hands out ids that the part has never used; lives for one command. */
 export class IdSource {
   private last: number;
   constructor(part: Part) { this.last = part.lastId; }
-  next(prefix: 'n' | 's' | 'c' | 'l' | 'o' | 'd'): string { return `${prefix}${++this.last}`; }
+  next(prefix: 'n' | 's' | 'c' | 'l' | 'o' | 'd' | 'f' | 'g'): string { return `${prefix}${++this.last}`; }
   get lastId(): number { return this.last; }
 }
 
 /** The draft as a path with fresh ids. */
-export function pathFromDraft(draft: PathDraft, ids: IdSource, prefix: 'c' | 'l'): DrawnPath {
+export function pathFromDraft(draft: PathDraft, ids: { next(prefix: string): string }, prefix: 'c' | 'l'): DrawnPath {
   const nodes = draft.points.map((p): PathNode => ({ id: ids.next('n'), x: p.x, y: p.y }));
   const segments = draft.segments.map((segment): Segment => ({ id: ids.next('s'), ...segment }));
   return { id: ids.next(prefix), closed: draft.closed, nodes, segments };
@@ -79,10 +80,13 @@ export function findSegment(part: Part, segmentId: string): { readonly path: Con
   return undefined;
 }
 
-/** Operations and dimensions that no longer have anything to run on are dropped; operations keep what is left of their segments. */
+/** What no longer has anything to stand on is dropped: operations, dimensions, features, guides and members of groups. */
 export function withoutLostPlaces(part: Part): Part {
+  const paths = [...part.contours, ...part.lines];
+  const hasSegment = (segmentId: string): boolean => paths.some(({ segments }) => segments.some(({ id }) => id === segmentId));
+  const hasNode = (nodeId: string): boolean => paths.some(({ nodes }) => nodes.some(({ id }) => id === nodeId));
   const operations = part.operations.flatMap((operation): readonly Operation[] => {
-    const path = [...part.contours, ...part.lines].find((one) => one.id === operation.on.pathId);
+    const path = paths.find((one) => one.id === operation.on.pathId);
     if (!path) return [];
     const wanted = operation.on.segmentIds;
     if (!wanted) return [operation];
@@ -90,9 +94,18 @@ export function withoutLostPlaces(part: Part): Part {
     const on: OperationPlace = { ...operation.on, segmentIds: left };
     return left.length > 0 ? [left.length === wanted.length ? operation : { ...operation, on }] : [];
   });
-  const isThere = (nodeId: string): boolean => findNode(part, nodeId) !== undefined;
-  const dimensions = part.dimensions?.filter(({ fromNodeId, toNodeId }) => isThere(fromNodeId) && isThere(toNodeId));
-  return { ...part, operations, ...(dimensions ? { dimensions } : {}) };
+  const dimensions = part.dimensions?.filter(({ fromNodeId, toNodeId }) => hasNode(fromNodeId) && hasNode(toNodeId));
+  const features = part.features?.filter((feature) => !('on' in feature) || paths.some(({ id, segments }) => id === feature.on.pathId && segments.some((segment) => segment.id === feature.on.segmentId)));
+  const guides = part.guides && standingGuides(part.guides, hasSegment);
+  const attachments = part.attachments?.filter(({ nodeId, guideId }) => hasNode(nodeId) && guides?.some(({ id }) => id === guideId));
+  const pathGroups = part.pathGroups?.map((group) => ({ ...group, pathIds: group.pathIds.filter((pathId) => paths.some(({ id }) => id === pathId)) })).filter(({ pathIds }) => pathIds.length > 1);
+  return { ...part, operations, ...(dimensions ? { dimensions } : {}), ...(features ? { features } : {}), ...(guides ? { guides } : {}), ...(attachments ? { attachments } : {}), ...(pathGroups ? { pathGroups } : {}) };
+}
+
+/** Guides whose edge is still there, and those beside them; a guide that loses its own goes, and so do those beside it. */
+function standingGuides(guides: readonly Guide[], hasSegment: (id: string) => boolean): readonly Guide[] {
+  const left = guides.filter((guide) => guide.kind !== 'beside' || ('guideId' in guide.of ? guides.some(({ id }) => 'guideId' in guide.of && id === guide.of.guideId) : hasSegment(guide.of.segmentId)));
+  return left.length === guides.length ? guides : standingGuides(left, hasSegment);
 }
 
 /** What a path is called in messages and undo names. */

@@ -1,20 +1,7 @@
-import { curveLength, splitCurve, type Curve } from '../../geometry/index.ts';
+import { curveLength, parameterAtLength } from '../../geometry/index.ts';
 import { curveOf, type Part } from '../part.ts';
 import { done, findSegment, refused, type CommandResult } from './command.ts';
 import { insertNode } from './insert-node.ts';
-
-/** Parameter at which a curve's first part has a share of its length. */
-function parameterAt(curve: Curve, share: number): number {
-  if (curve.kind !== 'cubic') return share;
-  const wanted = curveLength(curve) * share;
-  let low = 0, high = 1;
-  for (let round = 0; round < 50; round++) {
-    const middle = (low + high) / 2;
-    if (curveLength(splitCurve(curve, middle)[0]) < wanted) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
 
 /** Divides an edge into so many parts of one length, its shape unchanged. */
 export function divideSegment(part: Part, args: { readonly segmentId: string; readonly count: number }): CommandResult {
@@ -23,7 +10,8 @@ export function divideSegment(part: Part, args: { readonly segmentId: string; re
   for (let left = args.count; left >= 2; left--) {
     const found = findSegment(divided, segmentId);
     if (!found) return refused(`There is no edge "${segmentId}" in ${part.name}.`);
-    const result = insertNode(divided, { segmentId, t: parameterAt(curveOf(found.path, found.index), 1 / left) });
+    const curve = curveOf(found.path, found.index);
+    const result = insertNode(divided, { segmentId, t: parameterAtLength(curve, curveLength(curve) / left) });
     if (!result.ok) return result;
     divided = result.part;
     segmentId = findSegment(divided, segmentId)!.path.segments[found.index + 1]!.id;

@@ -1,5 +1,14 @@
-import { brokenInvariant, type Part } from '../part.ts';
+import { brokenInvariant } from '../invariants.ts';
+import type { Part } from '../part.ts';
 import { addOperation } from './add-operation.ts';
+import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } from './features.ts';
+import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides.ts';
+import { pastePaths } from './paste-paths.ts';
+import { groupPaths, ungroupPaths } from './path-groups.ts';
+import { setVariants } from './set-variants.ts';
+import { simplifyPath } from './simplify-path.ts';
+import { meetCentreLine, setSymmetry } from './symmetry.ts';
+import { settleGuides } from '../settle-guides.ts';
 import { alignPaths } from './align-paths.ts';
 import { arrangePaths } from './arrange-paths.ts';
 import { combineOutline } from './combine-outline.ts';
@@ -43,11 +52,16 @@ export { foldReach } from './extend-fold.ts';
 export type { Motion } from './arrange-paths.ts';
 export type { Alignment } from './align-paths.ts';
 export type { PartDetails } from './change-details.ts';
+export type { GuideDraft } from './guides.ts';
+export { copiedFrom, type CopiedPaths } from './paste-paths.ts';
 
 /** Every editing command, by its name. */
 export const COMMANDS = {
-  addOperation, alignPaths, arrangePaths, bringHoleInside, changeDetails, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, divideSegment, drawHole, drawLine,
-  drawOutline, extendFold, extendLine, insertNode, joinLines, meetNode, mirrorPart, moveNodes, movePath, offsetContour, pinDimension, placeNode, removeDimension, removeNode, removeOperation, removePath, setDimension, shapeCorners, shapeRun, splitLine, straightenLine, trimLine, uncrossOutline,
+  addFeature, addGuide, addOperation, alignPaths, arrangePaths, attachNode, bringHoleInside, centreFeature, changeDetails, changeFeature, changeGuide,
+  changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine, drawOutline,
+  extendFold, extendLine, groupPaths, insertNode, joinLines, meetCentreLine, meetNode, mirrorPart, moveFeature, moveNodes, movePath, offsetContour, pastePaths,
+  pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeNode, removeOperation, removePath, setDimension, setSymmetry, setVariants,
+  shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline, ungroupPaths,
 } as const;
 
 export type CommandName = keyof typeof COMMANDS;
@@ -63,6 +77,7 @@ export function applyCommand(part: Part, command: PartCommand): CommandResult {
   const run = COMMANDS[command.name] as (part: Part, args: unknown) => CommandResult;
   const result = run(part, command.args);
   if (!result.ok) return result;
-  const broken = brokenInvariant(result.part);
-  return broken ? refused(`That would break ${part.name}: ${broken.message}.`) : result;
+  const settled = settleGuides(part, result.part);
+  const broken = brokenInvariant(settled);
+  return broken ? refused(`That would break ${part.name}: ${broken.message}.`) : { ...result, part: settled };
 }

@@ -1,4 +1,6 @@
 import { applyTransform, boundsOf, mirrorX, mirrorY } from '../../geometry/index.ts';
+import { isOnEdge, type Feature } from '../features/index.ts';
+import { guideShape, type Guide } from '../guides.ts';
 import { mirroredOperation } from '../operations/index.ts';
 import type { Contour, DrawnLine, Part, Segment } from '../part.ts';
 import { done, type CommandResult } from './command.ts';
@@ -16,7 +18,26 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
       return segment;
     }),
   });
-  const operations = part.operations.map(mirroredOperation);
-  const directionDegrees = args.across === 'vertical' ? 180 - part.grain.directionDegrees : -part.grain.directionDegrees;
-  return done({ ...part, contours: part.contours.map(mirror), lines: part.lines.map(mirror), operations, grain: { ...part.grain, directionDegrees } }, 'Mirror part');
+  const isUpright = args.across === 'vertical';
+  const turnAngle = (angleDegrees: number): number => (isUpright ? 180 - angleDegrees : -angleDegrees);
+  const feature = (one: Feature): Feature => {
+    if (isOnEdge(one)) return one;
+    // Words stay readable: they go to the image of their place but are not turned over.
+    return { ...one, at: applyTransform(turn, one.at), angleDegrees: one.kind === 'lettering' ? -one.angleDegrees : turnAngle(one.angleDegrees) };
+  };
+  const guide = (one: Guide): Guide => {
+    if (one.kind === 'line') return { ...one, at: applyTransform(turn, one.at), angleDegrees: turnAngle(one.angleDegrees) };
+    if (one.kind === 'circle') return { ...one, at: applyTransform(turn, one.at) };
+    // Left of the edge lies right of its image; what stands outside a round edge still does.
+    return isRound(part, one) ? one : { ...one, byMm: -one.byMm };
+  };
+  const { symmetry } = part;
+  const line = symmetry && { ...symmetry, atMm: (symmetry.along === 'upright') === isUpright ? applyTransform(turn, { x: symmetry.atMm, y: symmetry.atMm })[isUpright ? 'x' : 'y'] : symmetry.atMm };
+  return done({
+    ...part, contours: part.contours.map(mirror), lines: part.lines.map(mirror), operations: part.operations.map(mirroredOperation), grain: { ...part.grain, directionDegrees: turnAngle(part.grain.directionDegrees) },
+    ...(part.features ? { features: part.features.map(feature) } : {}), ...(part.guides ? { guides: part.guides.map(guide) } : {}), ...(line ? { symmetry: line } : {}),
+  }, 'Mirror part');
 }
+
+/** Whether a guide is round. */
+const isRound = (part: Part, guide: Guide): boolean => guideShape(part, guide)?.kind === 'circle';

@@ -31,7 +31,7 @@ export interface OperationTraits<K extends OperationKind> {
   readonly ground: OperationGround;
   /** Whether the operation bends the part, so that its line must be straight and reach the edges. */
   readonly folds: boolean;
-  readonly defaults: Omit<Extract<Operation, { kind: K }>, 'id' | 'on' | 'label'>;
+  readonly defaults: Omit<Extract<Operation, { kind: K }>, 'id' | 'on' | 'label' | 'variants'>;
   /** Width across the line at the worked face in mm; 0 for a plain line. */
   readonly trueWidthMm: (operation: Extract<Operation, { kind: K }>, thicknessMm: number) => number;
   /** The area that is worked, at true width. */

@@ -11,6 +11,8 @@ interface OperationBase {
   readonly on: OperationPlace;
   readonly face: BoardFace;
   readonly label: string;
+  /** Variants in which it exists; always when undefined. */
+  readonly variants?: readonly string[];
 }
 
 /** Cut right through the board. */

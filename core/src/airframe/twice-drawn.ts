@@ -1,0 +1,40 @@
+import { boundsHeight, boundsWidth, distance, type Point } from '../geometry/index.ts';
+import { resolve, type Fault, type Part, type ResolvedPart } from '../drawing/index.ts';
+import type { Airframe } from './airframe.ts';
+
+/** Outlines this alike are one shape, in mm. */
+const SAME_MM = 0.05;
+
+const remembered = new WeakMap<Airframe['parts'], ReadonlyMap<string, readonly Fault[]>>();
+/** Shapes are compared as drawn, on one board: only their likeness matters. */
+const PLAIN = { thicknessMm: 5, gramsPerSquareMetre: 500, plateThicknesses: {} } as const;
+
+/**
+ * Parts that are drawn a second time beside a pair: the pair's drawing gives port and starboard already. By part id; remembered by the
+ * list of parts.
+ */
+export function twiceDrawn({ parts }: Pick<Airframe, 'parts'>): ReadonlyMap<string, readonly Fault[]> {
+  const known = remembered.get(parts);
+  if (known) return known;
+  const pairs = parts.filter(({ handed }) => handed === 'pair');
+  const faults = new Map(pairs.length === 0 ? [] : parts.flatMap((part, index): readonly (readonly [string, readonly Fault[]])[] => {
+    const pair = pairs.find((one) => one !== part && one.material === part.material && (part.handed === 'single' || parts.indexOf(one) < index) && isSameShape(resolve(one, PLAIN), resolve(part, PLAIN)));
+    return pair ? [[part.id, [faultOf(part, pair)]]] : [];
+  }));
+  remembered.set(parts, faults);
+  return faults;
+}
+
+const faultOf = (part: Part, pair: Part): Fault => ({
+  code: 'PAIR_TWICE', partId: part.id, title: `${part.name} is drawn twice`, detail: `${pair.name} is made as a pair, port and starboard; this is the same shape and would be cut besides.`,
+  mend: { label: `Remove ${part.name}`, action: { name: 'removePart', partId: part.id } },
+});
+
+/** Whether two outlines are one shape or each other's mirror image, in the place they were drawn or moved. */
+function isSameShape(a: ResolvedPart, b: ResolvedPart): boolean {
+  if (!a.outline || !b.outline || a.outline.length !== b.outline.length || a.holes.length !== b.holes.length) return false;
+  if (Math.abs(a.areaMm2 - b.areaMm2) > SAME_MM * a.outlineLengthMm || Math.abs(boundsWidth(a.bounds) - boundsWidth(b.bounds)) > SAME_MM || Math.abs(boundsHeight(a.bounds) - boundsHeight(b.bounds)) > SAME_MM) return false;
+  const corners = (part: ResolvedPart, isTurned: boolean): readonly Point[] => part.outline!.map(({ from }) => ({ x: isTurned ? part.bounds.maxX - from.x : from.x - part.bounds.minX, y: from.y - part.bounds.minY }));
+  const own = corners(a, false);
+  return [false, true].some((isTurned) => { const others = corners(b, isTurned); return own.every((p) => others.some((q) => distance(p, q) <= SAME_MM)); });
+}

@@ -52,8 +52,8 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
   area -= 165 ** 2 * (half - Math.sin(half) * Math.cos(half));
   await expect.poll(async () => Math.abs(await foamG(page) - grams(area))).toBeLessThan(0.06);
 
-  await hole(page, 'rectangle', '40', '50', '30', '4');
-  await page.mouse.click(...at(50, 50));
+  await hole(page, 'rectangle', '40', '44', '30', '4');
+  await page.mouse.click(...at(50, 44));
   await page.getByLabel('Slot for a plate of').selectOption('faced board');
   await expect(slip(page)).toContainText('5.20 mm wide');
   await slip(page).getByText('Move, turn, mirror, copy').click();
@@ -150,4 +150,45 @@ test('the fin and rudder of the builder’s page: a rounded tip and a hinge with
   const list = page.getByRole('article').first();
   // The upper edge from (90, 140) to (150, 90) stands at 140 − 25·50/60 over 115.
   for (const text of ['control hinge', '±30°', '119.2 mm', '2.7 mm wide']) await expect(list).toContainText(text);
+});
+
+test('the elevator of the builder’s page: one half about its centre line, cut out for the rudder', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'By numbers');
+  await page.getByRole('button', { name: 'New part' }).click();
+  await page.locator('body').press('Escape');
+  await page.getByLabel('Drawn', { exact: true }).selectOption('half, about an upright line');
+  await page.locator('body').press('o');
+  for (const [across, up] of [['0', '30'], ['14', '0'], ['110', '0'], ['120', '12'], ['120', '45'], ['0', '45']] as const) await typePoint(page, { across, up });
+  await strip(page).getByRole('button', { name: 'End here' }).click();
+  // Each half: 120 × 45 less the cut-out's 14 × 30 / 2 and the corner's 10 × 12 / 2.
+  const half = 120 * 45 - 210 - 60;
+  const grams = (mm2: number): number => (mm2 / 1e6) * 480;
+  await expect.poll(async () => Math.abs(await foamG(page) - grams(2 * half))).toBeLessThan(0.06);
+  await expect(slip(page)).toContainText(/Length\s*240\.0/);
+  await expect(stations(page)).toContainText(/Faults.*none/);
+
+  await page.locator('body').press('f');
+  let at = await pixelsOf(page);
+  await page.locator('body').press('e');
+  await page.getByRole('button', { name: 'lightening hole' }).click();
+  await page.mouse.click(...at(68, 24));
+  await setFigure(page, 'Length', '50');
+  await setFigure(page, 'Width', '16');
+  await setFigure(page, 'Corner radius', '8');
+  await setFigure(page, 'Middle across', '65');
+  await setFigure(page, 'Middle up', '24');
+  const holes = 2 * (50 * 16 - (4 - Math.PI) * 64);
+  await expect.poll(async () => Math.abs(await foamG(page) - grams(2 * half - holes))).toBeLessThan(0.06);
+
+  await page.locator('body').press('Escape');
+  await page.locator('body').press('b');
+  at = await pixelsOf(page);
+  // The bevel is set on the image of the half: it is the drawn edge that bears it, on both sides.
+  await page.mouse.click(...at(-90, 45));
+  await setFigure(page, 'Bevel', '25');
+  await expect(page.getByLabel('Bevel', { exact: true })).toHaveValue('25.0');
+  await expect(stations(page)).toContainText(/Faults.*none/);
+  await station(page, 'Cut list');
+  await expect(page.getByRole('main')).toContainText('240.0');
 });

@@ -13,7 +13,7 @@ export class PlaceDto {
 /** Work along a line or an edge. */
 export class OperationDto {
   @IsIdentifier() id!: string;
-  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark'], { message: 'must be through, groove, bevel, crease, trench, pocket, slit, hinge or mark, got $value' }) kind!: string;
+  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark', 'engrave'], { message: 'must be through, groove, bevel, crease, trench, pocket, slit, hinge, mark or engrave, got $value' }) kind!: string;
   @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
   @IsIn(FACES, { message: 'must be face or back, got $value' }) face!: string;
   @IsTextUpTo(BOUNDS.nameLength) label!: string;
@@ -21,6 +21,7 @@ export class OperationDto {
 }
 export class ThroughDto extends OperationDto {}
 export class MarkDto extends OperationDto {}
+export class EngravingDto extends OperationDto {}
 export class GrooveDto extends OperationDto {
   @IsNumberBetween(-180, 180) foldDegrees!: number;
   /** Width at the mouth in mm, or auto to follow the measured thickness. */
@@ -54,5 +55,5 @@ export class HingeDto extends OperationDto {
 
 export const OPERATION_TYPES = [
   { value: ThroughDto, name: 'through' }, { value: GrooveDto, name: 'groove' }, { value: BevelDto, name: 'bevel' }, { value: CreaseDto, name: 'crease' },
-  { value: TrenchDto, name: 'trench' }, { value: PocketDto, name: 'pocket' }, { value: SlitDto, name: 'slit' }, { value: HingeDto, name: 'hinge' }, { value: MarkDto, name: 'mark' },
+  { value: TrenchDto, name: 'trench' }, { value: PocketDto, name: 'pocket' }, { value: SlitDto, name: 'slit' }, { value: HingeDto, name: 'hinge' }, { value: MarkDto, name: 'mark' }, { value: EngravingDto, name: 'engrave' },
 ];

@@ -1,5 +1,5 @@
 import { boundsHeight, boundsWidth, distance, type Point } from '../geometry/index.ts';
-import { resolve, type Fault, type Part, type ResolvedPart } from '../drawing/index.ts';
+import { holesOf, outlineOf, resolve, type Fault, type Part, type ResolvedPart } from '../drawing/index.ts';
 import type { Airframe } from './airframe.ts';
 
 /** Outlines this alike are one shape, in mm. */
@@ -18,12 +18,15 @@ export function twiceDrawn({ parts }: Pick<Airframe, 'parts'>): ReadonlyMap<stri
   if (known) return known;
   const pairs = parts.filter(({ handed }) => handed === 'pair');
   const faults = new Map(pairs.length === 0 ? [] : parts.flatMap((part, index): readonly (readonly [string, readonly Fault[]])[] => {
-    const pair = pairs.find((one) => one !== part && one.material === part.material && (part.handed === 'single' || parts.indexOf(one) < index) && isSameShape(resolve(one, PLAIN), resolve(part, PLAIN)));
+    const pair = pairs.find((one) => one !== part && one.material === part.material && isLike(one, part) && (part.handed === 'single' || parts.indexOf(one) < index) && isSameShape(resolve(one, PLAIN), resolve(part, PLAIN)));
     return pair ? [[part.id, [faultOf(part, pair)]]] : [];
   }));
   remembered.set(parts, faults);
   return faults;
 }
+
+/** Whether two drawings have as many edges and holes: others need no closer look. */
+const isLike = (a: Part, b: Part): boolean => outlineOf(a)?.segments.length === outlineOf(b)?.segments.length && holesOf(a).length === holesOf(b).length;
 
 const faultOf = (part: Part, pair: Part): Fault => ({
   code: 'PAIR_TWICE', partId: part.id, title: `${part.name} is drawn twice`, detail: `${pair.name} is made as a pair, port and starboard; this is the same shape and would be cut besides.`,

@@ -50,7 +50,7 @@ export interface CutList {
 export interface CutBoard { readonly label: string; readonly pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[] }
 
 const WORDS: Readonly<Record<OperationKind, string>> = {
-  through: 'cut through', groove: 'mitre groove', bevel: 'edge bevel', crease: 'crease', trench: 'trench', pocket: 'pocket', slit: 'open slit', hinge: 'control hinge', mark: 'mark',
+  through: 'cut through', groove: 'mitre groove', bevel: 'edge bevel', crease: 'crease', trench: 'trench', pocket: 'pocket', slit: 'open slit', hinge: 'control hinge', mark: 'mark', engrave: 'drawn on the skin',
 };
 
 /** All work on a part, cuts through first, then face before back. */
@@ -63,7 +63,7 @@ export function worksOf(part: ResolvedPart): readonly CutWork[] {
     works.set(key, known ? { ...known, count: known.count + work.count, lengthMm: known.lengthMm + work.lengthMm } : work);
   }
   const outlineMm = part.outline ? pathLength(part.outline) : 0;
-  const ORDER = ['through', 'pocket', 'trench', 'groove', 'crease', 'slit', 'hinge', 'bevel', 'mark'];
+  const ORDER = ['through', 'pocket', 'trench', 'groove', 'crease', 'slit', 'hinge', 'bevel', 'mark', 'engrave'];
   return [
     { kind: 'outline', words: 'outline', face: 'through', count: 1, lengthMm: outlineMm },
     ...(part.holes.length > 0 ? [{ kind: 'holes' as const, words: part.holes.length === 1 ? 'hole' : 'holes', face: 'through' as const, count: part.holes.length, lengthMm: part.outlineLengthMm - outlineMm }] : []),

@@ -1,6 +1,6 @@
 import { boundsHeight, boundsWidth, compose, scaling, translation, type Bounds } from '../geometry/index.ts';
 import { lineCode, type ResolvedPart } from '../drawing/index.ts';
-import { inkOfMark, type Ink } from '../pages/index.ts';
+import { inksOfMark, type Ink } from '../pages/index.ts';
 
 /** Below this scale the dots of a trench would run together. */
 const SMALLEST_DOTTED_SCALE = 0.4;
@@ -10,8 +10,7 @@ export function partPicture(part: ResolvedPart, box: Bounds): readonly Ink[] {
   const width = Math.max(1e-6, boundsWidth(part.bounds)), height = Math.max(1e-6, boundsHeight(part.bounds));
   const k = Math.min(boundsWidth(box) / width, boundsHeight(box) / height);
   const t = compose(compose(translation(-(part.bounds.minX + part.bounds.maxX) / 2, -(part.bounds.minY + part.bounds.maxY) / 2), scaling(k)), translation((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2));
-  return lineCode(part).filter((mark) => mark.dimensionId === undefined && (mark.kind === 'path' || (mark.kind === 'dot' && k > SMALLEST_DOTTED_SCALE))).map((mark): Ink => {
-    const ink = inkOfMark(mark, t);
+  return lineCode(part).filter((mark) => mark.dimensionId === undefined && (mark.kind === 'path' || (mark.kind === 'dot' && k > SMALLEST_DOTTED_SCALE))).flatMap((mark) => inksOfMark(mark, t)).map((ink): Ink => {
     if (ink.kind === 'path') return { ...ink, widthMm: ink.widthMm * 0.6, dashMm: ink.dashMm?.map((length) => length * 0.5) };
     return ink.kind === 'disc' ? { ...ink, radiusMm: Math.min(0.5, ink.radiusMm) } : ink;
   });

@@ -1,4 +1,4 @@
-import { bulgeThrough, type Point } from '../geometry/index.ts';
+import { add, bulgeThrough, cross, distance, dot, leftOf, subtract, times, unitVector, type Point } from '../geometry/index.ts';
 import type { PathDraft } from './commands/index.ts';
 
 /** Rectangle from its lower left corner. */
@@ -13,6 +13,29 @@ export function circleDraft(centre: Point, radiusMm: number): PathDraft {
     points: [{ x: centre.x + radiusMm, y: centre.y }, { x: centre.x - radiusMm, y: centre.y }],
     segments: [{ kind: 'arc', bulge: 1 }, { kind: 'arc', bulge: 1 }], closed: true,
   };
+}
+
+/** Slot with round ends from one end's centre to the other's. */
+export function roundEndedSlot(from: Point, to: Point, widthMm: number): PathDraft {
+  const aside = times(leftOf(unitVector(from, to)), widthMm / 2);
+  return {
+    points: [subtract(from, aside), subtract(to, aside), add(to, aside), add(from, aside)],
+    segments: [{ kind: 'line' }, { kind: 'arc', bulge: 1 }, { kind: 'line' }, { kind: 'arc', bulge: 1 }], closed: true,
+  };
+}
+
+/** Bulge of the arc that leaves a point in a direction and ends at another; beyond a right angle it goes the long way round. */
+export function bulgeLeaving(from: Point, direction: Point, to: Point): number {
+  const chord = subtract(to, from);
+  const turn = Math.atan2(cross(direction, chord), dot(direction, chord));
+  return Math.abs(turn) < 1e-9 ? 0 : Math.max(-1000, Math.min(1000, Math.tan(turn / 2)));
+}
+
+/** Bulge of the smaller arc of a radius between two points, to the left of the run or the right; undefined when the radius is too small. */
+export function bulgeOfRadius(from: Point, to: Point, radiusMm: number, side: 'left' | 'right'): number | undefined {
+  const half = distance(from, to) / 2;
+  if (!(radiusMm >= half) || half === 0) return undefined;
+  return Math.tan(Math.asin(half / radiusMm) / 2) * (side === 'left' ? -1 : 1);
 }
 
 /** Closed outline of straight runs through points. */

@@ -18,3 +18,4 @@ export * from './draft-shapes.ts';
 export { curvesNear, type PlacedCurve } from './near-curves.ts';
 export * from './snap.ts';
 export * from './pick.ts';
+export * from './measure.ts';

@@ -1,6 +1,6 @@
-import { isFinitePoint, type Point } from '../geometry/index.ts';
+import type { Point } from '../geometry/index.ts';
 import { isOnEdge } from './features/feature.ts';
-import { findPath, FURTHEST_COORDINATE_MM, pathsOf, type Part } from './part.ts';
+import { findPath, FURTHEST_COORDINATE_MM, pathsOf, type DrawnPath, type Part, type Segment } from './part.ts';
 
 /** The first broken rule of a part and where. */
 export interface Broken { readonly field: string; readonly message: string }
@@ -19,15 +19,12 @@ export function brokenInvariant(part: Part): Broken | undefined {
       const wanted = path.closed ? path.nodes.length : path.nodes.length - 1;
       if (path.nodes.length < 2) return { field: `${field}.nodes`, message: 'a path needs at least two nodes' };
       if (path.segments.length !== wanted) return { field: `${field}.segments`, message: `${path.nodes.length} nodes need ${wanted} segments, found ${path.segments.length}` };
-      for (const id of [path.id, ...path.nodes.map((node) => node.id), ...path.segments.map((segment) => segment.id)]) {
-        if (ids.has(id)) return { field, message: `the id "${id}" is used twice` };
-        ids.add(id);
-      }
-      for (const [at, node] of path.nodes.entries()) if (!isWithinReach(node)) return { field: `${field}.nodes[${at}]`, message: `(${node.x}, ${node.y}) is not within ±${FURTHEST_COORDINATE_MM} mm` };
-      for (const [at, segment] of path.segments.entries()) {
-        if (segment.kind === 'arc' && !(Number.isFinite(segment.bulge) && Math.abs(segment.bulge) <= 1000)) return { field: `${field}.segments[${at}].bulge`, message: `bulge must be within ±1000, got ${segment.bulge}` };
-        if (segment.kind === 'cubic' && !(isWithinReach(segment.control1) && isWithinReach(segment.control2))) return { field: `${field}.segments[${at}]`, message: `a control point is not within ±${FURTHEST_COORDINATE_MM} mm` };
-      }
+      const twice = firstTwice(ids, path);
+      if (twice !== undefined) return { field, message: `the id "${twice}" is used twice` };
+      const far = path.nodes.findIndex((node) => !isWithinReach(node));
+      if (far >= 0) return { field: `${field}.nodes[${far}]`, message: `(${path.nodes[far]!.x}, ${path.nodes[far]!.y}) is not within ±${FURTHEST_COORDINATE_MM} mm` };
+      const bad = path.segments.findIndex((segment) => segmentFault(segment) !== undefined);
+      if (bad >= 0) return { field: `${field}.segments[${bad}]${path.segments[bad]!.kind === 'arc' ? '.bulge' : ''}`, message: segmentFault(path.segments[bad]!)! };
     }
   }
   for (const [index, dimension] of (part.dimensions ?? []).entries()) {
@@ -37,6 +34,24 @@ export function brokenInvariant(part: Part): Broken | undefined {
     if (lost !== undefined) return { field: `dimensions[${index}]`, message: `there is no point "${lost}" in this part` };
   }
   return brokenOperation(part, ids) ?? brokenFeature(part, ids) ?? brokenGuide(part, ids) ?? brokenGroup(part, ids);
+}
+
+function segmentFault(segment: Segment): string | undefined {
+  if (segment.kind === 'arc' && !(Math.abs(segment.bulge) <= 1000)) return `bulge must be within ±1000, got ${segment.bulge}`;
+  return segment.kind === 'cubic' && !(isWithinReach(segment.control1) && isWithinReach(segment.control2)) ? `a control point is not within ±${FURTHEST_COORDINATE_MM} mm` : undefined;
+}
+
+/** The first id of a path that is there already; the others are added. Runs at every step of a drag, so it makes no lists of its own. */
+function firstTwice(ids: Set<string>, path: DrawnPath): string | undefined {
+  const taken = (id: string): boolean => {
+    const before = ids.size;
+    ids.add(id);
+    return ids.size === before;
+  };
+  if (taken(path.id)) return path.id;
+  for (const { id } of path.nodes) if (taken(id)) return id;
+  for (const { id } of path.segments) if (taken(id)) return id;
+  return undefined;
 }
 
 function brokenOperation(part: Part, ids: Set<string>): Broken | undefined {
@@ -112,4 +127,5 @@ function brokenGroup(part: Part, ids: Set<string>): Broken | undefined {
   return undefined;
 }
 
-const isWithinReach = (p: Point): boolean => isFinitePoint(p) && Math.abs(p.x) <= FURTHEST_COORDINATE_MM && Math.abs(p.y) <= FURTHEST_COORDINATE_MM;
+// Neither NaN nor an infinity passes a comparison.
+const isWithinReach = (p: Point): boolean => Math.abs(p.x) <= FURTHEST_COORDINATE_MM && Math.abs(p.y) <= FURTHEST_COORDINATE_MM;

@@ -22,7 +22,7 @@ export type LineMark =
 
 /** The legend's word for each stroke. */
 export const LEGEND_WORDS: Readonly<Record<OperationKind, string>> = {
-  through: 'cut through', groove: 'mitre groove, true width', bevel: 'edge bevel, true run', crease: 'crease', trench: 'trench: foam out, skin stays', pocket: 'pocket: skin stays', slit: 'open slit, opens at the barbs', hinge: 'control hinge, relief true width', mark: 'mark, glue line',
+  through: 'cut through', groove: 'mitre groove, true width', bevel: 'edge bevel, true run', crease: 'crease', trench: 'trench: foam out, skin stays', pocket: 'pocket: skin stays', slit: 'open slit, opens at the barbs', hinge: 'control hinge, relief true width', mark: 'mark, glue line', engrave: 'drawn on the skin',
 };
 
 /** Distances of the code in mm. */
@@ -82,6 +82,7 @@ export function strokeMarks(stroke: Stroke): readonly LineMark[] {
     case 'slit': return [...centres('thin', 'solid'), ...along(stroke.paths, SLIT_BARB_PITCH_MM, (p, direction) => line(run(p, add(p, times(barb(direction), SLIT_BARB_MM))), 'thin', 'solid')), ...ends];
     case 'hinge': return [...edges(), ...centres('middle', 'long'), ...along(stroke.paths, HINGE_RING_PITCH_MM, (p) => line(circle(p, HINGE_RING_MM), 'thin', 'solid', true)), ...ends];
     case 'mark': return [...centres('thin', 'short'), ...ends];
+    case 'engrave': return centres('thin', 'solid');
   }
 }
 

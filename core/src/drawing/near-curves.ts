@@ -19,11 +19,24 @@ export function placedCurves(path: Contour | DrawnLine): readonly PlacedCurve[] 
   return placed;
 }
 
-/** Every curve of a part. */
-export const allCurves = (part: Part): readonly PlacedCurve[] => pathsOf(part).flatMap(placedCurves);
+const rememberedCentres = new WeakMap<DrawnPath, readonly PlacedCurve[]>();
+
+/** The arcs of a part, which have centres. Remembered path by path. */
+export const centresOf = (part: Part): readonly PlacedCurve[] => pathsOf(part).flatMap((path) => {
+  const known = rememberedCentres.get(path) ?? placedCurves(path).filter(({ centre }) => centre !== undefined);
+  rememberedCentres.set(path, known);
+  return known;
+});
 
 /** The curves of a part that a pointer can reach. Boxes are flattened to a tenth of a millimetre, so the reach is a little more. */
 export function curvesNear(part: Part, pointer: Point, reachMm: number): readonly PlacedCurve[] {
   const reach = reachMm + 0.2;
-  return allCurves(part).filter(({ box }) => pointer.x >= box.minX - reach && pointer.x <= box.maxX + reach && pointer.y >= box.minY - reach && pointer.y <= box.maxY + reach);
+  const near: PlacedCurve[] = [];
+  for (const path of pathsOf(part)) {
+    for (const placed of placedCurves(path)) {
+      const { box } = placed;
+      if (pointer.x >= box.minX - reach && pointer.x <= box.maxX + reach && pointer.y >= box.minY - reach && pointer.y <= box.maxY + reach) near.push(placed);
+    }
+  }
+  return near;
 }

@@ -1,9 +1,10 @@
-import { cross, curveMeetings, curvePoint, curveTangent, distance, dot, nearestOnCurve, subtract, type Curve, type Point } from '../geometry/index.ts';
-import { allCurves, curvesNear, type PlacedCurve } from './near-curves.ts';
+import { cross, curveMeetings, curvePoint, curveTangent, distance, dot, nearestOnCurve, subtract, unitVector, type Curve, type Point } from '../geometry/index.ts';
+import { guideCrossings, nearestOnGuide, placedGuides, type GuideShape } from './guides.ts';
+import { centresOf, curvesNear, type PlacedCurve } from './near-curves.ts';
 import { pathsOf, type Part } from './part.ts';
 
 /** What a pointer came to rest on. */
-export type SnapReason = 'end' | 'middle' | 'centre' | 'crossing' | 'tangent' | 'square' | 'edge' | 'grid' | 'free';
+export type SnapReason = 'end' | 'middle' | 'centre' | 'crossing' | 'tangent' | 'square' | 'guide' | 'edge' | 'other part' | 'grid' | 'free';
 
 /** Where a point came to rest, and on what. */
 export interface Snap { readonly point: Point; readonly reason: SnapReason }
@@ -17,6 +18,8 @@ export interface SnapOptions {
   readonly except?: ReadonlySet<string>;
   /** Points of a path that is being drawn. */
   readonly more?: readonly Point[];
+  /** A part that lies beneath and is drawn over. */
+  readonly beneath?: Part;
   /** The last point drawn: runs from it can touch a curve or meet an edge squarely. */
   readonly from?: Point;
 }
@@ -26,7 +29,7 @@ const SAMPLES = 24;
 
 /**
  * Lets a pointer catch, in this order when several are in reach: on an end, a crossing, a middle, a centre; where a run from the last
- * point touches a curve or meets it squarely; anywhere on an edge; on the grid.
+ * point touches a curve or meets it squarely; on a point of a part beneath; on a guide; anywhere on an edge; on the grid.
  */
 export function snap(part: Part | undefined, pointer: Point, options: SnapOptions): Snap {
   const { reachMm, except, from } = options;
@@ -36,14 +39,18 @@ export function snap(part: Part | undefined, pointer: Point, options: SnapOption
   };
   const isStill = ({ path, index }: PlacedCurve): boolean => !except?.has(path.nodes[index]!.id) && !except?.has(path.nodes[(index + 1) % path.nodes.length]!.id);
   const near = part ? curvesNear(part, pointer, reachMm).filter(isStill) : [];
+  const guides = part ? placedGuides(part).map(({ shape }) => shape).filter((shape) => distance(nearestOnGuide(shape, pointer), pointer) <= reachMm) : [];
   const tries: readonly (readonly [SnapReason, () => readonly Point[]])[] = [
-    ['end', () => [...(options.more ?? []), ...(part ? pathsOf(part).flatMap((path) => path.nodes.filter((node) => !except?.has(node.id))) : [])]],
-    ['crossing', () => crossings(near)],
+    ['end', () => [...(options.more ?? []), ...(part ? nodesNear(part, pointer, reachMm, except) : [])]],
+    ['crossing', () => [...crossings(near), ...guideMeetings(guides, near)]],
     ['middle', () => near.map(({ curve }) => curvePoint(curve, 0.5))],
-    ['centre', () => (part ? allCurves(part).filter((one) => one.centre !== undefined && isStill(one)).map(({ centre }) => centre!) : [])],
+    ['centre', () => (part ? centresOf(part).filter(isStill).map(({ centre }) => centre!) : [])],
     ['tangent', () => (from ? near.filter(({ curve }) => curve.kind !== 'line').flatMap(({ curve }) => rootsAlong(curve, (t) => cross(curveTangent(curve, t), subtract(curvePoint(curve, t), from)))) : [])],
     ['square', () => (from ? near.flatMap(({ curve }) => rootsAlong(curve, (t) => dot(curveTangent(curve, t), subtract(curvePoint(curve, t), from)))).filter((p) => distance(p, from) > 1e-6) : [])],
+    ['other part', () => (options.beneath ? nodesNear(options.beneath, pointer, reachMm) : [])],
+    ['guide', () => guides.map((shape) => nearestOnGuide(shape, pointer))],
     ['edge', () => near.map(({ curve }) => nearestOnCurve(curve, pointer).point)],
+    ['other part', () => (options.beneath ? curvesNear(options.beneath, pointer, reachMm).map(({ curve }) => nearestOnCurve(curve, pointer).point) : [])],
   ];
   for (const [reason, candidates] of tries) {
     const point = nearest(candidates());
@@ -56,9 +63,29 @@ export function snap(part: Part | undefined, pointer: Point, options: SnapOption
   return { point: pointer, reason: 'free' };
 }
 
+/** The points of a part within reach. Looked for at every move of the pointer, so it makes no list of all. */
+function nodesNear(part: Part, pointer: Point, reachMm: number, except?: ReadonlySet<string>): readonly Point[] {
+  const near: Point[] = [];
+  for (const { nodes } of pathsOf(part)) {
+    for (const node of nodes) if (Math.abs(node.x - pointer.x) <= reachMm && Math.abs(node.y - pointer.y) <= reachMm && !except?.has(node.id)) near.push(node);
+  }
+  return near;
+}
+
 /** Where the curves near the pointer cross, ends of one path apart. */
 const crossings = (near: readonly PlacedCurve[]): readonly Point[] =>
   near.flatMap((a, index) => near.slice(index + 1).flatMap((b) => curveMeetings(a.curve, b.curve).map(({ point }) => point)));
+
+/** Where the guides near the pointer cross each other and the straight edges and arcs near it. */
+function guideMeetings(guides: readonly GuideShape[], near: readonly PlacedCurve[]): readonly Point[] {
+  const isOn = (curve: Curve, p: Point): boolean => nearestOnCurve(curve, p).distance < 1e-6;
+  const withEdges = near.flatMap(({ curve, centre }) => {
+    if (curve.kind === 'cubic') return [];
+    const shape: GuideShape = centre ? { kind: 'circle', centre, radiusMm: distance(centre, curve.from) } : { kind: 'line', through: curve.from, direction: unitVector(curve.from, curve.to) };
+    return guides.flatMap((guide) => guideCrossings(guide, shape)).filter((p) => isOn(curve, p));
+  });
+  return [...guides.flatMap((a, index) => guides.slice(index + 1).flatMap((b) => guideCrossings(a, b))), ...withEdges];
+}
 
 /** Points of a curve at which a function of its parameter is 0. */
 function rootsAlong(curve: Curve, f: (t: number) => number): readonly Point[] {

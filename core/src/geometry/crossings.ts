@@ -33,10 +33,14 @@ export function selfCrossings(path: Path, toleranceMm: number, closed: boolean, 
   const runs = closed ? points.length : points.length - 1;
   const found: SelfCrossing[] = [];
   const order = Array.from({ length: runs }, (_, index) => index).map((index) => ({ index, a: points[index]!, b: points[(index + 1) % points.length]! }))
-    .map((run) => ({ ...run, minX: Math.min(run.a.point.x, run.b.point.x), maxX: Math.max(run.a.point.x, run.b.point.x) }))
+    .map(({ index, a, b }) => ({
+      index, a, b, minX: Math.min(a.point.x, b.point.x), maxX: Math.max(a.point.x, b.point.x), minY: Math.min(a.point.y, b.point.y), maxY: Math.max(a.point.y, b.point.y),
+    }))
     .sort((p, q) => p.minX - q.minX);
   for (let i = 0; i < order.length && found.length < mostWanted; i++) { // sweep in x: only runs whose x spans meet are compared
-    for (let j = i + 1; j < order.length && order[j]!.minX <= order[i]!.maxX; j++) {
+    const own = order[i]!;
+    for (let j = i + 1; j < order.length && order[j]!.minX <= own.maxX; j++) {
+      if (order[j]!.minY > own.maxY || order[j]!.maxY < own.minY) continue;
       const [p, q] = order[i]!.index < order[j]!.index ? [order[i]!, order[j]!] : [order[j]!, order[i]!];
       const gap = q.index - p.index;
       if (gap === 1 || (closed && gap === runs - 1)) {

@@ -4,7 +4,7 @@ import type { Transform } from '../geometry/index.ts';
 
 /** Something printed, in mm from the lower left corner of the paper, y up. */
 export type Ink =
-  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly widthMm: number; readonly dashMm?: readonly number[]; readonly tone: 'ink' | 'grey'; readonly fill?: 'ink' | 'pale' }
+  | { readonly kind: 'path'; readonly path: Path; readonly closed: boolean; readonly widthMm: number; readonly dashMm?: readonly number[]; readonly tone: 'ink' | 'grey' | 'paper'; readonly fill?: 'ink' | 'pale' }
   | { readonly kind: 'disc'; readonly at: Point; readonly radiusMm: number; readonly tone: 'ink' | 'grey' }
   | {
     readonly kind: 'text'; readonly at: Point; readonly text: string; readonly sizeMm: number; readonly weight: 'text' | 'figure' | 'bold';
@@ -18,14 +18,21 @@ export type Ink =
 export const PEN_MM = { heavy: 0.55, middle: 0.35, thin: 0.15 } as const;
 const DASH_MM = { solid: undefined, long: [5, 2], short: [1.8, 1.2], dots: [0.01, 1.3] } as const;
 
-/** A mark of the line code as it is printed. */
-export function inkOfMark(mark: LineMark, t: Transform): Ink {
+/** White between the two lines of optional work, in mm. */
+const BETWEEN_DOUBLE_MM = 0.45;
+
+/** A mark of the line code as it is printed; optional work is a wide line with white over its middle. */
+export function inksOfMark(mark: LineMark, t: Transform): readonly Ink[] {
   const placed = transformMark(t, mark);
   const tone = placed.tone === 'back' ? 'grey' : 'ink';
   switch (placed.kind) {
-    case 'path': return { kind: 'path', path: placed.path, closed: placed.closed, widthMm: placed.dash === 'dots' ? 0.7 : PEN_MM[placed.pen], dashMm: DASH_MM[placed.dash], tone };
-    case 'dot': return { kind: 'disc', at: placed.at, radiusMm: placed.radiusMm, tone };
-    case 'text': return { kind: 'text', at: placed.at, text: placed.text, sizeMm: 3, weight: 'figure', align: 'centre', angleDegrees: placed.angleDegrees, tone, knockedOut: true };
+    case 'path': {
+      const widthMm = placed.dash === 'dots' ? 0.7 : PEN_MM[placed.pen];
+      const line = { kind: 'path' as const, path: placed.path, closed: placed.closed, dashMm: DASH_MM[placed.dash] };
+      return placed.isDouble ? [{ ...line, widthMm: widthMm + 2 * BETWEEN_DOUBLE_MM, tone }, { ...line, dashMm: undefined, widthMm: BETWEEN_DOUBLE_MM, tone: 'paper' }] : [{ ...line, widthMm, tone }];
+    }
+    case 'dot': return [{ kind: 'disc', at: placed.at, radiusMm: placed.radiusMm, tone }];
+    case 'text': return [{ kind: 'text', at: placed.at, text: placed.text, sizeMm: 3, weight: 'figure', align: 'centre', angleDegrees: placed.angleDegrees, tone, knockedOut: true }];
   }
 }
 

@@ -17,6 +17,7 @@ export function legendSample(kind: OperationKind, at: Point): readonly Ink[] {
     case 'pocket': return [boxInk({ minX: at.x + 1, maxX: at.x + 9, minY: at.y - 1, maxY: at.y + 1 }, PEN_MM.thin), ...[[1, -1], [9, -1], [9, 1], [1, 1]].map(([dx, dy]): Ink => ({ kind: 'disc', at: { x: at.x + dx!, y: at.y + dy! }, radiusMm: 0.4, tone: 'ink' }))];
     case 'slit': return [lineInk(at, end, PEN_MM.thin), ...[2.5, 7.5].map((dx) => lineInk({ x: at.x + dx, y: at.y }, { x: at.x + dx - 1.2, y: at.y + 1.2 }, PEN_MM.thin))];
     case 'hinge': return [rail(1), rail(-1), lineInk(at, end, PEN_MM.middle, [3, 1.2]), ...[3, 7].map((dx) => ring({ x: at.x + dx, y: at.y }, 0.7))];
+    case 'engrave': return [lineInk(at, end, PEN_MM.thin)];
     case 'mark': return [lineInk(at, end, PEN_MM.thin, [1.8, 1.2])];
   }
 }

@@ -6,7 +6,7 @@ import type { Ink } from '@grain-fold/core/pages';
 /** Printed ink as SVG, in mm with y up: the same marks that the PDF has. */
 const props = withDefaults(defineProps<{ inks: readonly Ink[]; /** Texts smaller than this are left out, in mm. */ leastTextMm?: number; widthFactor?: number }>(), { leastTextMm: 0, widthFactor: 1 });
 const id = useId();
-const COLOURS = { ink: 'var(--ink)', grey: '#70787d' } as const;
+const COLOURS = { ink: 'var(--ink)', grey: '#70787d', paper: '#fff' } as const;
 const FILLS = { ink: 'var(--ink)', pale: '#e8e4d8' } as const;
 const WEIGHTS = { text: 400, figure: 500, bold: 600 } as const;
 const width = (mm: number): number => mm * props.widthFactor;

@@ -10,7 +10,7 @@ import { gridSteps, type MatView } from '../composables/mat-view.ts';
 import MatGrid from './MatGrid.vue';
 
 /** The mat: pans and zooms over a world in mm, y up. Pointer events come out in world coordinates. */
-const props = defineProps<{ fitTo: Bounds; unit: LengthUnit; label: string; cursor?: string; topRoomPx?: number; /** Arrow keys pan, while nothing is chosen that they would move. */ arrowsPan?: boolean }>();
+const props = defineProps<{ fitTo: Bounds; unit: LengthUnit; label: string; cursor?: string; topRoomPx?: number; bottomRoomPx?: number; /** Arrow keys pan, while nothing is chosen that they would move. */ arrowsPan?: boolean }>();
 const emit = defineEmits<{
   press: [at: Point, event: PointerEvent]; move: [at: Point, event: PointerEvent]; release: [at: Point, event: PointerEvent]; double: [at: Point, event: MouseEvent];
 }>();
@@ -50,7 +50,7 @@ const toScreen = (p: Point): Point => ({ x: transform.value.x + p.x * transform.
 
 function fit(): void {
   if (!svg.value || width.value < 10 || height.value < 10) return;
-  const top = props.topRoomPx ?? 64, side = 44, bottom = 44;
+  const top = props.topRoomPx ?? 64, side = 44, bottom = props.bottomRoomPx ?? 44;
   const { minX, minY, maxX, maxY } = props.fitTo;
   const worldWidth = Math.max(20, maxX - minX), worldHeight = Math.max(20, maxY - minY);
   const k = Math.min((width.value - 2 * side) / worldWidth, (height.value - top - bottom) / worldHeight, 12);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue';
+import { computed, nextTick, ref, useId, watch } from 'vue';
 import { formatLength, parseLength, parseNumber, type LengthUnit } from '@grain-fold/core/units';
 
 /** A number edited in place: a length in the builder's unit (given and told in mm), an angle, or a plain number. Sums and fractions are read. */
@@ -67,9 +67,13 @@ function offer(value: number): boolean {
 }
 /** Enter takes the entry and leaves the field, so that keys mean tools again; a wrong one stays to be mended. */
 function confirm(event: KeyboardEvent): void {
-  if (take()) (event.target as HTMLInputElement).blur();
+  if (!take()) return;
+  isEditing.value = false; // what is taken is not offered a second time when the field is left
+  (event.target as HTMLInputElement).blur();
+  void nextTick(reset);
 }
 function leave(): void {
+  if (!isEditing.value) return;
   isEditing.value = false;
   if (take()) reset();
 }

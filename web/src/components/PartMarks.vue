@@ -10,7 +10,9 @@ const body = computed(() => (props.part.outline ? [props.part.outline, ...props.
 const WIDTHS = { heavy: 3, middle: 2.1, thin: 1 } as const;
 const DASHES = { solid: undefined, long: '13 6', short: '6 4', dots: '0.1 6' } as const;
 type PathMark = Extract<LineMark, { kind: 'path' }>;
-const widthOf = (mark: PathMark): number => (mark.dash === 'dots' ? 3 : WIDTHS[mark.pen]) * (props.plain ? 0.6 : 1);
+/** White between the two lines of work that only some variants have. */
+const BETWEEN_DOUBLE_PX = 2;
+const widthOf = (mark: PathMark): number => ((mark.dash === 'dots' ? 3 : WIDTHS[mark.pen]) + (mark.isDouble ? 2 * BETWEEN_DOUBLE_PX : 0)) * (props.plain ? 0.6 : 1);
 
 function colourOf(mark: LineMark): string {
   if (mark.operationId && props.faulty?.has(mark.operationId)) return 'var(--brick)';
@@ -25,7 +27,7 @@ const strokes = computed(() => {
   for (const mark of lineCode(props.part)) {
     if (mark.kind === 'text') continue;
     const colour = colourOf(mark);
-    const key = mark.kind === 'path' ? `${mark.pen}/${mark.dash}/${colour}` : colour;
+    const key = mark.kind === 'path' ? `${mark.pen}/${mark.dash}/${colour}/${mark.isDouble}` : colour;
     const look = looks.get(key) ?? { mark: mark.kind === 'path' ? mark : undefined, colour, pieces: [] };
     look.pieces.push(mark.kind === 'path' ? svgPath(mark.path, mark.closed) : disc(mark.at, mark.radiusMm));
     looks.set(key, look);
@@ -43,7 +45,8 @@ const strokes = computed(() => {
         v-if="mark" :d="d" fill="none" :stroke="colour" :stroke-width="widthOf(mark)" :stroke-dasharray="DASHES[mark.dash]"
         :stroke-linecap="mark.dash === 'dots' ? 'round' : 'butt'" stroke-linejoin="round" vector-effect="non-scaling-stroke"
       />
-      <path v-else :d="d" :fill="colour" />
+      <path v-if="mark?.isDouble" :d="d" fill="none" :stroke="fill ?? 'var(--foam)'" :stroke-width="BETWEEN_DOUBLE_PX" vector-effect="non-scaling-stroke" />
+      <path v-if="!mark" :d="d" :fill="colour" />
     </template>
   </g>
 </template>

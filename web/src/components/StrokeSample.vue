@@ -15,6 +15,7 @@ defineProps<{ kind: OperationKind; isBack?: boolean }>();
     <path v-else-if="kind === 'slit'" d="M0 9H54M14 9l-5-5M32 9l-5-5M50 9l-5-5" stroke-width="1.2" />
     <template v-else-if="kind === 'hinge'"><path d="M0 3H54M0 13H54" stroke-width="1" /><path d="M0 8H54" stroke-width="2" stroke-dasharray="11 5" /><circle cx="14" cy="8" r="3" fill="var(--foam)" stroke-width="1.2" /><circle cx="40" cy="8" r="3" fill="var(--foam)" stroke-width="1.2" /></template>
     <template v-else-if="kind === 'pocket'"><rect x="8" y="3" width="38" height="10" stroke-width="1" /><g fill="var(--ink)" stroke="none"><circle cx="8" cy="3" r="2" /><circle cx="46" cy="3" r="2" /><circle cx="8" cy="13" r="2" /><circle cx="46" cy="13" r="2" /></g></template>
+    <path v-else-if="kind === 'engrave'" d="M0 8H54" stroke-width="1" />
     <path v-else d="M0 8H54" stroke-width="1" stroke-dasharray="6 4" />
   </svg>
 </template>

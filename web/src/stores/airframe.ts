@@ -141,7 +141,8 @@ export const useAirframe = defineStore('airframe', () => {
   /** Carries out a mend that concerns the whole airframe. */
   function act(action: Exclude<AirframeAction, { name: 'startOutline' }>): void {
     if (!airframe.value) return;
-    if (action.name === 'setScale') changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
+    if (action.name === 'removePart') setParts(`Remove ${airframe.value.parts.find(({ id }) => id === action.partId)?.name ?? 'part'}`, airframe.value.parts.filter(({ id }) => id !== action.partId));
+    else if (action.name === 'setScale') changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
     else setBoards(`Add board of ${action.material}`, [...airframe.value.boards, standardBoard(freshId('b'), action.material)]);
   }
 

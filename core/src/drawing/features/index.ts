@@ -15,9 +15,10 @@ import { wire } from './wire.ts';
 
 export * from './feature.ts';
 export type * from './feature-kind.ts';
+export { featureFigure } from './feature-figure.ts';
 export { regularStations } from './stations.ts';
 export { lettersMissing, strokeText } from './stroke-letters.ts';
-export { tabRowOf } from './tabs.ts';
+export { tabReach, tabRowOf } from './tabs.ts';
 
 /** Every kind of feature. A new kind is a new file and one line here. */
 const TRAITS: { readonly [K in FeatureKind]: FeatureTraits<K> } = { tabs, slots, lap, lightening, dowel, wire, finger, servo, hatch, balance, stations, lettering };

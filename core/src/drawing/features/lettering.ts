@@ -14,7 +14,7 @@ export const lettering: FeatureTraits<'lettering'> = {
     const middle = { x: widthMm / 2, y: heightMm / 2 };
     return {
       lines: strokes.map((stroke) => ({
-        draft: polylineDraft(stroke.map((p) => add(at, applyTransform(turn, { x: p.x - middle.x, y: p.y - middle.y })))), works: [{ operation: { kind: 'mark', face: 'face', label: '' } }],
+        draft: polylineDraft(stroke.map((p) => add(at, applyTransform(turn, { x: p.x - middle.x, y: p.y - middle.y })))), works: [{ operation: { kind: 'engrave', face: 'face', label: '' } }],
       })),
     };
   },

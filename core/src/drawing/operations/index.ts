@@ -1,6 +1,7 @@
 import type { Region } from '../../geometry/index.ts';
 import { bevel } from './bevel.ts';
 import { crease } from './crease.ts';
+import { engrave } from './engrave.ts';
 import { groove } from './groove.ts';
 import { hinge } from './hinge.ts';
 import { mark } from './mark.ts';
@@ -15,7 +16,7 @@ export * from './operation.ts';
 export type * from './operation-kind.ts';
 
 /** Every kind of operation. A new kind is a new file and one line here. */
-const TRAITS: { readonly [K in OperationKind]: OperationTraits<K> } = { through, groove, bevel, crease, trench, pocket, slit, hinge, mark };
+const TRAITS: { readonly [K in OperationKind]: OperationTraits<K> } = { through, groove, bevel, crease, trench, pocket, slit, hinge, mark, engrave };
 
 /** What is particular to an operation's kind. */
 export const traitsOf = <K extends OperationKind>(kind: K): OperationTraits<K> => TRAITS[kind] as OperationTraits<K>;

@@ -55,7 +55,9 @@ export interface Hinge extends OperationBase {
 }
 /** Line to align or glue to; nothing is cut. */
 export interface Mark extends OperationBase { readonly kind: 'mark' }
+/** Line drawn into the skin with a pen or the tip of a blade. */
+export interface Engraving extends OperationBase { readonly kind: 'engrave' }
 
-export type Operation = ThroughCut | Groove | Bevel | Crease | Trench | Pocket | Slit | Hinge | Mark;
+export type Operation = ThroughCut | Groove | Bevel | Crease | Trench | Pocket | Slit | Hinge | Mark | Engraving;
 export type OperationKind = Operation['kind'];
-export const OPERATION_KINDS: readonly OperationKind[] = ['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark'];
+export const OPERATION_KINDS: readonly OperationKind[] = ['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark', 'engrave'];

@@ -8,6 +8,7 @@ import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { operationDraft } from './part-tools.ts';
 import type { Chosen } from './selection.ts';
+import ExistsInRow from './ExistsInRow.vue';
 import SlotSection from './SlotSection.vue';
 import SizingRow from './SizingRow.vue';
 
@@ -58,6 +59,7 @@ function removePath(): void {
       <div v-if="arc" class="row"><span class="label">Sweep</span><span class="value">{{ Math.abs(degrees(arc.sweep)).toFixed(1) }}°</span></div>
       <MeasureField label="Divide in" kind="number" :model-value="parts" :least="2" :most="200" @update:model-value="parts = Math.round($event)" />
       <SizingRow v-if="!isOuter" :part="part" :path="path" />
+      <ExistsInRow v-if="'role' in path" :part="part" :target-id="path.id" :variants="path.variants" />
       <SlotSection v-if="'role' in path && path.role === 'hole'" :part="part" :hole="path" />
     </div>
     <div class="doings">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { centroid, directionDegrees, distance } from '@grain-fold/core/geometry';
-import { placedDimensions, type DimensionAlong, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
+import { measureOnDrawing, placedDimensions, type DimensionAlong, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -14,6 +14,7 @@ const measured = computed(() => {
   const now = props.selection.measured.value;
   return now?.to ? { ...now, to: now.to } : undefined;
 });
+const more = computed(() => (measured.value ? measureOnDrawing(props.part, measured.value.from, measured.value.to) : {}));
 const mayPin = computed(() => measured.value?.fromNodeId !== undefined && measured.value.toNodeId !== undefined);
 const WAYS: readonly (readonly [DimensionAlong, string])[] = [['straight', 'Pin it'], ['across', 'Pin across'], ['up', 'Pin up']];
 const NAMES: Readonly<Record<DimensionAlong, string>> = { straight: 'Straight', across: 'Across', up: 'Up' };
@@ -33,6 +34,9 @@ const dimensions = computed(() => placedDimensions(props.part));
       <div class="row"><span class="label">Distance</span><span class="value">{{ formatLengthWithUnit(distance(measured.from, measured.to), work.unit, 2) }}</span></div>
       <div class="row"><span class="label">Across, up</span><span class="value">{{ formatLength(measured.to.x - measured.from.x, work.unit, 2) }}, {{ formatLengthWithUnit(measured.to.y - measured.from.y, work.unit, 2) }}</span></div>
       <div class="row"><span class="label">Direction</span><span class="value">{{ formatAngle(directionDegrees(measured.from, measured.to)) }}</span></div>
+      <div v-if="more.alongMm" class="row"><span class="label">Along the line</span><span class="value">{{ formatLengthWithUnit(more.alongMm[0], work.unit, 2) }}<template v-if="more.alongMm[1] !== undefined"><br /><small>{{ formatLengthWithUnit(more.alongMm[1], work.unit, 2) }} the other way</small></template></span></div>
+      <div v-if="more.betweenDegrees !== undefined" class="row"><span class="label">Between the edges</span><span class="value">{{ formatAngle(more.betweenDegrees) }}</span></div>
+      <div v-if="more.radiusMm !== undefined" class="row"><span class="label">Radius of the arc</span><span class="value">{{ formatLengthWithUnit(more.radiusMm, work.unit, 2) }}</span></div>
       <div v-if="mayPin" class="doings"><button v-for="[along, word] in WAYS" :key="along" type="button" class="button small" @click="pin(along)">{{ word }}</button></div>
       <p v-else class="hint">Measure from point to point to pin the distance.</p>
     </div>

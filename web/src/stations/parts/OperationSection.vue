@@ -6,6 +6,7 @@ import { mitreBevelAngle, slitGap } from '@grain-fold/core/allowance';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
+import ExistsInRow from './ExistsInRow.vue';
 import SizingRow from './SizingRow.vue';
 
 const props = defineProps<{ part: Part; operation: Operation; thicknessMm: number }>();
@@ -52,6 +53,7 @@ const placeWords = computed(() => {
       <MeasureField v-if="operation.kind === 'pocket'" label="Depth" :unit="work.unit" :model-value="operation.depthMm" :least="0.1" :most="100" @update:model-value="change({ depthMm: $event })" />
       <ChoiceRow v-if="operation.kind !== 'through'" label="Cut from" :model-value="operation.face" :choices="[['face', 'the face'], ['back', 'the back']]" @update:model-value="change({ face: $event })" />
       <div class="row"><label :for="`label-${operation.id}`">Label</label><input :id="`label-${operation.id}`" class="text" :value="operation.label" maxlength="80" @change="change({ label: ($event.target as HTMLInputElement).value })" @keydown.enter="($event.target as HTMLInputElement).blur()" /></div>
+      <ExistsInRow :part="part" :target-id="operation.id" :variants="operation.variants" />
       <SizingRow v-if="line" :part="part" :path="line" />
     </div>
     <button type="button" class="button small remove" @click="work.run(part.id, { name: 'removeOperation', args: { operationId: operation.id } })">Remove this {{ operationWord(operation) }}</button>

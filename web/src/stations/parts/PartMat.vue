@@ -1,190 +1,76 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { boundsOf, distance, nearestOnCurve, subtract, svgPath, type Point } from '@grain-fold/core/geometry';
-import { applyCommand, curveOf, curvesNear, findPath, fitSlots, pathsOf, pick, resolve, snap, traitsOf, type Fault, type Part, type PartCommand, type ResolveContext, type Snap } from '@grain-fold/core/drawing';
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { applyTransform, boundsOf, distance, mirrorX, svgPath, type Point } from '@grain-fold/core/geometry';
+import { backView, pathsOf, traitsOf, type Fault, type Part, type Picked, type ResolveContext, type ResolvedPart, type Snap } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
+import MeasureField from '../../components/MeasureField.vue';
 import PartCaptions from '../../components/PartCaptions.vue';
 import PartMarks from '../../components/PartMarks.vue';
-import { isTyping } from '../../composables/keys.ts';
-import { gridSteps } from '../../composables/mat-view.ts';
 import { useAirframe } from '../../stores/airframe.ts';
-import { operationDraft } from './part-tools.ts';
+import MatGuides from './MatGuides.vue';
+import { numberAt, type MatNumber } from './mat-numbers.ts';
 import PartHandles from './PartHandles.vue';
 import type { Selection } from './selection.ts';
 import type { Drafting } from './use-drafting.ts';
+import { useMatHand } from './use-mat-hand.ts';
 
-const props = defineProps<{ part: Part; context: ResolveContext; faults: readonly Fault[]; drafting: Drafting; selection: Selection }>();
-const emit = defineEmits<{ pointer: [at: Point, snapped: Snap] }>();
+/** The drawing of a part on the mat, from its face or from its back, over another part where one is chosen. */
+const props = defineProps<{
+  part: Part; context: ResolveContext; faults: readonly Fault[]; drafting: Drafting; selection: Selection; isBack: boolean;
+  /** A part drawn over, whole and resolved. */ beneath?: { readonly part: Part; readonly resolved: ResolvedPart };
+}>();
+const emit = defineEmits<{ pointer: [at: Point, snapped: Snap, hovered: Picked | undefined] }>();
 
-const REACH_PX = 9;
+/** Room for the tools above the drawing, and for typed entry below it. */
+const TOP_ROOM_PX = 102;
+const BOTTOM_ROOM_PX = 96;
 const work = useAirframe();
 const mat = ref<InstanceType<typeof MatCanvas>>();
-const pointer = shallowRef<Point>();
-const snapped = shallowRef<Snap>();
-const isSnapHeld = ref(false);
-
-/** A drag under way: where it began and the command that the present place would give. */
-interface Drag { readonly from: Point; readonly commandFor: (to: Point) => PartCommand; readonly except: ReadonlySet<string>; readonly anchor: Point }
-const drag = shallowRef<Drag>();
-const dragCommand = shallowRef<PartCommand>();
-/** The part as it is cut: slots fitted to their plates. Ids are those of the part, so that commands meant for it fit. */
-const fitted = computed(() => fitSlots(props.part, props.context));
-const shown = computed(() => {
-  if (!dragCommand.value) return fitted.value;
-  const result = applyCommand(props.part, dragCommand.value);
-  return result.ok ? fitSlots(result.part, props.context) : fitted.value;
+const hand = useMatHand({
+  part: () => props.part, context: () => props.context, drafting: props.drafting, selection: props.selection, beneath: () => props.beneath?.part, pixelsPerMm: () => mat.value?.view.k ?? 1,
 });
-const resolved = computed(() => resolve(shown.value, props.context));
+const { shown, resolved, pointer, snapped, hovered, draggedBy } = hand;
+
+/** Seen from the back, everything lies mirrored; places that come from the screen are turned over on the way in. */
+const turn = mirrorX(0);
+const turned = (p: Point): Point => (props.isBack ? applyTransform(turn, p) : p);
+const onScreen = (toScreen: (p: Point) => Point) => (p: Point): Point => toScreen(turned(p));
+const drawn = computed(() => (props.isBack ? backView(resolved.value) : resolved.value));
+const fitTo = computed(() => (resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0 ? drawn.value.bounds : props.beneath?.resolved.bounds ?? { minX: -20, minY: -20, maxX: 300, maxY: 200 }));
+watch([() => props.part.id, () => props.isBack, () => props.part.symmetry?.along], () => requestAnimationFrame(() => mat.value?.fit()), { flush: 'post' });
+
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId).filter((id) => id !== undefined)));
 /** Faults that the mat must point at; those of a captioned line show on its caption. */
 const placed = computed(() => props.faults.filter(({ place, targetId }) => place && !props.part.operations.some(({ id }) => id === targetId)));
-const fitTo = computed(() => (resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0 ? resolved.value.bounds : { minX: -20, minY: -20, maxX: 300, maxY: 200 }));
-watch(() => props.part.id, () => requestAnimationFrame(() => mat.value?.fit()), { flush: 'post' });
-
-const pixelsPerMm = (): number => mat.value?.view.k ?? 1;
-const reach = (): number => REACH_PX / pixelsPerMm();
-
-function snapTo(at: Point, except?: ReadonlySet<string>): Snap {
-  if (isSnapHeld.value) return { point: at, reason: 'free' };
-  return snap(fitted.value, at, { reachMm: reach(), gridMm: gridSteps(work.unit, pixelsPerMm()).fineMm, except, more: props.drafting.points.value, from: props.drafting.isDrawing.value ? props.drafting.points.value.at(-1) : drag.value?.anchor });
-}
 
 function press(at: Point, event: PointerEvent): void {
-  isSnapHeld.value = event.altKey;
-  const { drafting, selection } = props;
-  if (drafting.isDrawing.value) {
-    drafting.addPoint(snapTo(at).point, reach());
-    return;
-  }
-  const picked = pick(fitted.value, resolved.value, at, reach());
-  if (drafting.tool.value === 'bevel') {
-    bevelEdge(picked);
-    return;
-  }
-  const handle = handleAt(at);
-  if (handle) {
-    drag.value = { from: at, anchor: at, except: new Set(), commandFor: handle };
-    return;
-  }
-  if (drafting.tool.value === 'measure') {
-    const place = snapTo(at).point;
-    const nodeId = pathsOf(fitted.value).flatMap(({ nodes }) => nodes).find((node) => distance(node, place) < 1e-6)?.id;
-    const now = selection.measured.value;
-    selection.measured.value = !now || now.to ? { from: place, fromNodeId: nodeId } : { ...now, to: place, toNodeId: nodeId };
-    return;
-  }
-  if (drafting.tool.value === 'trim') {
-    trimAt(at);
-    return;
-  }
-  if (!picked) {
-    selection.chosen.value = undefined;
-    return;
-  }
-  if (event.shiftKey && picked.kind !== 'node') {
-    const ids = selection.paths.value.map(({ id }) => id);
-    selection.chosen.value = { kind: 'paths', ids: ids.includes(picked.pathId) ? ids.filter((id) => id !== picked.pathId) : [...ids, picked.pathId] };
-    return;
-  }
-  if (picked.kind === 'node') startNodes(picked.nodeId, at, event.shiftKey);
-  else if (picked.kind === 'segment') {
-    selection.chosen.value = picked;
-    const path = findPath(props.part, picked.pathId)!;
-    const index = path.segments.findIndex(({ id }) => id === picked.segmentId);
-    const ids = [path.nodes[index]!.id, path.nodes[(index + 1) % path.nodes.length]!.id];
-    drag.value = { from: at, anchor: at, except: new Set(ids), commandFor: (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, at) } }) };
-  } else {
-    selection.chosen.value = { kind: 'operation', operationId: picked.operationId };
-    const path = findPath(props.part, picked.pathId)!;
-    if ('role' in path) return;
-    drag.value = { from: at, anchor: at, except: new Set(path.nodes.map(({ id }) => id)), commandFor: (to) => ({ name: 'movePath', args: { pathId: path.id, by: subtract(to, at) } }) };
-  }
+  number.value = undefined;
+  hand.press(turned(at), event);
 }
-
-function startNodes(nodeId: string, at: Point, adds: boolean): void {
-  const { chosen } = props.selection;
-  const before = chosen.value?.kind === 'nodes' ? chosen.value.ids : [];
-  const ids = before.includes(nodeId) && !adds ? before : adds ? [...new Set([...before, nodeId])] : [nodeId];
-  chosen.value = { kind: 'nodes', ids };
-  const anchor = [...fitted.value.contours, ...fitted.value.lines].flatMap(({ nodes }) => nodes).find(({ id }) => id === nodeId)!;
-  drag.value = { from: at, anchor, except: new Set(ids), commandFor: (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, anchor) } }) };
-}
-
-/** The handle of the chosen curve or arc under the pointer, as the command that dragging it gives. */
-function handleAt(at: Point): ((to: Point) => PartCommand) | undefined {
-  const chosen = props.selection.segment.value;
-  if (!chosen) return undefined;
-  const { segment, path, index } = chosen;
-  if (segment.kind === 'cubic') {
-    if (distance(segment.control1, at) <= reach()) return (to) => ({ name: 'changeSegment', args: { segmentId: segment.id, to: { kind: 'cubic', control1: to, control2: segment.control2 } } });
-    if (distance(segment.control2, at) <= reach()) return (to) => ({ name: 'changeSegment', args: { segmentId: segment.id, to: { kind: 'cubic', control1: segment.control1, control2: to } } });
-  }
-  const curve = curveOf(path, index);
-  if (segment.kind !== 'arc') return undefined;
-  const chordLength = distance(curve.from, curve.to);
-  const middle = arcMiddle(curve.from, curve.to, segment.bulge);
-  if (distance(middle, at) > reach()) return undefined;
-  return (to) => {
-    const along = { x: (curve.to.x - curve.from.x) / chordLength, y: (curve.to.y - curve.from.y) / chordLength };
-    const rise = (to.x - curve.from.x) * along.y - (to.y - curve.from.y) * along.x; // to the right of the run
-    return { name: 'changeSegment', args: { segmentId: segment.id, to: { kind: 'arc', bulge: Math.max(-20, Math.min(20, (2 * rise) / chordLength)) } } };
-  };
-}
-function arcMiddle(from: Point, to: Point, bulge: number): Point {
-  return { x: (from.x + to.x) / 2 + (bulge * (to.y - from.y)) / 2, y: (from.y + to.y) / 2 - (bulge * (to.x - from.x)) / 2 };
-}
-
-function bevelEdge(picked: ReturnType<typeof pick>): void {
-  if (picked?.kind !== 'segment') {
-    work.message = 'Click an edge of the outline or of a hole.';
-    return;
-  }
-  if (work.run(props.part.id, { name: 'addOperation', args: { on: { pathId: picked.pathId, segmentIds: [picked.segmentId] }, operation: operationDraft('bevel') } })) {
-    const added = work.airframe?.parts.find(({ id }) => id === props.part.id)?.operations.at(-1);
-    if (added) props.selection.chosen.value = { kind: 'operation', operationId: added.id };
-    props.drafting.start('select');
-  }
-}
-
-/** Takes out the stretch of a line under the pointer. */
-function trimAt(at: Point): void {
-  const nearest = curvesNear(fitted.value, at, reach()).filter(({ path }) => !('role' in path)).map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
-    .filter(({ near }) => near.distance <= reach()).sort((a, b) => a.near.distance - b.near.distance)[0];
-  if (nearest) work.run(props.part.id, { name: 'trimLine', args: { segmentId: nearest.path.segments[nearest.index]!.id, t: nearest.near.t } });
-  else work.message = 'Click a line on the part: outlines are not trimmed.';
-}
-
 function move(at: Point, event: PointerEvent): void {
-  isSnapHeld.value = event.altKey;
-  const now = drag.value;
-  const grip = now ? { x: at.x + now.anchor.x - now.from.x, y: at.y + now.anchor.y - now.from.y } : at;
-  snapped.value = snapTo(grip, now?.except);
-  pointer.value = snapped.value.point;
-  emit('pointer', pointer.value, snapped.value);
-  if (now && (dragCommand.value || distance(at, now.from) > 3 / pixelsPerMm())) dragCommand.value = now.commandFor(pointer.value);
+  hand.move(turned(at), event);
+  if (pointer.value && snapped.value) emit('pointer', pointer.value, snapped.value, hovered.value);
 }
-function release(): void {
-  if (dragCommand.value) work.run(props.part.id, dragCommand.value);
-  drag.value = undefined;
-  dragCommand.value = undefined;
-}
-function double(at: Point): void {
-  const { drafting } = props;
-  if (drafting.isDrawing.value) {
-    if (drafting.canEnd.value && drafting.tool.value !== 'outline') drafting.end();
+
+/** A number of the drawing that is being typed in its place. */
+const number = shallowRef<MatNumber>();
+const numberField = useTemplateRef<HTMLElement>('numberField');
+async function double(at: Point, event: MouseEvent): Promise<void> {
+  const toScreen = mat.value?.toScreen;
+  const found = toScreen && !props.drafting.isDrawing.value ? numberAt(props.part, drawn.value, { x: event.offsetX, y: event.offsetY }, toScreen) : undefined;
+  if (!found) {
+    hand.double(turned(at));
     return;
   }
-  const picked = pick(fitted.value, resolved.value, at, reach());
-  if (picked?.kind === 'segment') work.run(props.part.id, { name: 'insertNode', args: { segmentId: picked.segmentId, t: picked.t } });
+  number.value = found;
+  await nextTick();
+  numberField.value?.querySelector('input')?.focus();
 }
-useEventListener(window, 'keydown', (event) => {
-  if (event.key === 'Escape' && drag.value && !isTyping(event)) {
-    drag.value = undefined;
-    dragCommand.value = undefined;
-  }
-});
+function setNumber(value: number): void {
+  if (number.value) work.run(props.part.id, number.value.commandFor(value));
+  number.value = undefined;
+}
 
 const draftCurves = computed(() => props.drafting.preview(props.drafting.points.value.length > 0 ? pointer.value : undefined));
 const draftFigure = computed(() => {
@@ -194,14 +80,16 @@ const draftFigure = computed(() => {
   return `${formatLengthWithUnit(distance(from, pointer.value), work.unit)} at ${formatAngle(angle)}`;
 });
 const dragFigure = computed(() => {
-  const now = drag.value;
-  if (!now || !dragCommand.value || !pointer.value) return '';
-  const by = subtract(pointer.value, now.anchor);
+  const by = draggedBy.value;
+  if (!by) return '';
+  const { guide } = props.selection;
+  const after = guide.value?.kind === 'beside' ? shown.value.guides?.find(({ id }) => id === guide.value!.id) : undefined;
+  if (after?.kind === 'beside') return `${formatLengthWithUnit(Math.abs(after.byMm), work.unit)} beside it`;
   return `${by.x >= 0 ? '→' : '←'} ${formatLengthWithUnit(Math.abs(by.x), work.unit)}  ${by.y >= 0 ? '↑' : '↓'} ${formatLengthWithUnit(Math.abs(by.y), work.unit)}`;
 });
 const lengthBar = computed(() => {
-  if (resolved.value.outer.length === 0) return undefined;
-  const box = boundsOf(resolved.value.outer);
+  if (drawn.value.outer.length === 0) return undefined;
+  const box = boundsOf(drawn.value.outer);
   return { box, text: formatLengthWithUnit(box.maxX - box.minX, work.unit) };
 });
 const measure = computed(() => {
@@ -209,21 +97,25 @@ const measure = computed(() => {
   const to = now?.to ?? (props.drafting.tool.value === 'measure' ? pointer.value : undefined);
   return now && to ? { from: now.from, to } : undefined;
 });
-const cursor = computed(() => (props.drafting.tool.value === 'select' ? (drag.value ? 'grabbing' : 'default') : 'crosshair'));
-const describe = computed(() => `${props.part.name}: ${props.part.contours.length} contours, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no lines'}`);
+const outlineOfBeneath = computed(() => (props.beneath ? [...(props.beneath.resolved.outline ? [props.beneath.resolved.outline] : []), ...props.beneath.resolved.holes].map((path) => svgPath(path, true)).join('') : ''));
+const cursor = computed(() => (props.drafting.tool.value !== 'select' ? 'crosshair' : hand.isDragging.value ? 'grabbing' : hovered.value ? 'pointer' : 'default'));
+const describe = computed(() => `${props.part.name}: ${pathsOf(props.part).length} lines, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no work on them'}`);
 const REASON_WORDS = {
-  end: 'on a point', crossing: 'on a crossing', middle: 'on the middle', centre: 'on the centre', tangent: 'touching', square: 'square to it', edge: 'on an edge', grid: 'on the grid', free: '',
+  end: 'on a point', crossing: 'on a crossing', middle: 'on the middle', centre: 'on the centre', tangent: 'touching', square: 'square to it', guide: 'on a guide', edge: 'on an edge', 'other part': 'on the part beneath', grid: 'on the grid', free: '',
 } as const;
+const isAiming = computed(() => props.drafting.isDrawing.value || draggedBy.value !== undefined || props.drafting.tool.value === 'measure' || props.drafting.tool.value === 'guide');
 defineExpose({ fit: () => mat.value?.fit() });
 </script>
 
 <template>
-  <MatCanvas ref="mat" :fit-to="fitTo" :unit="work.unit" :label="describe" :cursor="cursor" :arrows-pan="!selection.chosen.value" @press="press" @move="move" @release="release" @double="double">
+  <MatCanvas ref="mat" :fit-to="fitTo" :unit="work.unit" :label="describe" :cursor="cursor" :top-room-px="TOP_ROOM_PX" :bottom-room-px="BOTTOM_ROOM_PX" :arrows-pan="!selection.chosen.value" @press="press" @move="move" @release="hand.release" @double="double">
     <template #world>
-      <PartMarks :part="resolved" :faulty="faulty" :chosen="selection.operation.value?.id" />
-      <path v-if="draftCurves.length > 0" :d="svgPath(draftCurves, false)" fill="none" stroke="var(--marigold)" stroke-width="2.2" vector-effect="non-scaling-stroke" />
+      <path v-if="outlineOfBeneath" :d="outlineOfBeneath" :transform="isBack ? 'scale(-1 1)' : undefined" fill="#fbf8ef" fill-opacity="0.13" fill-rule="evenodd" stroke="#d8e4e2" stroke-width="1.2" stroke-dasharray="2 4" vector-effect="non-scaling-stroke" />
+      <PartMarks :part="drawn" :faulty="faulty" :chosen="selection.operation.value?.id" :class="{ over: beneath }" />
+      <path v-if="draftCurves.length > 0" :d="svgPath(draftCurves, false)" :transform="isBack ? 'scale(-1 1)' : undefined" fill="none" stroke="var(--marigold)" stroke-width="2.2" vector-effect="non-scaling-stroke" />
     </template>
-    <template #screen="{ toScreen }">
+    <template #screen="{ toScreen, view }">
+      <MatGuides :part="shown" :to-screen="onScreen(toScreen)" :scale="view.k" :width="view.width" :height="view.height" :top-room-px="TOP_ROOM_PX" :chosen-id="selection.guide.value?.id" :hovered-id="hovered?.kind === 'guide' ? hovered.guideId : undefined" />
       <g v-if="lengthBar" class="figures" stroke="#cfdcdb" fill="#fff" pointer-events="none">
         <path :d="`M${toScreen({ x: lengthBar.box.minX, y: 0 }).x} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 24}v12m0-6H${toScreen({ x: lengthBar.box.maxX, y: 0 }).x}m0-6v12`" fill="none" />
         <g :transform="`translate(${(toScreen({ x: lengthBar.box.minX, y: 0 }).x + toScreen({ x: lengthBar.box.maxX, y: 0 }).x) / 2} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 30})`">
@@ -231,26 +123,33 @@ defineExpose({ fit: () => mat.value?.fit() });
           <text text-anchor="middle" y="6" font-size="17" font-weight="600" stroke="none">{{ lengthBar.text }}</text>
         </g>
       </g>
-      <PartCaptions :part="resolved" :to-screen="toScreen" :faulty="faulty" />
+      <PartCaptions :part="drawn" :to-screen="toScreen" :faulty="faulty" />
       <g v-if="measure" pointer-events="none" class="figures">
-        <path :d="`M${toScreen(measure.from).x} ${toScreen(measure.from).y}L${toScreen(measure.to).x} ${toScreen(measure.to).y}`" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="6 4" />
-        <circle v-for="(place, index) in [measure.from, measure.to]" :key="index" :cx="toScreen(place).x" :cy="toScreen(place).y" r="5" fill="var(--foam)" stroke="var(--marigold)" stroke-width="2" />
-        <text class="live" :x="(toScreen(measure.from).x + toScreen(measure.to).x) / 2 + 8" :y="(toScreen(measure.from).y + toScreen(measure.to).y) / 2 - 8" font-size="16" font-weight="600" fill="#fff">{{ formatLengthWithUnit(distance(measure.from, measure.to), work.unit) }}</text>
+        <path :d="`M${onScreen(toScreen)(measure.from).x} ${onScreen(toScreen)(measure.from).y}L${onScreen(toScreen)(measure.to).x} ${onScreen(toScreen)(measure.to).y}`" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="6 4" />
+        <circle v-for="(place, index) in [measure.from, measure.to]" :key="index" :cx="onScreen(toScreen)(place).x" :cy="onScreen(toScreen)(place).y" r="5" fill="var(--foam)" stroke="var(--marigold)" stroke-width="2" />
+        <text class="live" :x="(onScreen(toScreen)(measure.from).x + onScreen(toScreen)(measure.to).x) / 2 + 8" :y="(onScreen(toScreen)(measure.from).y + onScreen(toScreen)(measure.to).y) / 2 - 8" font-size="16" font-weight="600" fill="#fff">{{ formatLengthWithUnit(distance(measure.from, measure.to), work.unit) }}</text>
       </g>
-      <PartHandles :part="shown" :to-screen="toScreen" :selection="selection" :drafting="drafting" />
-      <g v-for="(fault, index) in placed" :key="index" :transform="`translate(${toScreen(fault.place!).x} ${toScreen(fault.place!).y})`" pointer-events="none">
+      <PartHandles :edited="shown" :to-screen="onScreen(toScreen)" :is-back="isBack" :selection="selection" :drafting="drafting" :hovered="hovered" />
+      <g v-for="(fault, index) in placed" :key="index" :transform="`translate(${onScreen(toScreen)(fault.place!).x} ${onScreen(toScreen)(fault.place!).y})`" pointer-events="none">
         <circle r="10" fill="none" stroke="var(--brick)" stroke-width="2.5" /><circle r="10" fill="none" stroke="#fff" stroke-width="0.8" />
       </g>
-      <g v-if="pointer && snapped && snapped.reason !== 'free' && (drafting.isDrawing.value || dragCommand || drafting.tool.value === 'measure')" :transform="`translate(${toScreen(pointer).x} ${toScreen(pointer).y})`" pointer-events="none">
+      <g v-if="pointer && snapped && snapped.reason !== 'free' && isAiming" :transform="`translate(${onScreen(toScreen)(pointer).x} ${onScreen(toScreen)(pointer).y})`" pointer-events="none">
         <path d="M-7 0H7M0-7V7" stroke="var(--marigold)" stroke-width="2" />
         <text x="12" y="-10" class="figures live" font-size="13" font-weight="600" fill="#ffd9a1">{{ REASON_WORDS[snapped.reason] }}</text>
       </g>
-      <text v-if="pointer && (draftFigure || dragFigure)" class="figures live" :x="toScreen(pointer).x + 12" :y="toScreen(pointer).y + 22" font-size="15" font-weight="600" fill="#fff" pointer-events="none">{{ draftFigure || dragFigure }}</text>
+      <text v-if="pointer && (draftFigure || dragFigure)" class="figures live" :x="onScreen(toScreen)(pointer).x + 12" :y="onScreen(toScreen)(pointer).y + 22" font-size="15" font-weight="600" fill="#fff" pointer-events="none">{{ draftFigure || dragFigure }}</text>
     </template>
+    <p v-if="isBack" class="back-word">Seen from the back</p>
+    <div v-if="number" ref="numberField" class="number" :style="{ left: `${number.at.x}px`, top: `${number.at.y}px` }" @keydown.esc.stop="number = undefined" @focusout="number = undefined">
+      <MeasureField :label="number.word" hide-label :kind="number.kind" :unit="work.unit" :decimals="2" :model-value="number.value" @update:model-value="setNumber" />
+    </div>
     <slot />
   </MatCanvas>
 </template>
 
 <style scoped>
 .live { paint-order: stroke; stroke: var(--mat); stroke-width: 4px; }
+.over { opacity: 0.88; }
+.number { position: absolute; transform: translate(-50%, -50%); background: var(--foam); color: var(--ink); border: 2px solid var(--marigold); border-radius: var(--radius); padding: 0 8px; min-width: 120px; z-index: 4; }
+.back-word { position: absolute; left: 50%; bottom: 40px; transform: translateX(-50%); background: #1b333b; color: #ffd9a1; font-weight: 600; padding: 3px 12px; border-radius: var(--radius); pointer-events: none; }
 </style>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
-import { piecesOf, resolve, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
+import { existsIn, piecesOf, resolve, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
 import { contextOf, type Airframe } from '@grain-fold/core/airframe';
 import { useStaggered } from '../../composables/staggered.ts';
 import { useFigures } from '../../stores/figures.ts';
 
 /** The drawings of the airframe along the mat's edge, in their groups. */
-const props = defineProps<{ airframe: Airframe; chosenId?: string }>();
-const emit = defineEmits<{ choose: [id: string]; add: []; /** A part is put before another one, into its group; before none: to the end of its own. */ move: [id: string, beforeId: string | undefined] }>();
+const props = defineProps<{ airframe: Airframe; chosenId?: string; /** Parts picked to be changed together. */ picked: readonly string[] }>();
+const emit = defineEmits<{ choose: [id: string]; add: []; pick: [ids: readonly string[]]; /** A part is put before another one, into its group; before none: to the end of its own. */ move: [id: string, beforeId: string | undefined] }>();
 const figures = useFigures();
 const list = ref<HTMLElement>();
 const shown = useStaggered(() => (figures.quick ? props.airframe.parts.length : 0), 8);
@@ -16,6 +16,25 @@ const shown = useStaggered(() => (figures.quick ? props.airframe.parts.length : 
 const wanted = ref('');
 /** Filtering pays when the rack no longer shows every part at once. */
 const MANY_PARTS = 8;
+/** A click chooses; with Ctrl it picks parts to change together, with Shift all up to it. */
+function click(partId: string, event: MouseEvent): void {
+  if (event.shiftKey && props.chosenId) {
+    const [a, b] = [inOrder.value.indexOf(props.chosenId), inOrder.value.indexOf(partId)].sort((m, n) => m - n);
+    emit('pick', inOrder.value.slice(a, b! + 1));
+  } else if (event.ctrlKey || event.metaKey) toggle(partId);
+  else {
+    emit('pick', []);
+    emit('choose', partId);
+  }
+}
+function toggle(partId: string): void {
+  const now = props.picked.length > 0 ? props.picked : props.chosenId ? [props.chosenId] : [];
+  const next = now.includes(partId) ? now.filter((id) => id !== partId) : [...now, partId];
+  emit('pick', next.length > 1 ? next : []);
+}
+/** The last word of a group within groups, and how deep it lies. */
+const groupWord = (group: string): string => group.split('/').at(-1)!.trim() || 'no group';
+const groupPath = (group: string): string => group.split('/').slice(0, -1).map((word) => word.trim()).join(' / ');
 const isWanted = (part: Part): boolean => `${part.name} ${part.group} ${part.material}`.toLowerCase().includes(wanted.value.trim().toLowerCase());
 const shownParts = computed(() => props.airframe.parts.filter(isWanted));
 const dragged = ref<string>();
@@ -37,7 +56,14 @@ async function shift(by: 1 | -1): Promise<void> {
   await nextTick();
   list.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus();
 }
-const groups = computed(() => [...new Set(shownParts.value.map(({ group }) => group))].map((group) => ({
+/** Groups in the order of their first parts; groups within a group follow it. */
+const groupOrder = computed(() => {
+  const all = [...new Set(shownParts.value.map(({ group }) => group))];
+  const top = (group: string): string => group.split('/')[0]!.trim();
+  const tops = [...new Set(all.map(top))];
+  return tops.flatMap((name) => all.filter((group) => top(group) === name));
+});
+const groups = computed(() => groupOrder.value.map((group) => ({
   group, parts: shownParts.value.filter((part) => part.group === group).map((part) => ({ part, resolved: figures.quick && props.airframe.parts.indexOf(part) < shown.value ? resolve(part, contextOf(props.airframe, part)) : undefined })),
 })));
 const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
@@ -62,12 +88,12 @@ async function step(by: number): Promise<void> {
     <label v-if="airframe.parts.length > MANY_PARTS" class="filter"><span class="visually-hidden">Filter the parts</span><input v-model="wanted" type="search" placeholder="filter" @keydown.esc="wanted = ''" /><span class="figures count">{{ shownParts.length }} of {{ airframe.parts.length }}</span></label>
     <div ref="list" class="list" role="listbox" aria-label="Parts" aria-orientation="horizontal" @keydown.right.prevent.stop="$event.altKey ? shift(1) : step(1)" @keydown.left.prevent.stop="$event.altKey ? shift(-1) : step(-1)">
       <div v-for="{ group, parts } in groups" :key="group" class="group" role="group" :aria-label="group || 'No group'">
-        <p class="eyebrow">{{ group || 'no group' }}</p>
+        <p class="eyebrow"><span v-if="groupPath(group)" class="path">{{ groupPath(group) }} / </span>{{ groupWord(group) }}</p>
         <div class="items">
           <div
             v-for="{ part, resolved } in parts" :key="part.id" role="option" class="item" :aria-selected="part.id === chosenId" :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
-            :class="{ over: over === part.id && dragged !== part.id }" draggable="true" @dragstart="dragged = part.id" @dragend="dragged = undefined; over = undefined" @dragover.prevent="over = part.id" @drop.prevent="drop(part.id)"
-            :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere`" @click="emit('choose', part.id)" @keydown.enter.stop="emit('choose', part.id)"
+            :class="{ over: over === part.id && dragged !== part.id, picked: picked.includes(part.id), out: !existsIn(part, airframe.settings.variant) }" draggable="true" @dragstart="dragged = part.id" @dragend="dragged = undefined; over = undefined" @dragover.prevent="over = part.id" @drop.prevent="drop(part.id)"
+            :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere; Ctrl-click or Space to change several`" @click="click(part.id, $event)" @keydown.enter.stop="emit('choose', part.id)" @keydown.space.prevent.stop="toggle(part.id)"
           >
             <svg v-if="!resolved" width="46" height="38" aria-hidden="true" />
             <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><path transform="scale(1 -1)" :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1" vector-effect="non-scaling-stroke" /></svg>
@@ -90,6 +116,9 @@ async function step(by: number): Promise<void> {
 .item { position: relative; width: 84px; flex: none; padding: 3px 3px 2px; border-radius: var(--radius); display: grid; justify-items: center; cursor: pointer; border: 1px solid transparent; line-height: 1.2; }
 .item:hover { background: #29474f; }
 .item[aria-selected='true'] { background: #2f535d; border-color: var(--marigold); }
+.item.picked { background: #6b4d1f; }
+.out { opacity: 0.6; }
+.path { opacity: 0.75; }
 .over { box-shadow: inset 3px 0 var(--marigold); }
 .filter { flex: none; width: 104px; display: grid; align-content: center; gap: 4px; padding: 0 8px 0 12px; border-right: 1px solid var(--mat-grid); }
 .filter input { width: 100%; border: 0; border-bottom: 1px solid #88a5aa; background: #12262c; color: #fff; padding: 4px 6px; font-size: 13px; }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { times, type Point } from '@grain-fold/core/geometry';
-import { emptyPart, resolve, type Fault, type Snap } from '@grain-fold/core/drawing';
+import { copiedFrom, emptyPart, existsIn, expandPart, pathsOf, resolve, type CopiedPaths, type Fault, type FeatureKind, type Picked, type Snap } from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
@@ -12,10 +12,14 @@ import { isTyping } from '../../composables/keys.ts';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import EntryStrip from './EntryStrip.vue';
+import FeatureMenu from './FeatureMenu.vue';
+import { hoverWords } from './hover-words.ts';
 import PartMat from './PartMat.vue';
 import PartRack from './PartRack.vue';
 import PartSlip from './PartSlip.vue';
-import { TOOLS, toolTraits, type Tool } from './part-tools.ts';
+import RackEditBar from './RackEditBar.vue';
+import VariantBar from './VariantBar.vue';
+import { featureOfTool, toolHint, TOOLS, type Tool } from './part-tools.ts';
 import { useSelection } from './selection.ts';
 import { useDrafting } from './use-drafting.ts';
 
@@ -25,6 +29,16 @@ const route = useRoute();
 const router = useRouter();
 const pointer = shallowRef<Point>();
 const snapped = shallowRef<Snap>();
+const hovered = shallowRef<Picked>();
+const isBack = ref(false);
+const isFeatureMenuOpen = ref(false);
+const beneathId = ref<string>();
+/** Parts picked in the rack to be changed together. */
+const picked = shallowRef<readonly string[]>([]);
+const copied = shallowRef<CopiedPaths>();
+const NOTHING_COPIED: CopiedPaths = { contours: [], lines: [], operations: [], features: [] };
+/** How far beside its original a copy comes in the part that it was copied from, in mm. */
+const PASTE_STEP = { x: 10, y: 10 };
 const entry = useTemplateRef<InstanceType<typeof EntryStrip>>('entry');
 
 const airframe = computed(() => work.airframe!);
@@ -39,8 +53,15 @@ const faults = computed<readonly Fault[]>(() => {
 });
 const selection = useSelection(part);
 const drafting = useDrafting(part);
-const hint = computed(() => toolTraits(drafting.tool.value)?.hint ?? (selection.chosen.value ? 'Drag to move, or type its numbers on the slip' : 'Click a point, an edge or a line; double-click an edge to insert a point'));
-const REASON_WORDS = { end: 'a point', crossing: 'a crossing', middle: 'a middle', centre: 'a centre', tangent: 'a touch', square: 'a square meeting', edge: 'an edge', grid: 'the grid', free: '' } as const;
+const beneath = computed(() => {
+  const under = beneathId.value === part.value?.id ? undefined : airframe.value.parts.find(({ id }) => id === beneathId.value);
+  if (!under) return undefined;
+  const around = contextOf(airframe.value, under);
+  return { part: expandPart(under, around), resolved: resolve(under, around) };
+});
+const pickedParts = computed(() => airframe.value.parts.filter(({ id }) => picked.value.includes(id)));
+const hint = computed(() => (part.value && hoverWords(part.value, drafting.tool.value, hovered.value)) || (toolHint(drafting.tool.value) ?? (selection.chosen.value ? 'Drag to move, or type its numbers on the slip' : 'Click a point, an edge or a line; double-click a number to type it')));
+const REASON_WORDS = { end: 'a point', crossing: 'a crossing', middle: 'a middle', centre: 'a centre', tangent: 'a touch', square: 'a square meeting', guide: 'a guide', 'other part': 'the part beneath', edge: 'an edge', grid: 'the grid', free: '' } as const;
 
 function choose(partId: string): Promise<unknown> {
   drafting.keep();
@@ -50,16 +71,32 @@ onBeforeUnmount(() => drafting.keep());
 watch(() => part.value?.id, () => {
   selection.chosen.value = undefined;
   selection.measured.value = undefined;
+  hovered.value = undefined;
   drafting.start('select');
   work.message = '';
 });
 
 function startTool(tool: Tool): void {
+  isFeatureMenuOpen.value = false;
   if (!part.value) return;
   drafting.keep();
   drafting.start(drafting.tool.value === tool ? 'select' : tool);
   selection.chosen.value = undefined;
   work.message = '';
+}
+const startFeature = (kind: FeatureKind): void => startTool(`feature ${kind}`);
+function copy(): void {
+  if (!part.value) return;
+  copied.value = copiedFrom(part.value, selection.paths.value.map(({ id }) => id), selection.feature.value ? [selection.feature.value.id] : []);
+  const count = copied.value.contours.length + copied.value.lines.length + copied.value.features.length;
+  work.message = count === 0 ? 'Choose lines, holes or a feature to copy first.' : '';
+}
+/** Puts what was copied where it lay, a step aside when it is there already. */
+function paste(): void {
+  if (!part.value) return;
+  const own = new Set(pathsOf(part.value).map(({ id }) => id)), now = copied.value ?? NOTHING_COPIED;
+  const isHere = [...now.contours, ...now.lines].some(({ id }) => own.has(id));
+  if (work.run(part.value.id, { name: 'pastePaths', args: { copied: now, by: isHere ? PASTE_STEP : { x: 0, y: 0 } } })) selection.chosen.value = undefined;
 }
 async function addPart(): Promise<void> {
   drafting.keep();
@@ -107,6 +144,8 @@ function removeChosen(): void {
   const chosen = selection.chosen.value;
   if (!part.value || !chosen) return;
   if (chosen.kind === 'operation') work.run(part.value.id, { name: 'removeOperation', args: { operationId: chosen.operationId } });
+  else if (chosen.kind === 'feature') work.run(part.value.id, { name: 'removeFeature', args: { featureId: chosen.featureId } });
+  else if (chosen.kind === 'guide') work.run(part.value.id, { name: 'removeGuide', args: { guideId: chosen.guideId } });
   else if (chosen.kind === 'nodes') work.runAll(part.value.id, chosen.ids.map((nodeId) => ({ name: 'removeNode', args: { nodeId } })), `Remove ${chosen.ids.length} points`);
   else if (chosen.kind === 'paths') work.runAll(part.value.id, chosen.ids.map((pathId) => ({ name: 'removePath', args: { pathId } })), `Remove ${chosen.ids.length} lines`);
   else work.run(part.value.id, { name: 'removePath', args: { pathId: chosen.pathId } });
@@ -122,18 +161,27 @@ function nudge(event: KeyboardEvent): boolean {
   const nodeIds = segment ? [segment.path.nodes[segment.index]!.id, segment.path.nodes[(segment.index + 1) % segment.path.nodes.length]!.id] : selection.nodes.value.map(({ id }) => id);
   if (nodeIds.length > 0) return work.run(part.value.id, { name: 'moveNodes', args: { nodeIds, by } });
   if (selection.chosen.value?.kind === 'paths') return work.run(part.value.id, { name: 'arrangePaths', args: { pathIds: selection.chosen.value.ids, motion: { kind: 'move', by }, copies: 0 } });
+  const feature = selection.feature.value, guide = selection.guide.value;
+  if (feature) return work.run(part.value.id, { name: 'moveFeature', args: { featureId: feature.id, by } });
+  if (guide) return work.run(part.value.id, { name: 'changeGuide', args: { guideId: guide.id, changes: guide.kind === 'beside' ? { byMm: guide.byMm + by.x + by.y } : { at: { x: guide.at.x + by.x, y: guide.at.y + by.y } } } });
   if (operation && part.value.lines.some(({ id }) => id === operation.on.pathId)) return work.run(part.value.id, { name: 'movePath', args: { pathId: operation.on.pathId, by } });
   return false;
 }
 
 useEventListener(window, 'keydown', (event) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || !work.airframe) return;
+  if (isTyping(event) || !work.airframe) return;
+  if ((event.ctrlKey || event.metaKey) && !event.shiftKey && !event.altKey && window.getSelection()?.toString() === '') {
+    if (event.key === 'c') copy();
+    else if (event.key === 'v') paste();
+  }
+  if (event.ctrlKey || event.metaKey) return;
   const target = event.target as HTMLElement;
   const isOnControl = target.closest('button, a, summary, [role="option"], select') !== null;
   const key = event.key.toUpperCase();
   const tool = TOOLS.find((one) => one.key === key)?.tool;
   if (key === 'ESCAPE') {
-    if (selection.measured.value) selection.measured.value = undefined;
+    if (isFeatureMenuOpen.value) isFeatureMenuOpen.value = false;
+    else if (selection.measured.value) selection.measured.value = undefined;
     else if (drafting.tool.value !== 'select') drafting.backOut();
     else selection.chosen.value = undefined;
   } else if (key === 'DELETE' || key === 'BACKSPACE') removeChosen();
@@ -144,6 +192,8 @@ useEventListener(window, 'keydown', (event) => {
   } else if (event.altKey) return;
   else if (tool) startTool(tool);
   else if (key === 'N') void addPart();
+  else if (key === 'E') isFeatureMenuOpen.value = !isFeatureMenuOpen.value;
+  else if (key === 'J') isBack.value = !isBack.value;
   else if (key === 'R') mirror();
   else if (key === 'A' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc';
   else if (key === 'S' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic';
@@ -154,16 +204,25 @@ useEventListener(window, 'keydown', (event) => {
   <div class="station">
     <div class="station-body">
       <div class="drawing">
-        <PartMat v-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" @pointer="(at, snap) => { pointer = at; snapped = snap; }">
+        <PartMat v-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" :is-back="isBack" :beneath="beneath" @pointer="(at, snap, hover) => { pointer = at; snapped = snap; hovered = hover; }">
           <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
             <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
+            <button type="button" :aria-pressed="featureOfTool(drafting.tool.value) !== undefined" :aria-expanded="isFeatureMenuOpen" title="Tabs, slots, holes for hardware, hatches, stations, words" @click="isFeatureMenuOpen = !isFeatureMenuOpen"><kbd>E</kbd> feature</button>
+            <button type="button" :aria-pressed="isBack" title="See and draw the part from its back" @click="isBack = !isBack"><kbd>J</kbd> back</button>
+            <VariantBar class="variants" />
           </div>
-          <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" />
+          <FeatureMenu v-if="isFeatureMenuOpen" :chosen="featureOfTool(drafting.tool.value)" @choose="startFeature" @close="isFeatureMenuOpen = false" />
+          <p v-if="!existsIn(part, context.variant)" class="left-out">{{ part.name }} is not made in “{{ context.variant }}”</p>
+          <RackEditBar v-if="pickedParts.length > 1" :parts="pickedParts" @done="picked = []" />
+          <EntryStrip v-if="drafting.isDrawing.value" ref="entry" :drafting="drafting" :pointer="pointer" :is-half="part.symmetry !== undefined" />
         </PartMat>
         <div v-else class="nothing"><div class="empty"><h2>Draw the first part</h2><p>A part is an outline with its folds, bevels and holes. Draw it corner by corner, with the pointer or by typing lengths and angles.</p><button type="button" class="button strong" style="background: var(--foam); color: var(--ink)" @click="addPart">New part</button></div></div>
-        <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" @choose="choose" @add="addPart" @move="movePart" />
+        <PartRack v-if="airframe.parts.length > 0" :airframe="airframe" :chosen-id="part?.id" :picked="picked" @pick="picked = $event" @choose="choose" @add="addPart" @move="movePart" />
       </div>
-      <PartSlip v-if="part && resolved" :part="part" :resolved="resolved" :faults="faults" :selection="selection" :is-measuring="drafting.tool.value === 'measure'" @mend="mend" @duplicate="duplicatePart" @remove="removePart" />
+      <PartSlip
+        v-if="part && resolved && context" :part="part" :resolved="resolved" :context="context" :faults="faults" :selection="selection" :is-measuring="drafting.tool.value === 'measure'" :is-guiding="drafting.tool.value === 'guide'" :beneath-id="beneathId"
+        @mend="mend" @duplicate="duplicatePart" @remove="removePart" @copy="copy" @paste="paste" @beneath="beneathId = $event"
+      />
     </div>
     <TrayBar>
       <span v-if="pointer">across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b> {{ work.unit }}</span>
@@ -176,5 +235,7 @@ useEventListener(window, 'keydown', (event) => {
 
 <style scoped>
 .drawing { flex: 1; min-width: 0; display: flex; flex-direction: column; }
+.variants { margin-left: auto; }
+.left-out { position: absolute; left: 50%; top: 84px; transform: translateX(-50%); background: #1b333b; color: #ffd9a1; font-weight: 600; padding: 3px 12px; border-radius: var(--radius); }
 .nothing { flex: 1; background: var(--mat); display: flex; }
 </style>

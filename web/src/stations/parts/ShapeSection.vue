@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
-import { boundsCentre, boundsOf, pathBounds, type Combination } from '@grain-fold/core/geometry';
-import { curvesOf, outlineOf, type Alignment, type Contour, type DrawnLine, type Motion, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import { add, boundsCentre, boundsOf, pathBounds, type Combination } from '@grain-fold/core/geometry';
+import { curvesOf, operationWord, outlineOf, placedGuides, type Alignment, type Contour, type DrawnLine, type Motion, type Part, type PartCommand } from '@grain-fold/core/drawing';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
@@ -12,7 +12,7 @@ const props = defineProps<{ part: Part; paths: readonly (Contour | DrawnLine)[] 
 const work = useAirframe();
 const run = (command: PartCommand): void => { work.run(props.part.id, command); };
 
-const by = reactive({ across: 0, up: 0, angle: 90, copies: 0, about: 'middle', mirror: 'upright', offset: 5, corners: 'sharp', as: 'line' });
+const by = reactive({ across: 0, up: 0, angle: 90, copies: 0, about: 'middle', mirror: 'upright', offset: 5, corners: 'sharp', as: 'line', tolerance: 0.2 });
 const ids = computed(() => props.paths.map(({ id }) => id));
 const only = computed(() => (props.paths.length === 1 ? props.paths[0] : undefined));
 const isOuter = computed(() => props.paths.some((path) => 'role' in path && path.role === 'outer'));
@@ -24,11 +24,21 @@ const ownMiddle = computed(() => boundsCentre(boundsOf(props.paths.flatMap((path
 const partMiddle = computed(() => { const outline = outlineOf(props.part); return outline ? boundsCentre(pathBounds(curvesOf(outline))) : ownMiddle.value; });
 const place = (name: string): { x: number; y: number } => ({ middle: ownMiddle.value, part: partMiddle.value, origin: { x: 0, y: 0 } })[name] ?? ownMiddle.value;
 const arrange = (motion: Motion, count: number): void => run({ name: 'arrangePaths', args: { pathIds: ids.value, motion, copies: count } });
+/** Straight lines and guides of the part that can be mirrored in, besides its middle lines. */
+const mirrorLines = computed(() => {
+  const guides = placedGuides(props.part).flatMap(({ guide, shape }) => (shape.kind === 'line' ? [{ id: guide.id, word: guide.name, from: shape.through, to: add(shape.through, shape.direction) }] : []));
+  const lines = props.part.lines.filter(({ id, closed, nodes }) => !closed && nodes.length === 2 && !ids.value.includes(id)).map(({ id, nodes }) => {
+    const operation = props.part.operations.find(({ on }) => on.pathId === id);
+    return { id, word: operation ? [operationWord(operation), operation.label].filter(Boolean).join(', ') : 'line', from: nodes[0]!, to: nodes[1]! };
+  });
+  return [...guides, ...lines];
+});
 function mirror(): void {
-  const at = partMiddle.value;
-  const to = by.mirror === 'upright' ? { x: at.x, y: at.y + 100 } : { x: at.x + 100, y: at.y };
-  arrange({ kind: 'mirror', from: at, to }, Math.min(1, copies.value));
+  const at = partMiddle.value, line = mirrorLines.value.find(({ id }) => id === by.mirror);
+  const from = line?.from ?? at, to = line?.to ?? (by.mirror === 'level' ? { x: at.x + 100, y: at.y } : { x: at.x, y: at.y + 100 });
+  arrange({ kind: 'mirror', from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } }, Math.min(1, copies.value));
 }
+const group = computed(() => props.part.pathGroups?.find(({ pathIds }) => ids.value.length > 0 && ids.value.every((id) => pathIds.includes(id))));
 const offset = (): void => run({ name: 'offsetContour', args: { pathId: only.value!.id, byMm: by.offset, corners: by.corners as 'sharp' | 'round', as: by.as as 'itself' | 'hole' | 'line' } });
 const combine = (how: Combination): void => run({ name: 'combineOutline', args: { pathId: only.value!.id, how } });
 const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'], ['centre', 'centres'], ['right', 'right'], ['top', 'top'], ['middle', 'middles'], ['bottom', 'bottom'], ['spreadAcross', 'spread across'], ['spreadUp', 'spread up']];
@@ -47,7 +57,7 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'],
         <MeasureField label="Turn by" kind="angle" :model-value="by.angle" :least="-360" :most="360" @update:model-value="by.angle = $event" />
         <ChoiceRow v-model="by.about" label="About" :choices="[['middle', 'its own middle'], ['part', 'the part’s middle'], ['origin', '0, 0']]" />
         <button type="button" class="button small" @click="arrange({ kind: 'turn', about: place(by.about), angleDegrees: by.angle }, copies)">{{ verb('Turn') }}</button>
-        <ChoiceRow v-model="by.mirror" label="Mirror in" :choices="[['upright', 'the upright middle line'], ['level', 'the level middle line']]" />
+        <ChoiceRow v-model="by.mirror" label="Mirror in" :choices="[['upright', 'the upright middle line'], ['level', 'the level middle line'], ...mirrorLines.map(({ id, word }) => [id, word] as const)]" />
         <button type="button" class="button small" @click="mirror">{{ copies > 0 ? 'Mirror a copy' : 'Mirror' }}</button>
       </div>
     </details>
@@ -58,6 +68,13 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'],
         <ChoiceRow v-model="by.corners" label="Corners" :choices="[['sharp', 'stay sharp'], ['round', 'become round']]" />
         <ChoiceRow v-model="by.as" label="Makes" :choices="[['line', 'a line'], ['hole', 'a hole'], ['itself', 'this one larger or smaller']]" />
         <button type="button" class="button small" @click="offset">Offset</button>
+      </div>
+    </details>
+    <details v-if="only && only.segments.length > 2">
+      <summary class="eyebrow">Simplify</summary>
+      <div class="rows">
+        <MeasureField label="Stay within" :unit="work.unit" :decimals="2" :model-value="by.tolerance" :least="0.01" :most="10" @update:model-value="by.tolerance = $event" />
+        <button type="button" class="button small" @click="run({ name: 'simplifyPath', args: { pathId: only.id, toleranceMm: by.tolerance } })">Draw it with fewer points</button>
       </div>
     </details>
     <details v-if="only?.closed && !isOuter" open>
@@ -73,6 +90,10 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'],
       <button type="button" class="button small" @click="run({ name: 'extendLine', args: { pathId: only.id, end: 'end' } })">Extend its end</button>
     </div>
     <div v-if="openLines.length === 2 && paths.length === 2" class="doings"><button type="button" class="button small" @click="run({ name: 'joinLines', args: { pathIds: [ids[0]!, ids[1]!] } })">Join them</button></div>
+    <div class="doings">
+      <button v-if="paths.length > 1 && !group" type="button" class="button small" @click="run({ name: 'groupPaths', args: { pathIds: ids } })">Group them</button>
+      <button v-if="group" type="button" class="button small" @click="run({ name: 'ungroupPaths', args: { groupId: group.id } })">Ungroup {{ group.name }}</button>
+    </div>
     <div v-if="paths.length > 1" class="doings" role="group" aria-label="Align with the first chosen">
       <button v-for="[to, word] in ALIGNMENTS" :key="to" type="button" class="button small" :disabled="to.startsWith('spread') && paths.length < 3" @click="run({ name: 'alignPaths', args: { pathIds: ids, to } })">{{ word }}</button>
     </div>

@@ -1,12 +1,14 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
-import { findPath, type Contour, type DrawnLine, type Operation, type Part, type PathNode, type Segment } from '@grain-fold/core/drawing';
+import { findPath, pathsOf, type Contour, type DrawnLine, type Feature, type Guide, type Operation, type Part, type PathNode, type Segment } from '@grain-fold/core/drawing';
 
 /** What is chosen on the mat. */
 export type Chosen =
   | { readonly kind: 'nodes'; readonly ids: readonly string[] }
   | { readonly kind: 'segment'; readonly pathId: string; readonly segmentId: string; readonly t: number }
   | { readonly kind: 'operation'; readonly operationId: string }
+  | { readonly kind: 'feature'; readonly featureId: string }
+  | { readonly kind: 'guide'; readonly guideId: string }
   | { readonly kind: 'paths'; readonly ids: readonly string[] };
 
 /** Two places that are measured between, with the points they lie on. */
@@ -16,6 +18,8 @@ export interface Selection {
   readonly measured: ShallowRef<Measured | undefined>;
   readonly chosen: ShallowRef<Chosen | undefined>;
   readonly operation: ComputedRef<Operation | undefined>;
+  readonly feature: ComputedRef<Feature | undefined>;
+  readonly guide: ComputedRef<Guide | undefined>;
   readonly segment: ComputedRef<{ readonly path: Contour | DrawnLine; readonly segment: Segment; readonly index: number } | undefined>;
   readonly nodes: ComputedRef<readonly PathNode[]>;
   /** Whole lines, holes or the outline that the choice stands for. */
@@ -30,6 +34,14 @@ export function useSelection(part: ComputedRef<Part | undefined>): Selection {
     const now = chosen.value;
     return now?.kind === 'operation' ? part.value?.operations.find(({ id }) => id === now.operationId) : undefined;
   });
+  const feature = computed(() => {
+    const now = chosen.value;
+    return now?.kind === 'feature' ? part.value?.features?.find(({ id }) => id === now.featureId) : undefined;
+  });
+  const guide = computed(() => {
+    const now = chosen.value;
+    return now?.kind === 'guide' ? part.value?.guides?.find(({ id }) => id === now.guideId) : undefined;
+  });
   const segment = computed(() => {
     const now = chosen.value;
     const path = now?.kind === 'segment' && part.value ? findPath(part.value, now.pathId) : undefined;
@@ -38,13 +50,12 @@ export function useSelection(part: ComputedRef<Part | undefined>): Selection {
   });
   const nodes = computed(() => {
     const now = chosen.value;
-    if (now?.kind !== 'nodes' || !part.value) return [];
-    return [...part.value.contours, ...part.value.lines].flatMap((path) => path.nodes).filter((node) => now.ids.includes(node.id));
+    return now?.kind === 'nodes' && part.value ? pathsOf(part.value).flatMap((path) => path.nodes).filter((node) => now.ids.includes(node.id)) : [];
   });
   const paths = computed(() => {
     const now = chosen.value;
     const ids = now?.kind === 'paths' ? now.ids : segment.value ? [segment.value.path.id] : operation.value ? [operation.value.on.pathId] : [];
     return part.value ? ids.flatMap((id) => findPath(part.value!, id) ?? []) : [];
   });
-  return { measured, chosen, operation, segment, nodes, paths };
+  return { measured, chosen, operation, feature, guide, segment, nodes, paths };
 }

@@ -100,10 +100,21 @@ export const piecesOf = (part: Part): number => part.quantity * (part.handed ===
 export const pathsOf = (part: Part): readonly (Contour | DrawnLine)[] => [...part.contours, ...part.lines];
 export const findPath = (part: Part, pathId: string): Contour | DrawnLine | undefined => pathsOf(part).find((path) => path.id === pathId);
 
-/** Segment i of a drawn path as a curve. */
+interface KnownCurve { readonly from: PathNode; readonly to: PathNode; readonly curve: Curve }
+const knownCurves = new WeakMap<Segment, KnownCurve>();
+
+/** Segment i of a drawn path as a curve; the same object while the segment and its ends are, so that a drag makes only what it moves anew. */
 export function curveOf(path: DrawnPath, index: number): Curve {
   const segment = path.segments[index], from = path.nodes[index], to = path.nodes[(index + 1) % path.nodes.length];
   if (!segment || !from || !to) throw new CoreError('NOT_FOUND', `path ${path.id} has no segment ${index}`, { path: path.id, index });
+  const known = knownCurves.get(segment);
+  if (known && known.from === from && known.to === to) return known.curve;
+  const curve = curveBetween(segment, from, to);
+  knownCurves.set(segment, { from, to, curve });
+  return curve;
+}
+
+function curveBetween(segment: Segment, from: PathNode, to: PathNode): Curve {
   const ends = { from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } };
   switch (segment.kind) {
     case 'line': return { kind: 'line', ...ends };

@@ -63,17 +63,25 @@ export function svgPath(path: Path, closed: boolean): string {
 
 function writeSvgPath(path: Path, closed: boolean): string {
   if (path.length === 0) return '';
-  const figure = (value: number): string => String(Math.round(value * 1e4) / 1e4);
-  const at = (p: Point): string => `${figure(p.x)} ${figure(p.y)}`;
-  const words = [`M${at(path[0]!.from)}`];
-  for (const curve of path) {
-    if (curve.kind === 'cubic') words.push(`C${at(curve.control1)} ${at(curve.control2)} ${at(curve.to)}`);
-    else if (curve.kind === 'arc' && Math.abs(curve.bulge) > 1e-9) {
-      const chord = distance(curve.from, curve.to);
-      const radius = (chord * (1 + curve.bulge ** 2)) / (4 * Math.abs(curve.bulge));
-      words.push(`A${figure(radius)} ${figure(radius)} 0 ${Math.abs(curve.bulge) > 1 ? 1 : 0} ${curve.bulge > 0 ? 1 : 0} ${at(curve.to)}`);
-    } else words.push(`L${at(curve.to)}`);
-  }
-  if (closed) words.push('Z');
-  return words.join('');
+  let text = `M${at(path[0]!.from)}`;
+  for (const curve of path) text += writtenCurve(curve);
+  return closed ? `${text}Z` : text;
+}
+
+const writtenCurves = new WeakMap<Curve, string>();
+/** A curve's part of an SVG path. Remembered by the curve: of a long outline only what moves is written anew. */
+function writtenCurve(curve: Curve): string {
+  const text = writtenCurves.get(curve) ?? writeCurve(curve);
+  writtenCurves.set(curve, text);
+  return text;
+}
+
+const figure = (value: number): string => String(Math.round(value * 1e4) / 1e4);
+const at = (p: Point): string => `${figure(p.x)} ${figure(p.y)}`;
+function writeCurve(curve: Curve): string {
+  if (curve.kind === 'cubic') return `C${at(curve.control1)} ${at(curve.control2)} ${at(curve.to)}`;
+  if (curve.kind !== 'arc' || Math.abs(curve.bulge) <= 1e-9) return `L${at(curve.to)}`;
+  const chord = distance(curve.from, curve.to);
+  const radius = (chord * (1 + curve.bulge ** 2)) / (4 * Math.abs(curve.bulge));
+  return `A${figure(radius)} ${figure(radius)} 0 ${Math.abs(curve.bulge) > 1 ? 1 : 0} ${curve.bulge > 0 ? 1 : 0} ${at(curve.to)}`;
 }

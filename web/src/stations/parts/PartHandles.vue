@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boundsOf, curvePoint, svgPath, type Curve, type Path, type Point } from '@grain-fold/core/geometry';
+import { curvePoint, distance, svgPath, type Curve, type Path, type Point } from '@grain-fold/core/geometry';
 import { curveOf, curvesOf, featureIdOf, findPath, isMirrorId, pathsOf, type DrawnPath, type Part, type Picked } from '@grain-fold/core/drawing';
 import type { Selection } from './selection.ts';
 import type { Drafting } from './use-drafting.ts';
@@ -29,10 +29,11 @@ const nodes = computed(() => {
   }
   return { plain, marked };
 });
-function isDense(path: DrawnPath): boolean {
-  if (path.nodes.length < 100) return false;
-  const box = boundsOf(path.nodes), [a, b] = [props.toScreen({ x: box.minX, y: box.minY }), props.toScreen({ x: box.maxX, y: box.maxY })];
-  return (2 * (Math.abs(b.x - a.x) + Math.abs(b.y - a.y))) / path.nodes.length < CLOSEST_PX;
+/** Told by a sample of a path's runs. */
+function isDense({ nodes: all }: DrawnPath): boolean {
+  if (all.length < 100) return false;
+  const step = Math.floor(all.length / 24), ends = Array.from({ length: 24 }, (_, index) => [props.toScreen(all[index * step]!), props.toScreen(all[index * step + 1]!)] as const);
+  return ends.reduce((sum, [a, b]) => sum + distance(a, b), 0) / ends.length < CLOSEST_PX;
 }
 
 /** A curve in screen coordinates: y runs down there, so arcs bend the other way, unless the drawing is turned over too. */

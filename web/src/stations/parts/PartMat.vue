@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
-import { applyTransform, boundsOf, distance, mirrorX, svgPath, type Point } from '@grain-fold/core/geometry';
+import { applyTransform, distance, mirrorX, svgPath, type Point } from '@grain-fold/core/geometry';
 import { backView, pathsOf, traitsOf, type Fault, type Part, type Picked, type ResolveContext, type ResolvedPart, type Snap } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
@@ -89,7 +89,7 @@ const dragFigure = computed(() => {
 });
 const lengthBar = computed(() => {
   if (drawn.value.outer.length === 0) return undefined;
-  const box = boundsOf(drawn.value.outer);
+  const box = drawn.value.bounds;
   return { box, text: formatLengthWithUnit(box.maxX - box.minX, work.unit) };
 });
 const measure = computed(() => {

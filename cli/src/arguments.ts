@@ -5,6 +5,7 @@ import { CliError } from './cli-error.ts';
 export interface CliOptions {
   readonly paper?: string;
   readonly scale?: string;
+  readonly variant?: string;
   readonly out?: string;
   readonly seconds?: string;
   readonly seed?: string;
@@ -14,7 +15,7 @@ export interface CliOptions {
 }
 
 const OPTIONS = {
-  paper: { type: 'string' }, scale: { type: 'string' }, out: { type: 'string' }, seconds: { type: 'string' }, seed: { type: 'string' }, steps: { type: 'string' }, format: { type: 'string' },
+  paper: { type: 'string' }, scale: { type: 'string' }, variant: { type: 'string' }, out: { type: 'string' }, seconds: { type: 'string' }, seed: { type: 'string' }, steps: { type: 'string' }, format: { type: 'string' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 

@@ -14,6 +14,7 @@ const HELP = `grain-fold COMMAND FILE [options]
   pages    FILE               lays the parts out on paper and writes a PDF in true size
              --paper A4|Letter|A3|Tabloid|Legal|WxH   paper, or width x height in mm
              --scale K        factor from 0.05 to 20
+             --variant NAME   one of the airframe's variants
              --out FILE.pdf
   nest     FILE               nests the parts onto boards; also takes a bare nest instance
              --seconds S      processor seconds to search (10)

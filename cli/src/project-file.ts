@@ -15,10 +15,12 @@ export async function readText(file: string): Promise<string> {
   }
 }
 
-/** The airframe of a project file, at --scale when it is given. */
+/** The airframe of a project file, at --scale and in --variant when they are given. */
 export async function readAirframe(file: string, options: CliOptions): Promise<Airframe> {
   const read = readProjectFile(await readText(file));
   if (!read.ok) throw new CliError('FILE', `${file}: ${read.message}`, read.faults);
   const scale = numberOption(options, 'scale', read.airframe.settings.scale, SMALLEST_SCALE, LARGEST_SCALE);
-  return { ...read.airframe, settings: { ...read.airframe.settings, scale } };
+  const { variants = [] } = read.airframe.settings, { variant } = options;
+  if (variant !== undefined && !variants.includes(variant)) throw new CliError('USAGE', `--variant must be ${variants.length > 0 ? `one of ${variants.map((name) => `"${name}"`).join(', ')}` : 'left out: the airframe has none'}, got "${variant}".`);
+  return { ...read.airframe, settings: { ...read.airframe.settings, scale, ...(variant === undefined ? {} : { variant }) } };
 }

@@ -30,6 +30,8 @@ test('check tells figures and faults, and its exit code says which', async () =>
   const sound = await run('check', saltbox);
   expect(sound.exit).toBe(0);
   expect(JSON.parse(sound.out)).toMatchObject({ airframe: 'Saltbox 36', faults: [], figures: { drawings: 15, pieces: 22 } });
+  const three = await run('check', saltbox, '--variant', 'three channels');
+  expect(JSON.parse(three.out)).toMatchObject({ faults: [], figures: { drawings: 14, pieces: 20 } });
   const large = await run('check', saltbox, '--scale', '2');
   expect(large.exit).toBe(1);
   expect(JSON.parse(large.out).faults.map(({ code }: { code: string }) => code)).toContain('PART_TOO_LARGE');
@@ -72,7 +74,7 @@ test('cutlist in every format', async () => {
 
 test.each<[string, () => string[], number, string]>([
   ['no command', () => [], 2, ''], ['an unknown command', () => ['fly', saltbox], 2, 'check, pages, nest, cutlist'], ['no file', () => ['check'], 2, 'needs a file'], ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
-  ['a scale of zero', () => ['check', saltbox, '--scale', '0'], 2, '0.05 to 20'], ['a scale that is no number', () => ['pages', saltbox, '--scale', 'big'], 2, '"big"'], ['paper that nobody makes', () => ['pages', saltbox, '--paper', 'B99'], 2, 'B99'],
+  ['a variant that nobody named', () => ['check', saltbox, '--variant', 'glider'], 2, 'three channels'], ['a scale of zero', () => ['check', saltbox, '--scale', '0'], 2, '0.05 to 20'], ['a scale that is no number', () => ['pages', saltbox, '--scale', 'big'], 2, '"big"'], ['paper that nobody makes', () => ['pages', saltbox, '--paper', 'B99'], 2, 'B99'],
   ['paper too small', () => ['pages', saltbox, '--paper', '20x20'], 2, '90 to 5000'], ['a file that is not there', () => ['check', 'nowhere.json'], 3, 'nowhere.json'], ['a file that was cut off', () => ['check', write('cut.json', fs.readFileSync(saltbox, 'utf8').slice(0, 3000))], 3, 'Line'],
   ['an instance with a word for a width', () => ['nest', write('nan.json', '{"name":"x","boards":[{"id":"b","width":"wide","height":2,"count":1}],"clearance":1,"parts":[{"id":"a","polygon":[[0,0],[1,0],[0,1]],"quantity":1,"rotations":[0]}]}')], 3, 'width'], ['a folder that is not there', () => ['pages', saltbox, '--out', '/nowhere/at/all.pdf'], 3, '/nowhere/at/all.pdf'],
 ])('%s: the exit code says which kind of error, one line says what', async (_, words, exit, message) => {

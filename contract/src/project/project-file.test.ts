@@ -21,6 +21,7 @@ test.each(demos.map((text) => [airframe(text).name, text]))('%s: written and rea
   expect(airframe(writeProjectFile(airframe(text)))).toEqual(airframe(text));
   expect(writeProjectFile(airframe(text))).toBe(text);
 });
+test('a file of version 1 is read and written as one of this version', () => expect(JSON.parse(writeProjectFile(airframe(mite.replace('"formatVersion": 2', '"formatVersion": 1'))))).toEqual(JSON.parse(mite)));
 test('a byte-order mark in front is no fault', () => expect(read(`\uFEFF${mite}`).ok).toBe(true));
 
 /** A demo file with one place changed. */
@@ -47,6 +48,15 @@ test.each<[string, unknown, string, string]>([
   ['too few segments', changed('parts.1.contours.0.segments', [{ id: 's1', kind: 'line' }]), 'FILE_DAMAGED', 'parts[1].contours[0].segments'],
   ['a scale of 0', changed('settings.scale', 0), 'FILE_DAMAGED', 'settings.scale'],
   ['a part twice', { ...data(), parts: [...data().parts, data().parts[0]] }, 'FILE_DAMAGED', 'used twice'],
+  ['a feature that nobody knows', changed('parts.0.features', [{ id: 'f9001', kind: 'window', label: '', at: { x: 1, y: 1 }, angleDegrees: 0 }]), 'FILE_DAMAGED', 'parts[0].features[0]'],
+  ['a feature with a name of its own', changed('parts.0.features', [{ id: 'dowel', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 3, fitMm: 0 }]), 'FILE_DAMAGED', 'parts[0].features[0].id'],
+  ['a dowel of no size', changed('parts.0.features', [{ id: 'f9001', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 0, fitMm: 0 }]), 'FILE_DAMAGED', 'diameterMm'],
+  ['tabs on an edge that is not there', changed('parts.0.features', [{ id: 'f9001', kind: 'tabs', label: '', on: { pathId: 'c1', segmentId: 's999' }, count: 1, lengthMm: 9, material: '', reachMm: 'auto' }]), 'FILE_DAMAGED', 'parts[0].features[0]'],
+  ['slots for a mate that is no reference', changed('parts.0.features', [{ id: 'f9001', kind: 'slots', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, mate: '../../x', slantDegrees: 0, fitMm: 0 }]), 'FILE_DAMAGED', 'mate'],
+  ['a guide beside itself', changed('parts.0.guides', [{ id: 'g9001', name: 'g', kind: 'beside', of: { guideId: 'g9001' }, byMm: 3 }]), 'FILE_DAMAGED', 'parts[0].guides[0].of'],
+  ['a point attached to no guide', changed('parts.0.attachments', [{ nodeId: 'n1', guideId: 'g1' }]), 'FILE_DAMAGED', 'attachments[0]'],
+  ['a thing that exists in no variant', changed('parts.0.variants', []), 'FILE_DAMAGED', 'parts[0].variants'],
+  ['a centre line that is text', changed('parts.0.symmetry', { along: 'level', atMm: 'here' }), 'FILE_DAMAGED', 'parts[0].symmetry.atMm'],
   ['null for a part', changed('parts.0', null), 'FILE_DAMAGED', 'parts[0]'],
 ])('%s is refused, naming the field', (_, file, code, words) => expect(read(file)).toMatchObject({ ok: false, code, message: expect.stringContaining(words) }));
 

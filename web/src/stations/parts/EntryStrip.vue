@@ -25,9 +25,13 @@ const ARC_WAYS: readonly (readonly [ArcWay, string])[] = [['through', 'through a
 const traits = computed(() => toolTraits(props.drafting.tool.value));
 const heading = computed(() => (last.value && props.pointer ? directionDegrees(last.value, props.pointer) : 0));
 
-async function focus(): Promise<void> {
+/** Goes to the first field; what was typed to get there becomes its first letter. */
+async function focus(typed = ''): Promise<void> {
   await nextTick();
   first.value?.focus();
+  if (!typed || !first.value) return;
+  first.value.value = typed;
+  first.value.dispatchEvent(new Event('input'));
 }
 defineExpose({ focus });
 
@@ -146,5 +150,5 @@ button:hover { background: #29474f; }
 button[aria-pressed='true'], .go { background: var(--foam); color: var(--ink); border-color: var(--foam); font-weight: 600; }
 .go:hover { background: #fff; }
 p { flex-basis: 100%; color: #ffc9a3; }
-.hint { color: #ffd9a1; }
+.hint { flex-basis: auto; color: #ffd9a1; }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
-import { applyTransform, distance, mirrorX, svgPath, type Point } from '@grain-fold/core/geometry';
-import { backView, pathsOf, traitsOf, type Fault, type Part, type Picked, type ResolveContext, type ResolvedPart, type Snap } from '@grain-fold/core/drawing';
+import { applyTransform, distance, mirrorX, svgPath, transformPath, type Bounds, type Point } from '@grain-fold/core/geometry';
+import { backView, mirrorOf, pathsOf, traitsOf, type Fault, type Part, type Picked, type ResolveContext, type ResolvedPart, type Snap } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import MeasureField from '../../components/MeasureField.vue';
@@ -37,7 +37,13 @@ const turn = mirrorX(0);
 const turned = (p: Point): Point => (props.isBack ? applyTransform(turn, p) : p);
 const onScreen = (toScreen: (p: Point) => Point) => (p: Point): Point => toScreen(turned(p));
 const drawn = computed(() => (props.isBack ? backView(resolved.value) : resolved.value));
-const fitTo = computed(() => (resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0 ? drawn.value.bounds : props.beneath?.resolved.bounds ?? { minX: -20, minY: -20, maxX: 300, maxY: 200 }));
+const fitTo = computed(() => (resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0 ? drawn.value.bounds : props.beneath?.resolved.bounds ?? emptyMat(props.part.symmetry)));
+/** What an empty mat shows: room for a first part, on both sides of its centre line. */
+function emptyMat(symmetry: Part['symmetry']): Bounds {
+  const room = { minX: -20, minY: -20, maxX: 300, maxY: 200 };
+  if (!symmetry) return room;
+  return symmetry.along === 'upright' ? { ...room, minX: symmetry.atMm - 170, maxX: symmetry.atMm + 170 } : { ...room, minY: symmetry.atMm - 110, maxY: symmetry.atMm + 110 };
+}
 watch([() => props.part.id, () => props.isBack, () => props.part.symmetry?.along], () => requestAnimationFrame(() => mat.value?.fit()), { flush: 'post' });
 
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId).filter((id) => id !== undefined)));
@@ -112,7 +118,10 @@ defineExpose({ fit: () => mat.value?.fit() });
     <template #world>
       <path v-if="outlineOfBeneath" :d="outlineOfBeneath" :transform="isBack ? 'scale(-1 1)' : undefined" fill="#fbf8ef" fill-opacity="0.13" fill-rule="evenodd" stroke="#d8e4e2" stroke-width="1.2" stroke-dasharray="2 4" vector-effect="non-scaling-stroke" />
       <PartMarks :part="drawn" :faulty="faulty" :chosen="selection.operation.value?.id" :class="{ over: beneath }" />
-      <path v-if="draftCurves.length > 0" :d="svgPath(draftCurves, false)" :transform="isBack ? 'scale(-1 1)' : undefined" fill="none" stroke="var(--marigold)" stroke-width="2.2" vector-effect="non-scaling-stroke" />
+      <g v-if="draftCurves.length > 0" :transform="isBack ? 'scale(-1 1)' : undefined" fill="none" stroke="var(--marigold)" stroke-width="2.2">
+        <path :d="svgPath(draftCurves, false)" vector-effect="non-scaling-stroke" />
+        <path v-if="part.symmetry" :d="svgPath(transformPath(mirrorOf(part.symmetry), draftCurves), false)" opacity="0.5" vector-effect="non-scaling-stroke" />
+      </g>
     </template>
     <template #screen="{ toScreen, view }">
       <MatGuides :part="shown" :to-screen="onScreen(toScreen)" :scale="view.k" :width="view.width" :height="view.height" :top-room-px="TOP_ROOM_PX" :chosen-id="selection.guide.value?.id" :hovered-id="hovered?.kind === 'guide' ? hovered.guideId : undefined" />

@@ -68,10 +68,17 @@ const groups = computed(() => groupOrder.value.map((group) => ({
 })));
 const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
 const outline = (part: ResolvedPart): string => [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') || part.openPaths.map((path) => svgPath(path, false)).join('');
-const viewBox = ({ bounds }: ResolvedPart): string => {
-  const size = Math.max(10, bounds.maxX - bounds.minX, bounds.maxY - bounds.minY) * 1.06;
-  return `${(bounds.minX + bounds.maxX) / 2 - size / 2} ${-(bounds.minY + bounds.maxY) / 2 - size / 2} ${size} ${size}`;
+/** Room between port and starboard in a thumbnail, as a share of the part's size. */
+const HANDS_APART = 0.08;
+const viewBox = ({ bounds, side }: ResolvedPart): string => {
+  const own = bounds.maxX - bounds.minX, height = bounds.maxY - bounds.minY;
+  const width = side === 'single' ? own : 2 * own + HANDS_APART * Math.max(own, height);
+  const size = Math.max(10, width, height) * 1.06;
+  return `${bounds.minX + width / 2 - size / 2} ${-(bounds.minY + bounds.maxY) / 2 - size / 2} ${size} ${size}`;
 };
+/** The work on a part, thin: folds dashed, cuts through solid. A pair shows both of its hands. */
+const workOf = (part: ResolvedPart, isCut: boolean): string => part.strokes.filter(({ kind }) => (kind === 'through') === isCut && kind !== 'bevel').flatMap(({ paths, closed }) => paths.map((path) => svgPath(path, closed))).join('');
+const handsOf = (part: ResolvedPart): readonly string[] => (part.side === 'single' ? ['scale(1 -1)'] : ['scale(1 -1)', `translate(${2 * part.bounds.maxX + HANDS_APART * Math.max(part.bounds.maxX - part.bounds.minX, part.bounds.maxY - part.bounds.minY)} 0) scale(-1 -1)`]);
 const countWords = (part: Part): string => (part.handed === 'pair' ? `${part.quantity} pair` : `${piecesOf(part)} off`);
 async function step(by: number): Promise<void> {
   const at = inOrder.value.indexOf(props.chosenId ?? '');
@@ -96,7 +103,7 @@ async function step(by: number): Promise<void> {
             :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere; Ctrl-click or Space to change several`" @click="click(part.id, $event)" @keydown.enter.stop="emit('choose', part.id)" @keydown.space.prevent.stop="toggle(part.id)"
           >
             <svg v-if="!resolved" width="46" height="38" aria-hidden="true" />
-            <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><path transform="scale(1 -1)" :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke="var(--ink)" stroke-width="1" vector-effect="non-scaling-stroke" /></svg>
+            <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true"><g v-for="(hand, index) in handsOf(resolved)" :key="index" :transform="hand" stroke="var(--ink)" fill="none"><path :d="outline(resolved)" fill="var(--foam)" fill-rule="evenodd" stroke-width="1" vector-effect="non-scaling-stroke" /><path :d="workOf(resolved, true)" stroke-width="1" vector-effect="non-scaling-stroke" /><path :d="workOf(resolved, false)" stroke-width="0.8" stroke-dasharray="2 1.5" vector-effect="non-scaling-stroke" /></g></svg>
             <span class="name">{{ part.name }}</span>
             <span class="count figures">{{ countWords(part) }}</span>
             <span v-if="figures.faults.get(part.id)?.length" class="bad" :aria-label="`${figures.faults.get(part.id)!.length} faults`">{{ figures.faults.get(part.id)!.length }}</span>

@@ -168,6 +168,13 @@ function nudge(event: KeyboardEvent): boolean {
   return false;
 }
 
+/** While something is drawn, a figure starts its typed entry and chooses no station. */
+useEventListener(window, 'keydown', (event) => {
+  if (!drafting.isDrawing.value || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !/^[\d.=]$/.test(event.key)) return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
+  void entry.value?.focus(event.key);
+}, { capture: true });
 useEventListener(window, 'keydown', (event) => {
   if (isTyping(event) || !work.airframe) return;
   if ((event.ctrlKey || event.metaKey) && !event.shiftKey && !event.altKey && window.getSelection()?.toString() === '') {
@@ -228,7 +235,7 @@ useEventListener(window, 'keydown', (event) => {
       <span v-if="pointer">across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b> {{ work.unit }}</span>
       <span v-if="snapped && REASON_WORDS[snapped.reason]">on <b>{{ REASON_WORDS[snapped.reason] }}</b></span>
       <span>{{ hint }}</span>
-      <span v-if="drafting.isDrawing.value"><kbd>Enter</kbd> type it</span>
+      <span v-if="drafting.isDrawing.value"><kbd>Enter</kbd> or a figure types it</span>
     </TrayBar>
   </div>
 </template>

@@ -12,7 +12,7 @@ const props = defineProps<{ part: Part; paths: readonly (Contour | DrawnLine)[] 
 const work = useAirframe();
 const run = (command: PartCommand): void => { work.run(props.part.id, command); };
 
-const by = reactive({ across: 0, up: 0, angle: 90, copies: 0, about: 'middle', mirror: 'upright', offset: 5, corners: 'sharp', as: 'line', tolerance: 0.2 });
+const by = reactive({ across: 0, up: 0, angle: 90, copies: 0, about: 'middle', mirror: 'upright', offset: 5, corners: 'sharp', as: 'line', tolerance: 0.2, corner: 5 });
 const ids = computed(() => props.paths.map(({ id }) => id));
 const only = computed(() => (props.paths.length === 1 ? props.paths[0] : undefined));
 const isOuter = computed(() => props.paths.some((path) => 'role' in path && path.role === 'outer'));
@@ -24,20 +24,28 @@ const ownMiddle = computed(() => boundsCentre(boundsOf(props.paths.flatMap((path
 const partMiddle = computed(() => { const outline = outlineOf(props.part); return outline ? boundsCentre(pathBounds(curvesOf(outline))) : ownMiddle.value; });
 const place = (name: string): { x: number; y: number } => ({ middle: ownMiddle.value, part: partMiddle.value, origin: { x: 0, y: 0 } })[name] ?? ownMiddle.value;
 const arrange = (motion: Motion, count: number): void => run({ name: 'arrangePaths', args: { pathIds: ids.value, motion, copies: count } });
-/** Straight lines and guides of the part that can be mirrored in, besides its middle lines. */
+/** Outlines with more edges are mirrored in lines and guides only: nobody counts that far. */
+const MOST_MIRROR_EDGES = 16;
+/** Straight lines, edges and guides of the part that can be mirrored in, besides its middle lines. */
 const mirrorLines = computed(() => {
   const guides = placedGuides(props.part).flatMap(({ guide, shape }) => (shape.kind === 'line' ? [{ id: guide.id, word: guide.name, from: shape.through, to: add(shape.through, shape.direction) }] : []));
   const lines = props.part.lines.filter(({ id, closed, nodes }) => !closed && nodes.length === 2 && !ids.value.includes(id)).map(({ id, nodes }) => {
     const operation = props.part.operations.find(({ on }) => on.pathId === id);
     return { id, word: operation ? [operationWord(operation), operation.label].filter(Boolean).join(', ') : 'line', from: nodes[0]!, to: nodes[1]! };
   });
-  return [...guides, ...lines];
+  const edges = props.part.contours.filter(({ role, segments }) => role === 'outer' && segments.length <= MOST_MIRROR_EDGES).flatMap(({ segments, nodes }) => segments.flatMap((segment, index) => (segment.kind === 'line' ? [{ id: segment.id, word: `edge ${index + 1} of the outline`, from: nodes[index]!, to: nodes[(index + 1) % nodes.length]! }] : [])));
+  return [...guides, ...lines, ...edges];
 });
 function mirror(): void {
   const at = partMiddle.value, line = mirrorLines.value.find(({ id }) => id === by.mirror);
   const from = line?.from ?? at, to = line?.to ?? (by.mirror === 'level' ? { x: at.x + 100, y: at.y } : { x: at.x, y: at.y + 100 });
   arrange({ kind: 'mirror', from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } }, Math.min(1, copies.value));
 }
+/** Every corner between two straight runs of the chosen lines. */
+const straightCorners = computed(() => props.paths.flatMap((path) => path.nodes.filter((_, index) => {
+  const isEnd = !path.closed && (index === 0 || index === path.nodes.length - 1);
+  return !isEnd && path.segments[index]?.kind === 'line' && path.segments[(index - 1 + path.segments.length) % path.segments.length]?.kind === 'line';
+}).map(({ id }) => id)));
 const group = computed(() => props.part.pathGroups?.find(({ pathIds }) => ids.value.length > 0 && ids.value.every((id) => pathIds.includes(id))));
 const offset = (): void => run({ name: 'offsetContour', args: { pathId: only.value!.id, byMm: by.offset, corners: by.corners as 'sharp' | 'round', as: by.as as 'itself' | 'hole' | 'line' } });
 const combine = (how: Combination): void => run({ name: 'combineOutline', args: { pathId: only.value!.id, how } });
@@ -68,6 +76,13 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'],
         <ChoiceRow v-model="by.corners" label="Corners" :choices="[['sharp', 'stay sharp'], ['round', 'become round']]" />
         <ChoiceRow v-model="by.as" label="Makes" :choices="[['line', 'a line'], ['hole', 'a hole'], ['itself', 'this one larger or smaller']]" />
         <button type="button" class="button small" @click="offset">Offset</button>
+      </div>
+    </details>
+    <details v-if="straightCorners.length > 1">
+      <summary class="eyebrow">All its corners</summary>
+      <div class="rows">
+        <MeasureField label="Corner" :unit="work.unit" :model-value="by.corner" :least="0.1" :most="1000" @update:model-value="by.corner = $event" />
+        <div class="doings"><button v-for="[how, word] in [['round', 'Round all'], ['chamfer', 'Chamfer all']] as const" :key="how" type="button" class="button small" @click="run({ name: 'shapeCorners', args: { nodeIds: straightCorners, how, sizeMm: by.corner } })">{{ word }}</button></div>
       </div>
     </details>
     <details v-if="only && only.segments.length > 2">

@@ -154,7 +154,8 @@ export function useMatHand(site: HandSite): MatHand {
 
   /** Sets a guide beside the edge or guide under the pointer, ready to be dragged away from it; elsewhere a level one. */
   function startGuide(at: Point, picked: Picked | undefined): void {
-    const base = picked?.kind === 'segment' ? { segmentId: picked.segmentId } : picked?.kind === 'guide' ? { guideId: picked.guideId } : undefined;
+    const edge = edgeUnder(picked, at);
+    const base = edge ? { segmentId: edge.segmentId } : picked?.kind === 'guide' ? { guideId: picked.guideId } : undefined;
     const added = run({ name: 'addGuide', args: { guide: base ? { kind: 'beside', of: base, byMm: 0 } : { kind: 'line', at: snapTo(at).point, angleDegrees: 0 } } });
     const guide = added ? work.airframe?.parts.find(({ id }) => id === site.part().id)?.guides?.at(-1) : undefined;
     if (!guide) return;
@@ -164,14 +165,24 @@ export function useMatHand(site: HandSite): MatHand {
     if (command) drag.value = { from: at, anchor: at, except: new Set(), isImage: false, commandFor: command };
   }
 
+  /** The run under the pointer: an edge, or the nearest run of a line. */
+  function edgeUnder(picked: Picked | undefined, at: Point): { readonly pathId: string; readonly segmentId: string } | undefined {
+    if (picked?.kind === 'segment') return { pathId: picked.pathId, segmentId: picked.segmentId };
+    const path = picked?.kind === 'operation' ? findPath(site.part(), picked.pathId) : undefined;
+    if (!path) return undefined;
+    const near = path.segments.map((segment, index) => ({ segment, d: nearestOnCurve(curveOf(path, index), at).distance })).reduce((a, b) => (b.d < a.d ? b : a));
+    return { pathId: path.id, segmentId: near.segment.id };
+  }
+
   function setFeature(kind: FeatureKind, at: Point, picked: Picked | undefined): void {
     const traits = featureTraits(kind);
-    if (traits.ground === 'edge' && picked?.kind !== 'segment') {
+    const edge = kind === 'stations' ? edgeUnder(picked, at) : picked?.kind === 'segment' ? edgeUnder(picked, at) : undefined;
+    if (traits.ground === 'edge' && !edge) {
       work.message = traits.hint;
       return;
     }
     const numbers = kind === 'tabs' || kind === 'lap' ? { material: site.part().material } : undefined;
-    const place = picked?.kind === 'segment' && traits.ground === 'edge' ? { on: { pathId: picked.pathId, segmentId: picked.segmentId } } : { at: snapTo(at).point };
+    const place = traits.ground === 'edge' ? { on: edge! } : { at: snapTo(at).point };
     if (!run({ name: 'addFeature', args: { kind, ...place, numbers } })) return;
     const added = work.airframe?.parts.find(({ id }) => id === site.part().id)?.features?.at(-1);
     if (added) selection.chosen.value = { kind: 'feature', featureId: added.id };

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { AttachmentDto, FEATURE_TYPES, FeatureDto, GUIDE_TYPES, GuideDto, PathGroupDto, SymmetryDto } from './feature.dto.ts';
+import { AttachmentDto, FEATURE_TYPES, FeatureDto, GUIDE_TYPES, GuideDto, PathGroupDto, SeamDto, SymmetryDto } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
 import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
@@ -43,6 +43,7 @@ export class PartDto {
   /** The drawing is one half; the other is its mirror image in this line. */
   @IsOptional() @ValidateNested() @Type(() => SymmetryDto) symmetry?: SymmetryDto;
   @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.paths) @ValidateNested({ each: true }) @Type(() => PathGroupDto) pathGroups?: PathGroupDto[];
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.operations) @ValidateNested({ each: true }) @Type(() => SeamDto) seams?: SeamDto[];
   @HasVariants() variants?: string[];
   @IsCountBetween(0, 10_000_000) lastId!: number;
 }

@@ -33,7 +33,7 @@ export function brokenInvariant(part: Part): Broken | undefined {
     const lost = [dimension.fromNodeId, dimension.toNodeId].find((id) => !pathsOf(part).some((path) => path.nodes.some((node) => node.id === id)));
     if (lost !== undefined) return { field: `dimensions[${index}]`, message: `there is no point "${lost}" in this part` };
   }
-  return brokenOperation(part, ids) ?? brokenFeature(part, ids) ?? brokenGuide(part, ids) ?? brokenGroup(part, ids);
+  return brokenOperation(part, ids) ?? brokenFeature(part, ids) ?? brokenGuide(part, ids) ?? brokenGroup(part, ids) ?? brokenSeam(part, ids);
 }
 
 function segmentFault(segment: Segment): string | undefined {
@@ -108,6 +108,17 @@ function brokenGuide(part: Part, ids: Set<string>): Broken | undefined {
     const field = `attachments[${index}]`;
     if (!pathsOf(part).some(({ nodes }) => nodes.some(({ id }) => id === nodeId))) return { field, message: `there is no point "${nodeId}" in this part` };
     if (!guides.some(({ id }) => id === guideId)) return { field, message: `there is no guide "${guideId}" in this part` };
+  }
+  return undefined;
+}
+
+function brokenSeam(part: Part, ids: Set<string>): Broken | undefined {
+  for (const [index, seam] of (part.seams ?? []).entries()) {
+    const field = `seams[${index}]`;
+    if (ids.has(seam.id)) return { field, message: `the id "${seam.id}" is used twice` };
+    ids.add(seam.id);
+    const lost = [seam.fromSegmentId, seam.toSegmentId].find((id) => !pathsOf(part).some(({ segments }) => segments.some((segment) => segment.id === id)));
+    if (lost !== undefined) return { field, message: `there is no segment "${lost}" in this part` };
   }
   return undefined;
 }

@@ -49,6 +49,9 @@ export interface Contour extends DrawnPath {
 /** A path on the part that carries operations. */
 export interface DrawnLine extends DrawnPath { readonly sizing: Sizing }
 
+/** Two straight edges that are meant to meet when the part is folded. */
+export interface Seam { readonly id: string; readonly fromSegmentId: string; readonly toSegmentId: string }
+
 /** The centre line of a drawing of which one half is drawn and the other is its mirror image. */
 export interface Symmetry { readonly along: 'level' | 'upright'; /** Its y when level, its x when upright, in mm. */ readonly atMm: number }
 
@@ -79,6 +82,7 @@ export interface Part {
   readonly attachments?: readonly Attachment[];
   readonly symmetry?: Symmetry;
   readonly pathGroups?: readonly PathGroup[];
+  readonly seams?: readonly Seam[];
   /** Variants of the airframe in which it exists; always when undefined. */
   readonly variants?: readonly string[];
   /** Count of ids given out so far, so that an id is never used twice. */

@@ -13,3 +13,4 @@ export { combineOutlines, cutCurve, type Combination } from './combine-outlines.
 export * from './offset-path.ts';
 export * from './smooth-curve.ts';
 export * from './fit-path.ts';
+export * from './space.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { boxSide, groove, made, plate, withLine } from '../../../test/samples.ts';
 import { applyCommand, brokenInvariant, circleDraft, copiedFrom, FEATURE_KINDS, featureTraits, outlineOf, pathsOf, polylineDraft, rectangleDraft, type Part, type PartCommand } from '../index.ts';
 
-const idsOf = (part: Part): readonly string[] => [...pathsOf(part).flatMap((path) => [path.id, ...path.nodes.map(({ id }) => id), ...path.segments.map(({ id }) => id)]), ...part.operations.map(({ id }) => id), ...[part.dimensions, part.features, part.guides, part.pathGroups].flatMap((list) => (list ?? []).map(({ id }) => id))];
+const idsOf = (part: Part): readonly string[] => [...pathsOf(part).flatMap((path) => [path.id, ...path.nodes.map(({ id }) => id), ...path.segments.map(({ id }) => id)]), ...part.operations.map(({ id }) => id), ...[part.dimensions, part.features, part.guides, part.pathGroups, part.seams].flatMap((list) => (list ?? []).map(({ id }) => id))];
 const pick = <T>(list: readonly T[], at: number): T | undefined => list[Math.floor(at * list.length)];
 
 /** A command on something that the part has, chosen by numbers from 0 to 1. */
@@ -40,6 +40,7 @@ function commandFrom(part: Part, [kind, which, a, b]: readonly [number, number, 
     { name: 'attachNode', args: { nodeId, guideId: guide?.id ?? 'none' } }, { name: 'detachNodes', args: { nodeIds: [nodeId] } },
     { name: 'setSymmetry', args: { symmetry: a < 0.7 ? { along: b < 0.5 ? 'level' : 'upright', atMm: by.x } : null } }, { name: 'meetCentreLine', args: {} },
     { name: 'groupPaths', args: { pathIds: pathsOf(part).slice(0, 2 + Math.floor(a * 3)).map(({ id }) => id) } }, { name: 'ungroupPaths', args: { groupId: pick(part.pathGroups ?? [], which)?.id ?? 'none' } },
+    { name: 'addSeam', args: { fromSegmentId: segmentId, toSegmentId: pick(segments, a)?.id ?? 'none' } }, { name: 'removeSeam', args: { seamId: pick(part.seams ?? [], which)?.id ?? 'none' } }, { name: 'moveEdge', args: { segmentId, acrossMm: (a - 0.5) * 20 } },
     { name: 'setVariants', args: { targetId: path?.id ?? 'none', variants: a < 0.5 ? ['with'] : null } }, { name: 'simplifyPath', args: { pathId: path?.id ?? 'none', toleranceMm: b * 12 } },
     { name: 'pastePaths', args: { copied: copiedFrom(part, [path?.id ?? 'none'], [feature?.id ?? 'none']), by } },
   ];

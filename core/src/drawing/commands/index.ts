@@ -5,6 +5,7 @@ import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } 
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides.ts';
 import { pastePaths } from './paste-paths.ts';
 import { groupPaths, ungroupPaths } from './path-groups.ts';
+import { addSeam, moveEdge, removeSeam } from './seams.ts';
 import { setVariants } from './set-variants.ts';
 import { simplifyPath } from './simplify-path.ts';
 import { meetCentreLine, setSymmetry } from './symmetry.ts';
@@ -57,11 +58,12 @@ export { copiedFrom, type CopiedPaths } from './paste-paths.ts';
 
 /** Every editing command, by its name. */
 export const COMMANDS = {
-  addFeature, addGuide, addOperation, alignPaths, arrangePaths, attachNode, bringHoleInside, centreFeature, changeDetails, changeFeature, changeGuide,
-  changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine, drawOutline,
-  extendFold, extendLine, groupPaths, insertNode, joinLines, meetCentreLine, meetNode, mirrorPart, moveFeature, moveNodes, movePath, offsetContour, pastePaths,
-  pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeNode, removeOperation, removePath, setDimension, setSymmetry, setVariants,
-  shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline, ungroupPaths,
+  addFeature, addGuide, addOperation, addSeam, alignPaths, arrangePaths, attachNode, bringHoleInside, centreFeature, changeDetails, changeFeature,
+  changeGuide, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine,
+  drawOutline, extendFold, extendLine, groupPaths, insertNode, joinLines, meetCentreLine, meetNode, mirrorPart, moveEdge, moveFeature, moveNodes,
+  movePath, offsetContour, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeNode, removeOperation, removePath,
+  removeSeam, setDimension, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline,
+  ungroupPaths,
 } as const;
 
 export type CommandName = keyof typeof COMMANDS;

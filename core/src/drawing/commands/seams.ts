@@ -1,0 +1,45 @@
+import { distance, leftOf, times, unitVector } from '../../geometry/index.ts';
+import { FURTHEST_COORDINATE_MM, type DrawnPath, type Part } from '../part.ts';
+import { done, findSegment, IdSource, refused, withoutLostPlaces, withPath, type CommandResult } from './command.ts';
+import { moveNodes } from './move-nodes.ts';
+
+/** Declares that two straight edges meet when the part is folded. */
+export function addSeam(part: Part, args: { readonly fromSegmentId: string; readonly toSegmentId: string }): CommandResult {
+  const ends = [args.fromSegmentId, args.toSegmentId];
+  const lost = ends.find((id) => findSegment(part, id)?.path.segments.find((segment) => segment.id === id)?.kind !== 'line');
+  if (lost !== undefined) return refused(`A seam joins two straight edges; "${lost}" is none.`);
+  if (ends[0] === ends[1]) return refused('A seam joins two different edges.');
+  if (part.seams?.some((seam) => [seam.fromSegmentId, seam.toSegmentId].sort().join() === [...ends].sort().join())) return refused('These edges are a seam already.');
+  const ids = new IdSource(part);
+  return done({ ...part, seams: [...(part.seams ?? []), { id: ids.next('j'), ...args }], lastId: ids.lastId }, 'Declare seam');
+}
+
+export function removeSeam(part: Part, args: { readonly seamId: string }): CommandResult {
+  if (!part.seams?.some(({ id }) => id === args.seamId)) return refused(`There is no seam "${args.seamId}" in ${part.name}.`);
+  return done({ ...part, seams: part.seams.filter(({ id }) => id !== args.seamId) }, 'Remove seam');
+}
+
+/** Points this near each other are one, in mm. */
+const SAME_PLACE_MM = 1e-6;
+
+/**
+ * Moves a straight edge across itself, to the left of its direction (right below 0); its neighbours grow or shrink, and go when nothing is
+ * left of them. Ends of lines that lie on its ends go with it, so that a fold still runs from edge to edge.
+ */
+export function moveEdge(part: Part, args: { readonly segmentId: string; readonly acrossMm: number }): CommandResult {
+  const found = findSegment(part, args.segmentId);
+  if (!found || found.path.segments[found.index]!.kind !== 'line') return refused(`There is no straight edge "${args.segmentId}" in ${part.name}.`);
+  if (!(Math.abs(args.acrossMm) <= FURTHEST_COORDINATE_MM)) return refused(`An edge moves up to ${FURTHEST_COORDINATE_MM} mm, got ${args.acrossMm}.`);
+  const from = found.path.nodes[found.index]!, to = found.path.nodes[(found.index + 1) % found.path.nodes.length]!;
+  const onEnds = part.lines.flatMap(({ nodes }) => nodes.filter((node) => distance(node, from) < SAME_PLACE_MM || distance(node, to) < SAME_PLACE_MM).map(({ id }) => id));
+  const moved = moveNodes(part, { nodeIds: [from.id, to.id, ...onEnds], by: times(leftOf(unitVector(from, to)), args.acrossMm) });
+  return moved.ok ? done(withoutLostPlaces(withPath(moved.part, found.path.id, withoutEmptyRuns)), 'Move edge') : moved;
+}
+
+/** The path without straight runs of no length: each goes with its first point. */
+function withoutEmptyRuns<P extends DrawnPath>(path: P): P {
+  const isEmpty = (index: number): boolean => path.segments[index]?.kind === 'line' && distance(path.nodes[index]!, path.nodes[(index + 1) % path.nodes.length]!) < SAME_PLACE_MM;
+  const kept = path.segments.map((_, index) => !isEmpty(index));
+  if (!path.closed || kept.every(Boolean) || kept.filter(Boolean).length < 3) return path;
+  return { ...path, nodes: path.nodes.filter((_, index) => kept[index]), segments: path.segments.filter((_, index) => kept[index]) };
+}

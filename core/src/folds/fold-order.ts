@@ -1,0 +1,43 @@
+import { fold, type HingeState } from './fold.ts';
+import type { FoldTree } from './fold-tree.ts';
+import { clashesOf } from './interference.ts';
+import type { PlateSolid } from './plate-solid.ts';
+
+/** One fold in its turn, and why it stands there. */
+export interface OrderedFold { readonly operationId: string; readonly reason: string }
+
+/** Shares of a turn at which a plate is looked for in its way. */
+const STEPS = [0.25, 0.5, 0.75, 1];
+/** Trying every fold in every place pays up to so many; beyond, the folds furthest out come first. */
+const MOST_TRIED = 16;
+
+/**
+ * An order in which a part can be folded: those furthest out first, unless a plate would be in the way.
+ * @param nameOf what a fold is called in the reasons
+ */
+export function foldOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string): readonly OrderedFold[] {
+  const depth = new Map<number, number>([[tree.root, 0]]);
+  for (const { parent, child } of tree.turns) depth.set(child, depth.get(parent)! + 1);
+  const furthest = new Map<string, number>();
+  for (const { hinge, child } of tree.turns) if (hinge.turnDegrees !== 0) furthest.set(hinge.operationId, Math.max(furthest.get(hinge.operationId) ?? 0, depth.get(child)!));
+  const left = [...furthest].sort((a, b) => b[1] - a[1]).map(([operationId]) => operationId);
+  if (left.length > MOST_TRIED) return left.map((operationId) => ({ operationId, reason: 'further out before nearer in' }));
+  const done = new Set<string>(), order: OrderedFold[] = [];
+  while (left.length > 0) {
+    const blocked: string[] = [];
+    const next = left.find((operationId) => {
+      const isFree = STEPS.every((share) => clashesOf(solids, tree, fold(tree, stateWith(done, operationId, share))).length === 0);
+      if (!isFree) blocked.push(operationId);
+      return isFree;
+    });
+    const chosen = next ?? left[0]!;
+    const reason = next === undefined ? 'in every order something is in its way' : blocked.length > 0 ? `before ${blocked.map(nameOf).join(' and ')}, whose way it would close` : order.length === 0 ? 'nothing is in its way' : 'now its way is free';
+    order.push({ operationId: chosen, reason });
+    done.add(chosen);
+    left.splice(left.indexOf(chosen), 1);
+  }
+  return order;
+}
+
+/** Folds done are folded, one is on its way, the others lie flat. */
+const stateWith = (done: ReadonlySet<string>, moving: string, share: number): HingeState => ({ operationId, turnDegrees }) => (operationId === moving ? turnDegrees * share : done.has(operationId) ? turnDegrees : 0);

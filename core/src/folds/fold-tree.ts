@@ -1,0 +1,47 @@
+import { polygonArea } from '../geometry/index.ts';
+import type { FlatPlates, Hinge } from './plates.ts';
+
+/** One turn of the tree: a plate and all beyond it turn about a hinge of the plate before. */
+export interface Turn { readonly hinge: Hinge; readonly parent: number; readonly child: number }
+
+/** A flat part as a tree: the largest plate stands still, the others turn about the plate before them. */
+export interface FoldTree extends FlatPlates {
+  readonly root: number;
+  /** Turns in an order in which every parent comes before its children. */
+  readonly turns: readonly Turn[];
+  /** Hinges that would close a ring of plates: their two sides have to meet by themselves. */
+  readonly rings: readonly Hinge[];
+  /** Plates that no hinge joins to the rest: pieces that fall out. */
+  readonly loose: readonly number[];
+}
+
+/** The fold tree of plates: from the largest plate outward, each plate by the shortest way. */
+export function foldTree(flat: FlatPlates): FoldTree {
+  const areas = flat.plates.map(({ outer, holes }) => polygonArea(outer) - holes.reduce((sum, hole) => sum + polygonArea(hole), 0));
+  const root = areas.indexOf(Math.max(...areas.map((area, index) => (flat.plates[index]!.kind === 'board' ? area : -1))));
+  const seen = new Set([root]), used = new Set<Hinge>();
+  const turns: Turn[] = [], queue = root < 0 ? [] : [root];
+  for (const parent of queue) { // grows while it is walked
+    for (const hinge of flat.hinges) {
+      if (hinge.left !== parent && hinge.right !== parent) continue;
+      const child = hinge.left === parent ? hinge.right : hinge.left;
+      if (seen.has(child)) continue;
+      seen.add(child);
+      used.add(hinge);
+      turns.push({ hinge, parent, child });
+      queue.push(child);
+    }
+  }
+  const pairs = new Set(turns.map(({ parent, child }) => [parent, child].sort((a, b) => a - b).join()));
+  // A hinge that a hole interrupts joins the same two plates twice: that is one hinge, no ring.
+  const rings = flat.hinges.filter((hinge) => !used.has(hinge) && !pairs.has([hinge.left, hinge.right].sort((a, b) => a - b).join()));
+  return { ...flat, root, turns: withWallsTurned(flat, turns), rings, loose: flat.plates.map(({ index }) => index).filter((index) => !seen.has(index)) };
+}
+
+/**
+ * A trench of 90° has two edges but one turn: the wall turns about the edge on its own side and stands on the skin of the trench, which
+ * stays with the plate before.
+ */
+function withWallsTurned(flat: FlatPlates, turns: readonly Turn[]): readonly Turn[] {
+  return turns.map((turn) => (turn.hinge.kind === 'trench' && !turn.hinge.isDoubled && flat.plates[turn.child]!.kind === 'skin' ? { ...turn, hinge: { ...turn.hinge, turnDegrees: 0 } } : turn));
+}

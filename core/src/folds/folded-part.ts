@@ -1,0 +1,58 @@
+import { expandPart, resolve, type Part, type PartCommand, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
+import { fold, foldedBy, type FoldedPlates } from './fold.ts';
+import { foldTree, type FoldTree } from './fold-tree.ts';
+import { firstClash, type Clash } from './interference.ts';
+import { solidsOf, type PlateSolid } from './plate-solid.ts';
+import { platesOf } from './plates.ts';
+import { closingCommand, declaredSeams, nearSeams, seamEdges, type SeamState } from './seams.ts';
+
+/** A part as it folds: its plates as solids, its tree, its seams. */
+export interface FoldedPart {
+  readonly resolved: ResolvedPart;
+  readonly tree: FoldTree;
+  readonly solids: readonly PlateSolid[];
+  /** Where the plates lie when everything is folded. */
+  readonly maps: FoldedPlates;
+  readonly seams: readonly SeamState[];
+  /** Edges that nearly meet without being declared a seam. */
+  readonly near: readonly SeamState[];
+}
+
+/** Edges nearer than this many board thicknesses are offered as seams. */
+const NEAR_IN_THICKNESSES = 0.8;
+const remembered = new WeakMap<ResolvedPart, FoldedPart>();
+
+/** A part folded, or undefined when nothing of it folds. Remembered by the part as it is resolved. */
+export function foldPart(part: Part, context: ResolveContext): FoldedPart | undefined {
+  const resolved = resolve(part, context);
+  const known = remembered.get(resolved);
+  if (known) return known;
+  const flat = platesOf(resolved), tree = foldTree(flat);
+  if (tree.turns.length === 0) return undefined;
+  const solids = solidsOf(resolved, flat), maps = fold(tree, foldedBy(1));
+  const whole = expandPart(part, context);
+  const edges = seamEdges(whole, solids, maps);
+  const seams = declaredSeams(whole, edges);
+  const taken = new Set(seams.flatMap(({ edges: [a, b] }) => [a, b]));
+  const near = nearSeams(edges.filter((edge) => !taken.has(edge)), Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm));
+  const folded: FoldedPart = { resolved, tree, solids, maps, seams, near };
+  remembered.set(resolved, folded);
+  return folded;
+}
+
+/** Seams of a part in numbers. */
+export interface SeamFigures { readonly closed: number; readonly open: number; readonly worstMm: number }
+export const seamFigures = (folded: FoldedPart): SeamFigures => ({
+  closed: folded.seams.filter(({ state }) => state === 'closed').length, open: folded.seams.filter(({ state }) => state === 'open').length, worstMm: Math.max(0, ...folded.seams.map(({ gapMm }) => gapMm)),
+});
+
+/** The edit that closes one of a part's seams, or undefined when no edge can. */
+export const closeSeam = (folded: FoldedPart, seam: SeamState): PartCommand | undefined => closingCommand(seam, folded.maps);
+
+const clashes = new WeakMap<FoldedPart, { readonly clash: ReturnType<typeof firstClash> }>();
+/** The first clash on a part's way to folded. Remembered by the part. */
+export function clashOf(folded: FoldedPart): (Clash & { readonly share: number }) | undefined {
+  const known = clashes.get(folded) ?? { clash: firstClash(folded.solids, folded.tree) };
+  clashes.set(folded, known);
+  return known.clash;
+}

@@ -1,0 +1,82 @@
+import { applyRigid, boundsOf, distanceToEdge, interpolate, interpolate3, invertRigid, isInside, type Point3, type Polygon, type RigidMap } from '../geometry/index.ts';
+import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
+import type { FoldTree } from './fold-tree.ts';
+import type { PlateSolid } from './plate-solid.ts';
+
+/** Two plates that are in each other, and how deep at most, in mm. */
+export interface Clash { readonly plates: readonly [number, number]; readonly depthMm: number }
+
+/** Plates may press into each other by this much: less is rounding of the cuts. */
+export const CLASH_MM = 0.01;
+/** Creased foam presses together; so do neighbours of a groove by what their knife leaves. Deeper than this share of the board is a clash. */
+const PRESSED_SHARE = 0.35;
+const EDGE_SAMPLES = [0.1, 0.3, 0.5, 0.7, 0.9];
+
+interface Placed { readonly solid: PlateSolid; readonly map: RigidMap; readonly back: RigidMap; readonly corners: readonly Point3[]; readonly edges: readonly (readonly [Point3, Point3])[]; readonly box: Box }
+interface Box { readonly low: Point3; readonly high: Point3 }
+
+function placed(solid: PlateSolid, map: RigidMap): Placed {
+  const low = solid.bottom.map((p) => placedPoint(map, p, 0)), high = solid.top.map((p) => placedPoint(map, p, solid.thicknessMm));
+  const ring = (points: readonly Point3[]): readonly (readonly [Point3, Point3])[] => points.map((p, index) => [p, points[(index + 1) % points.length]!] as const);
+  const corners = [...low, ...high];
+  return { solid, map, back: invertRigid(map), corners, edges: [...ring(low), ...ring(high), ...low.map((p, index) => [p, high[index]!] as const)], box: boxOf(corners) };
+}
+function boxOf(points: readonly Point3[]): Box {
+  const low = { x: Infinity, y: Infinity, z: Infinity }, high = { x: -Infinity, y: -Infinity, z: -Infinity };
+  for (const p of points) {
+    low.x = Math.min(low.x, p.x); low.y = Math.min(low.y, p.y); low.z = Math.min(low.z, p.z);
+    high.x = Math.max(high.x, p.x); high.y = Math.max(high.y, p.y); high.z = Math.max(high.z, p.z);
+  }
+  return { low, high };
+}
+const isApart = ({ low: a, high: b }: Box, { low: c, high: d }: Box): boolean => b.x < c.x + CLASH_MM || d.x < a.x + CLASH_MM || b.y < c.y + CLASH_MM || d.y < a.y + CLASH_MM || b.z < c.z + CLASH_MM || d.z < a.z + CLASH_MM;
+
+/** How deep a point in a plate's own frame lies in its foam; 0 outside. */
+function depthIn({ bottom, top, holes, thicknessMm }: PlateSolid, p: Point3): number {
+  if (p.z <= 0 || p.z >= thicknessMm) return 0;
+  const level: Polygon = bottom === top ? bottom : bottom.map((corner, index) => interpolate(corner, top[index]!, p.z / thicknessMm));
+  if (!isInside(p, level) || holes.some((hole) => isInside(p, hole))) return 0;
+  return Math.min(p.z, thicknessMm - p.z, distanceToEdge(p, level));
+}
+
+/** How deep one plate's corners and edges lie in another. */
+function depthOf(inner: Placed, outer: Placed): number {
+  const box = boundsOf(outer.solid.plate.outer), { thicknessMm } = outer.solid;
+  let deepest = 0;
+  const look = (p: Point3): void => { if (p.z > 0 && p.z < thicknessMm && p.x > box.minX && p.x < box.maxX && p.y > box.minY && p.y < box.maxY) deepest = Math.max(deepest, depthIn(outer.solid, p)); };
+  const corners = new Map(inner.corners.map((corner) => [corner, applyRigid(outer.back, corner)]));
+  for (const corner of corners.values()) look(corner);
+  for (const [a, b] of inner.edges) {
+    const [p, q] = [corners.get(a)!, corners.get(b)!];
+    const [low, high] = [Math.max(0, Math.min(p.z, q.z)), Math.min(thicknessMm, Math.max(p.z, q.z))];
+    if (high - low <= 0 && (p.z <= 0 || p.z >= thicknessMm)) continue;
+    const share = (z: number): number => (Math.abs(q.z - p.z) < 1e-9 ? 0 : (z - p.z) / (q.z - p.z));
+    const [s, t] = Math.abs(q.z - p.z) < 1e-9 ? [0, 1] : [share(low), share(high)];
+    for (const sample of EDGE_SAMPLES) look(interpolate3(p, q, s + (t - s) * sample));
+  }
+  return deepest;
+}
+
+/**
+ * Plates that are in each other as they lie. Neighbours at a crease press their foam together, which is not counted until it would crush.
+ * @source corners and edges of each plate are looked for in the other's own frame; depth is the distance to its nearest side
+ */
+export function clashesOf(solids: readonly PlateSolid[], tree: FoldTree, maps: FoldedPlates): readonly Clash[] {
+  const all = solids.map((solid) => placed(solid, maps[solid.plate.index]!));
+  const soft = new Set(tree.hinges.filter(({ kind }) => kind === 'crease').map(({ left, right }) => [left, right].sort((a, b) => a - b).join()));
+  return all.flatMap((a, index) => all.slice(index + 1).flatMap((b): readonly Clash[] => {
+    if (a.solid.plate.kind === 'skin' || b.solid.plate.kind === 'skin' || isApart(a.box, b.box)) return [];
+    const allowed = soft.has(`${a.solid.plate.index},${b.solid.plate.index}`) ? PRESSED_SHARE * a.solid.thicknessMm : CLASH_MM;
+    const depthMm = Math.max(depthOf(a, b), depthOf(b, a));
+    return depthMm > allowed ? [{ plates: [a.solid.plate.index, b.solid.plate.index], depthMm }] : [];
+  }));
+}
+
+/** The first clash on the way from flat to folded, all folds turning together, and at which share of the way; undefined when nothing is in the way. */
+export function firstClash(solids: readonly PlateSolid[], tree: FoldTree, steps = 12): (Clash & { readonly share: number }) | undefined {
+  for (let step = 1; step <= steps; step++) {
+    const worst = [...clashesOf(solids, tree, fold(tree, foldedBy(step / steps)))].sort((a, b) => b.depthMm - a.depthMm)[0];
+    if (worst) return { ...worst, share: step / steps };
+  }
+  return undefined;
+}

@@ -1,0 +1,147 @@
+import {
+  add, bandAlong, boundsOf, counterClockwise, differenceOf, distance, distanceToRun, dot, intersectionOf, interpolate, isInside, isInsideRegion, leftOf, polygonArea, signedArea, subtract, times, unionOf, unitVector,
+  type Point, type Polygon, type Region,
+} from '../geometry/index.ts';
+import type { ResolvedPart, Stroke } from '../drawing/index.ts';
+
+/** A piece of the board between folds: foam between its skins, or only the skin that a trench leaves. */
+export interface Plate {
+  readonly index: number;
+  readonly outer: Polygon;
+  readonly holes: readonly Polygon[];
+  readonly kind: 'board' | 'skin';
+}
+
+/** Where two plates turn about each other: a line on the skin that stays whole. */
+export interface Hinge {
+  readonly operationId: string;
+  readonly kind: Stroke['kind'];
+  /** The line, with the `left` plate on its left as seen from the face. */
+  readonly from: Point;
+  readonly to: Point;
+  /** Height of the line over the far skin: 0, or the board's thickness for work on the back. */
+  readonly zMm: number;
+  /** Turn between the plates when folded: more than 0 brings them toward the face. */
+  readonly turnDegrees: number;
+  /** One of the two edges of a trench that doubles the board: each takes half of its turn. */
+  readonly isDoubled?: boolean;
+  readonly left: number;
+  readonly right: number;
+}
+
+/** A flat part as plates joined at hinges. */
+export interface FlatPlates { readonly thicknessMm: number; readonly plates: readonly Plate[]; readonly hinges: readonly Hinge[] }
+
+/** Cuts between plates are opened by this much to tell the plates apart, in mm. */
+const SLIVER_MM = 4e-4;
+/** Cuts run on past their ends by this much, so that they part the board where they meet an edge. */
+const OVERRUN_MM = 0.02;
+/** Plates are looked for this far to either side of a hinge. */
+const PROBE_MM = 0.02;
+const LEAST_PLATE_MM2 = 0.05;
+const PROBES = 24;
+
+/**
+ * The plates and hinges of a part: its board cut along folds and through cuts. A control hinge stands still until it is moved.
+ * @returns no plates while the part has no closed outline
+ */
+export function platesOf(part: ResolvedPart): FlatPlates {
+  if (part.outer.length === 0) return { thicknessMm: part.thicknessMm, plates: [], hinges: [] };
+  const folds = part.strokes.filter(({ kind }) => FOLDS.has(kind));
+  const trenches = folds.filter(({ kind, area }) => kind === 'trench' && area.length > 0);
+  const body: Region = [part.outer, ...part.holeRings.map((ring) => [...ring].reverse())];
+  const cuts = [...folds.filter(({ kind }) => kind !== 'trench'), ...part.strokes.filter(({ kind }) => kind === 'through')].flatMap(({ paths }) => paths.map(pointsOf));
+  // Without them a trench that ends on a corner would leave board and wall joined at that point.
+  const slivers = [...cuts, ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path)))].flatMap(sliverAlong);
+  const strips = unionOf(trenches.flatMap(({ area }) => area.map(counterClockwise)));
+  const foam = differenceOf(strips.length > 0 ? differenceOf(body, strips) : body, unionOf(slivers));
+  const board = piecesOf(foam).map((piece) => ({ ...piece, kind: 'board' as const }));
+  const skins = trenches.flatMap((stroke) => piecesOf(intersectionOf(stroke.area.map(counterClockwise), body)).map((piece) => ({ ...piece, kind: 'skin' as const })));
+  const plates = [...board, ...skins].map((plate, index): Plate => ({ ...plate, index }));
+  return { thicknessMm: part.thicknessMm, plates, hinges: folds.filter(({ kind, area }) => kind !== 'trench' || area.length > 0).flatMap((stroke) => hingesOf(stroke, plates, part.thicknessMm)) };
+}
+
+const FOLDS: ReadonlySet<Stroke['kind']> = new Set(['groove', 'crease', 'slit', 'trench', 'hinge']);
+
+const pointsOf = (path: Stroke['paths'][number]): readonly Point[] => [path[0]!.from, ...path.map(({ to }) => to)];
+
+/** The thin band that a cut opens, run on past both of its ends. */
+function sliverAlong(points: readonly Point[]): Region {
+  const first = points[0]!, second = points[1]!, last = points.at(-1)!, before = points.at(-2)!;
+  const longer = [add(first, times(unitVector(second, first), OVERRUN_MM)), ...points.slice(1, -1), add(last, times(unitVector(before, last), OVERRUN_MM))];
+  return bandAlong(longer, SLIVER_MM).map(counterClockwise);
+}
+
+/** Both edges of the strip that a trench takes out, the one on the right of its line first, as seen along it. */
+function stripEdges(stroke: Stroke, path: Stroke['paths'][number]): readonly [readonly [Point, Point], readonly [Point, Point]] {
+  const from = path[0]!.from, to = path.at(-1)!.to, normal = leftOf(unitVector(from, to));
+  const offsets = stroke.area.flat().map((p) => dot(subtract(p, from), normal));
+  const at = (offset: number): readonly [Point, Point] => [add(from, times(normal, offset)), add(to, times(normal, offset))];
+  return [at(Math.min(...offsets)), at(Math.max(...offsets))];
+}
+
+/** The connected pieces of a region, each with its holes. */
+function piecesOf(region: Region): readonly { readonly outer: Polygon; readonly holes: readonly Polygon[] }[] {
+  const outers = region.filter((ring) => signedArea(ring) > LEAST_PLATE_MM2), inners = region.filter((ring) => signedArea(ring) < -LEAST_PLATE_MM2);
+  return outers.map((outer) => ({ outer, holes: inners.filter((hole) => isInside(hole[0]!, outer) && polygonArea(hole) < polygonArea(outer)).map(counterClockwise) }));
+}
+
+const plateAt = (plates: readonly Plate[], p: Point): Plate | undefined => plates.find(({ outer, holes }) => isInsideRegion(p, outer, holes));
+
+/** Turn of a fold when it is folded: toward its own face, but for a slit, which opens. */
+function turnOf(stroke: Stroke): number {
+  if (stroke.kind === 'hinge') return 0;
+  const angle = (stroke.angleDegrees ?? 0) * (stroke.kind === 'slit' ? -1 : 1);
+  return stroke.face === 'back' ? -angle : angle;
+}
+
+function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number): readonly Hinge[] {
+  const zMm = stroke.face === 'back' ? thicknessMm : 0, turn = turnOf(stroke);
+  return stroke.paths.flatMap((path) => {
+    const from = path[0]!.from, to = path.at(-1)!.to;
+    if (distance(from, to) < 1e-6) return [];
+    const hinge = ([start, end]: readonly [Point, Point], turnDegrees: number, wanted: 'skin left' | 'skin right' | undefined, isDoubled = false): readonly Hinge[] => {
+      return runsBetween(start, end, plates).filter(({ left, right }) => wanted === undefined || plates[wanted === 'skin left' ? left : right]!.kind === 'skin')
+        .map((run) => ({ operationId: stroke.operationId, kind: stroke.kind, zMm, turnDegrees, ...run, ...(isDoubled ? { isDoubled } : {}) }));
+    };
+    if (stroke.kind !== 'trench') return hinge([from, to], turn, undefined);
+    const [low, high] = stripEdges(stroke, path);
+    const isDoubled = Math.abs(turn) > 135;
+    // A doubled board turns half at each edge of the strip. A wall turns at the edge on its own side, which is known once the tree is.
+    return [...hinge(low, isDoubled ? turn / 2 : turn, 'skin left', isDoubled), ...hinge(high, isDoubled ? turn / 2 : turn, 'skin right', isDoubled)];
+  });
+}
+
+interface Run { readonly from: Point; readonly to: Point; readonly left: number; readonly right: number }
+
+/** The stretches of a line that have one plate on their left and another on their right. */
+function runsBetween(from: Point, to: Point, plates: readonly Plate[]): readonly Run[] {
+  const aside = times(leftOf(unitVector(from, to)), PROBE_MM);
+  const near = plates.filter(({ outer }) => touchesLine(outer, from, to));
+  const marks = [0, ...cutsAlong(from, to, near), 1];
+  const runs: Run[] = [];
+  for (let index = 0; index + 1 < marks.length; index++) {
+    const [a, b] = [marks[index]!, marks[index + 1]!];
+    if (b - a < 1e-7) continue;
+    const middle = interpolate(from, to, (a + b) / 2);
+    const left = plateAt(near, add(middle, aside)), right = plateAt(near, subtract(middle, aside));
+    if (!left || !right || left === right) continue;
+    const before = runs.at(-1);
+    if (before && before.left === left.index && before.right === right.index && distance(before.to, interpolate(from, to, a)) < 1e-3) runs[runs.length - 1] = { ...before, to: interpolate(from, to, b) };
+    else runs.push({ from: interpolate(from, to, a), to: interpolate(from, to, b), left: left.index, right: right.index });
+  }
+  return runs;
+}
+
+function touchesLine(outer: Polygon, from: Point, to: Point): boolean {
+  const box = boundsOf(outer);
+  return Math.max(from.x, to.x) >= box.minX - 0.1 && Math.min(from.x, to.x) <= box.maxX + 0.1 && Math.max(from.y, to.y) >= box.minY - 0.1 && Math.min(from.y, to.y) <= box.maxY + 0.1;
+}
+
+/** Places along a line, from 0 to 1, where corners of plates lie on it, and a few between. */
+function cutsAlong(from: Point, to: Point, plates: readonly Plate[]): readonly number[] {
+  const length = distance(from, to), along = unitVector(from, to);
+  const corners = plates.flatMap(({ outer, holes }) => [outer, ...holes].flatMap((ring) => ring.filter((p) => distanceToRun(p, from, to) < 10 * PROBE_MM).map((p) => dot(subtract(p, from), along) / length)));
+  const even = Array.from({ length: PROBES - 1 }, (_, index) => (index + 1) / PROBES);
+  return [...corners, ...even].filter((t) => t > 1e-6 && t < 1 - 1e-6).sort((a, b) => a - b);
+}

@@ -1,0 +1,92 @@
+import fc from 'fast-check';
+import { after, groove, made, plate, withLine } from '../../test/samples.ts';
+import { emptyPart, outlineOf, polygonDraft, resolve, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
+import { clashesOf, clashOf, closeSeam, fold, foldedBy, foldOrder, foldPart, seamFigures, solidsOf, type FoldedPart } from './index.ts';
+
+const context = (thicknessMm = 5) => ({ thicknessMm, gramsPerSquareMetre: 480, plateThicknesses: {} });
+const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
+const line = (part: Part, from: readonly [number, number], to: readonly [number, number], operation: OperationDraft): Part => withLine(part, from, to, operation);
+
+/**
+ * A tray 120 × 80 outside with walls of 30: a cross of five rectangles, mitre grooves under the long walls, trenches under the short
+ * ones, the walls' ends bevelled 45°. One short wall may be drawn short at one end.
+ */
+function tray(shortMm = 0): Part {
+  const outline: readonly (readonly [number, number])[] = [
+    [0, 0], [0, -30], [120, -30], [120, 0], [150, 0], [150, 80 - shortMm], [120, 80 - shortMm], [120, 80], [120, 110], [0, 110], [0, 80], [-30, 80], [-30, 0],
+  ];
+  const drawn = after(emptyPart('p1', 'Tray', 'foam'), { name: 'drawOutline', args: { draft: polygonDraft(outline.filter((_, index) => shortMm > 0 || index !== 6).map(([x, y]) => ({ x, y }))) } });
+  const folded = line(line(line(line(drawn, [0, 0], [120, 0], groove()), [0, 80], [120, 80], groove()), [120, 0], [120, 80 - shortMm], trench('left')), [0, 0], [0, 80], trench('right'));
+  const path = outlineOf(folded)!;
+  const ends = path.segments.filter((_, index) => { const a = path.nodes[index]!, b = path.nodes[(index + 1) % path.nodes.length]!; return Math.abs(Math.hypot(a.x - b.x, a.y - b.y) - 30) < 0.01; }).map(({ id }) => id);
+  return after(folded, { name: 'addOperation', args: { on: { pathId: path.id, segmentIds: ends }, operation: { kind: 'bevel', face: 'face', bevelDegrees: 45, label: 'corner' } } });
+}
+const withSeams = (part: Part, folded: FoldedPart): Part => after(part, ...folded.near.map(({ seam }): PartCommand => ({ name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } })));
+
+describe('a tray with two mitred and two trenched walls', () => {
+  test('its four corners nearly meet and are offered as seams; declared, all are closed, whatever the board', () => {
+    const part = withSeams(tray(), foldPart(tray(), context())!);
+    expect(part.seams).toHaveLength(4);
+    for (const thicknessMm of [3, 5, 6.2]) {
+      const figures = seamFigures(foldPart(part, context(thicknessMm))!);
+      expect(figures).toEqual({ closed: 4, open: 0, worstMm: expect.any(Number) });
+      expect(figures.worstMm).toBeLessThan(0.01);
+    }
+  });
+  test('one wall drawn 1 mm short leaves one seam 1 mm open; its mend closes it', () => {
+    const short = withSeams(tray(1), foldPart(tray(1), context())!);
+    const folded = foldPart(short, context())!;
+    expect(seamFigures(folded)).toEqual({ closed: 3, open: 1, worstMm: expect.closeTo(1, 2) });
+    const command = closeSeam(folded, folded.seams.find(({ state }) => state === 'open')!)!;
+    const mended = after(short, command);
+    expect(seamFigures(foldPart(mended, context())!)).toMatchObject({ closed: 4, open: 0 });
+    expect(seamFigures(foldPart(mended, context(6.2))!).open).toBe(0);
+  });
+  test('nothing is in the way while it folds, and every fold has its place in the order', () => {
+    const folded = foldPart(tray(), context())!;
+    expect(clashOf(folded)).toBeUndefined();
+    const order = foldOrder(folded.solids, folded.tree, (id) => id);
+    expect(order.map(({ operationId }) => operationId).sort()).toEqual(tray().operations.filter(({ kind }) => kind === 'groove' || kind === 'trench').map(({ id }) => id).sort());
+  });
+});
+
+describe('interference', () => {
+  test('a groove too narrow presses its plates together, deeper the narrower it is', () => {
+    const clash = (mouthMm: number): number => {
+      const folded = foldPart(withLine(plate(200, 100), [0, 50], [200, 50], groove(90, mouthMm)), context())!;
+      return Math.max(0, ...clashesOf(folded.solids, folded.tree, folded.maps).map(({ depthMm }) => depthMm));
+    };
+    expect(clash(10)).toBeLessThan(0.02);
+    expect(clash(8)).toBeGreaterThan(0.3);
+    expect(clash(6)).toBeGreaterThan(clash(8));
+  });
+  test('flat, no part clashes; folded by any share a wide enough groove does not either', () => {
+    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 10, max: 120 }), (share, angle) => {
+      const folded = foldPart(withLine(withLine(plate(200, 100), [0, 25], [200, 35], groove(angle)), [0, 80], [200, 75], groove(60)), context())!;
+      expect(clashesOf(folded.solids, folded.tree, fold(folded.tree, foldedBy(share)))).toEqual([]);
+    }), { numRuns: 60 });
+  });
+  test('a wall that meets another in its way is found on the way, with its depth', () => {
+    // Two walls of 40 stand on a floor of 40 and bend in by 90°, 30 each: there is room for 20 each.
+    let part = plate(100, 40 + 2 * 70);
+    for (const y of [30, 70, 110, 150]) part = withLine(part, [0, y], [100, y], groove(90));
+    const folded = foldPart(part, context())!;
+    expect(clashOf(folded)).toMatchObject({ share: expect.any(Number), depthMm: expect.any(Number) });
+  });
+});
+
+test('volume is what was drawn less what grooves and bevels take away, folded or flat', () => {
+  const part = tray(), resolved = resolve(part, context());
+  const solids = solidsOf(resolved, foldPart(part, context())!.tree);
+  const area = (ring: readonly { x: number; y: number }[]): number => Math.abs(ring.reduce((sum, p, index) => { const q = ring[(index + 1) % ring.length]!; return sum + p.x * q.y - q.x * p.y; }, 0)) / 2;
+  // A frustum between far skin and face: the mean of both and of the ring half way up (Simpson's rule is exact for slanted planes).
+  const volume = solids.filter(({ plate: { kind } }) => kind === 'board').reduce((sum, { bottom, top, thicknessMm }) => {
+    const middle = bottom.map((p, index) => ({ x: (p.x + top[index]!.x) / 2, y: (p.y + top[index]!.y) / 2 }));
+    return sum + ((area(bottom) + 4 * area(middle) + area(top)) * thicknessMm) / 6;
+  }, 0);
+  const grooves = 2 * 120 * 25, trenches = 2 * 80 * 5 * 5, bevels = 8 * (30 * 12.5);
+  const floor = 120 * 80 + 2 * 120 * 30 + 2 * 80 * 30;
+  // Where a bevel meets a groove or trench the wedges share a corner, which hand figures count twice: within a few of these.
+  expect(Math.abs(volume - (floor * 5 - grooves - trenches - bevels))).toBeLessThan(8 * 125);
+  expect(made(part).areaMm2).toBeCloseTo(floor, 6);
+});

@@ -26,11 +26,11 @@ export function reedling1100(): Airframe {
   const flaperon = Drafter.start('flaperon', 'Flaperon', BOARD, 'Wing', { handed: 'pair', grain: alongX })
     .outline(closed([0, 0], [[232, 0], [236, 8, { bulge: 0.3 }], [234, 34], [0, 34]])).bevel([3], 30, 'hinge relief');
   const tray = Drafter.start('pod-tray', 'Pod tray', BOARD, 'Pod', { grain: alongX, notes: 'Folds to a box 63.2 mm wide outside.' })
-    .outline(closed([0, 27], [[32, 10], [221, -2], [294.7, 27], [294.7, 121], [221, 150], [32, 138], [0, 121]]))
-    .line([[0, 42.4], [294.7, 42.4]], groove(90, 'lower wall')).line([[0, 105.6], [294.7, 105.6]], groove(90, 'upper wall'))
-    .line([[262, 42.4], [262, 105.6]], trench(90, 'tail wall'))
+    .outline(closed([0, 27], [[32, 10], [221, -2], [262, 14], [262, 42.4], [290.4, 42.4], [290.4, 105.6], [262, 105.6], [262, 134], [221, 150], [32, 138], [0, 121]]))
+    .line([[0, 42.4], [262, 42.4]], groove(90, 'lower wall')).line([[0, 105.6], [262, 105.6]], groove(90, 'upper wall'))
+    .line([[262, 42.4], [262, 105.6]], trench(90, 'tail wall', 'left'))
     .area(box(78, 60, 48, 28), pocket(2.5, 'battery')).round(210, 74, 22)
-    .line([[173.7, 44.9], [173.7, 103.1]], mark('former 2')).bevel([7], 30, 'nose');
+    .line([[173.7, 44.9], [173.7, 103.1]], mark('former 2')).bevel([11], 30, 'nose').bevel([3, 4, 6, 7], 45, 'tail corners');
   const deck = Drafter.start('pod-deck', 'Pod deck', BOARD, 'Pod', { grain: alongX, notes: 'Wraps over the three formers.' })
     .outline(closed([0, 30], [[210, 0], [210, 112], [0, 82]]))
     .line([[0, 47], [210, 34]], crease(22, 'starboard')).line([[0, 65], [210, 78]], crease(22, 'port'));

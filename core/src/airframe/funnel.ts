@@ -1,6 +1,7 @@
 import { stableHash } from '../units/index.ts';
 import { curveLength } from '../geometry/index.ts';
 import { curveOf, existsIn, expandKey, featureMaterials, findPath, partFaults, resolve, starboardTwin, tabRowOf, type Fault, type Part, type ResolveContext, type ResolvedPart, type TabRow } from '../drawing/index.ts';
+import { foldPart, type FoldedPart } from '../folds/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
 import { twiceDrawn } from './twice-drawn.ts';
@@ -49,6 +50,9 @@ function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | und
 
 /** A part at the airframe's scale, made exact. */
 export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart => resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
+
+/** A part at the airframe's scale, folded; undefined when nothing of it folds. */
+export const foldIn = (airframe: Airframe, part: Part): FoldedPart | undefined => foldPart(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
 
 const twins = new WeakMap<ResolvedPart, ResolvedPart>();
 function twinOf(part: ResolvedPart): ResolvedPart {

@@ -1,10 +1,11 @@
 import { expandPart, resolve, type Part, type PartCommand, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
-import { fold, foldedBy, type FoldedPlates } from './fold.ts';
+import { distance3 } from '../geometry/index.ts';
+import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import { foldTree, type FoldTree } from './fold-tree.ts';
 import { firstClash, type Clash } from './interference.ts';
 import { solidsOf, type PlateSolid } from './plate-solid.ts';
-import { platesOf } from './plates.ts';
-import { closingCommand, declaredSeams, nearSeams, seamEdges, type SeamState } from './seams.ts';
+import { platesOf, type Hinge } from './plates.ts';
+import { CLOSED_MM, closingCommand, declaredSeams, nearSeams, seamEdges, type SeamState } from './seams.ts';
 
 /** A part as it folds: its plates as solids, its tree, its seams. */
 export interface FoldedPart {
@@ -16,6 +17,8 @@ export interface FoldedPart {
   readonly seams: readonly SeamState[];
   /** Edges that nearly meet without being declared a seam. */
   readonly near: readonly SeamState[];
+  /** Folds that close a ring of plates and do not come together by themselves. */
+  readonly tornRings: readonly Hinge[];
 }
 
 /** Edges nearer than this many board thicknesses are offered as seams. */
@@ -35,10 +38,13 @@ export function foldPart(part: Part, context: ResolveContext): FoldedPart | unde
   const seams = declaredSeams(whole, edges);
   const taken = new Set(seams.flatMap(({ edges: [a, b] }) => [a, b]));
   const near = nearSeams(edges.filter((edge) => !taken.has(edge)), Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm));
-  const folded: FoldedPart = { resolved, tree, solids, maps, seams, near };
+  const folded: FoldedPart = { resolved, tree, solids, maps, seams, near, tornRings: tree.rings.filter((hinge) => isTorn(hinge, maps)) };
   remembered.set(resolved, folded);
   return folded;
 }
+
+/** Whether both plates of a fold carry its line to different places: a fold on which they agree closes a ring without harm. */
+const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean => [from, to].some((p) => distance3(placedPoint(maps[left]!, p, zMm), placedPoint(maps[right]!, p, zMm)) > CLOSED_MM);
 
 /** Seams of a part in numbers. */
 export interface SeamFigures { readonly closed: number; readonly open: number; readonly worstMm: number }

@@ -7,3 +7,5 @@ export * from './seams.ts';
 export * from './interference.ts';
 export * from './fold-order.ts';
 export * from './folded-part.ts';
+export * from './folded-faces.ts';
+export * from './fold-report.ts';

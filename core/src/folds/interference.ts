@@ -6,7 +6,7 @@ import type { PlateSolid } from './plate-solid.ts';
 /** Two plates that are in each other, and how deep at most, in mm. */
 export interface Clash { readonly plates: readonly [number, number]; readonly depthMm: number }
 
-/** Plates may press into each other by this much: less is rounding of the cuts. */
+/** Plates may press into each other by this much; less is rounding. */
 export const CLASH_MM = 0.01;
 /** Creased foam presses together; so do neighbours of a groove by what their knife leaves. Deeper than this share of the board is a clash. */
 const PRESSED_SHARE = 0.35;

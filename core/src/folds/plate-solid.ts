@@ -1,4 +1,4 @@
-import { add, cross, distanceToRun, leftOf, subtract, times, unitVector, type Point, type Polygon } from '../geometry/index.ts';
+import { add, cross, distance, distanceToRun, dot, leftOf, subtract, times, unitVector, type Point, type Polygon } from '../geometry/index.ts';
 import type { ResolvedPart, Stroke } from '../drawing/index.ts';
 import type { FlatPlates, Plate } from './plates.ts';
 
@@ -59,15 +59,40 @@ function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): P
   };
 }
 
-/** A ring with each side moved inward by its own distance; corners are where neighbours then meet. */
+/**
+ * A ring with each side moved inward by its own distance; corners are where neighbours then meet. Sides that nothing is left of, between
+ * neighbours that have moved past them, are left out: their corners fall together.
+ */
 function movedIn(ring: Polygon, by: readonly number[]): Polygon {
   if (by.every((distance) => distance === 0)) return ring;
-  return ring.map((corner, index) => {
-    const last = (index + ring.length - 1) % ring.length;
-    const u = unitVector(ring[last]!, corner), v = unitVector(corner, ring[(index + 1) % ring.length]!);
-    const before = add(corner, times(leftOf(u), by[last]!)), after = add(corner, times(leftOf(v), by[index]!));
-    const turn = cross(u, v);
-    if (Math.abs(turn) < 1e-6) return by[last]! > by[index]! ? before : after;
-    return add(before, times(u, cross(subtract(after, before), v) / turn));
+  const count = ring.length;
+  const sides = ring.map((from, index) => {
+    const along = unitVector(from, ring[(index + 1) % count]!);
+    return { from: add(from, times(leftOf(along), by[index]!)), along, length: distance(from, ring[(index + 1) % count]!) };
   });
+  const left = sides.map((_, index) => index);
+  for (;;) {
+    const corners = left.map((side, at) => meeting(sides[left[(at + left.length - 1) % left.length]!]!, sides[side]!));
+    const gone = left.flatMap((side, at) => {
+      const [a, b] = [corners[at], corners[(at + 1) % left.length]];
+      // Turned round, or squeezed between neighbours that run against each other.
+      const isGone = a && b ? dot(subtract(b, a), sides[side]!.along) < -1e-6 : true;
+      return isGone ? [{ at, length: sides[side]!.length }] : [];
+    }).sort((a, b) => a.length - b.length)[0];
+    if (!gone || left.length <= 3) return ring.map((corner, index) => cornerOf(index, left, corners) ?? corner);
+    left.splice(gone.at, 1);
+  }
+}
+
+interface Side { readonly from: Point; readonly along: Point; readonly length: number }
+/** Where two sides meet; for sides in one line the start of the second, for sides that run against each other nowhere. */
+function meeting(before: Side, after: Side): Point | undefined {
+  const turn = cross(before.along, after.along);
+  if (Math.abs(turn) > 1e-6) return add(before.from, times(before.along, cross(subtract(after.from, before.from), after.along) / turn));
+  return dot(before.along, after.along) > 0 ? after.from : undefined;
+}
+/** The moved corner before a side: that of the next side which is left. */
+function cornerOf(index: number, left: readonly number[], corners: readonly (Point | undefined)[]): Point | undefined {
+  const at = left.findIndex((side) => side >= index);
+  return corners[at < 0 ? 0 : at];
 }

@@ -55,7 +55,8 @@ export function platesOf(part: ResolvedPart): FlatPlates {
   const slivers = [...cuts, ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path)))].flatMap(sliverAlong);
   const strips = unionOf(trenches.flatMap(({ area }) => area.map(counterClockwise)));
   const foam = differenceOf(strips.length > 0 ? differenceOf(body, strips) : body, unionOf(slivers));
-  const board = piecesOf(foam).map((piece) => ({ ...piece, kind: 'board' as const }));
+  const known = [...body.flat(), ...cuts.flat(), ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat()))];
+  const board = piecesOf(foam).map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const })).filter(({ outer }) => outer.length > 2);
   const skins = trenches.flatMap((stroke) => piecesOf(intersectionOf(stroke.area.map(counterClockwise), body)).map((piece) => ({ ...piece, kind: 'skin' as const })));
   const plates = [...board, ...skins].map((plate, index): Plate => ({ ...plate, index }));
   return { thicknessMm: part.thicknessMm, plates, hinges: folds.filter(({ kind, area }) => kind !== 'trench' || area.length > 0).flatMap((stroke) => hingesOf(stroke, plates, part.thicknessMm)) };
@@ -78,6 +79,26 @@ function stripEdges(stroke: Stroke, path: Stroke['paths'][number]): readonly [re
   const offsets = stroke.area.flat().map((p) => dot(subtract(p, from), normal));
   const at = (offset: number): readonly [Point, Point] => [add(from, times(normal, offset)), add(to, times(normal, offset))];
   return [at(Math.min(...offsets)), at(Math.max(...offsets))];
+}
+
+/** Corners nearer together than this are the nicks of cuts that ran on past an edge. */
+const NICK_MM = 3 * OVERRUN_MM;
+
+/** A ring without the nicks that cuts leave: each becomes the one corner that was drawn there. */
+function withoutNicks(ring: Polygon, known: readonly Point[]): Polygon {
+  const isApart = (index: number): boolean => distance(ring[index]!, ring[(index + ring.length - 1) % ring.length]!) > NICK_MM;
+  const first = ring.findIndex((_, index) => isApart(index));
+  if (first < 0) return [];
+  const clusters: Point[][] = [];
+  for (let step = 0; step < ring.length; step++) {
+    const p = ring[(first + step) % ring.length]!, last = clusters.at(-1);
+    if (last && distance(last[0]!, p) <= NICK_MM) last.push(p);
+    else clusters.push([p]);
+  }
+  return clusters.map((cluster) => {
+    const near = known.reduce<{ p: Point; d: number } | undefined>((best, p) => { const d = distance(p, cluster[0]!); return d <= NICK_MM && (!best || d < best.d) ? { p, d } : best; }, undefined);
+    return near?.p ?? cluster[0]!;
+  });
 }
 
 /** The connected pieces of a region, each with its holes. */

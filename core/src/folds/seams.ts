@@ -69,7 +69,7 @@ function angleOf(m: readonly [Point3, Point3], n: readonly [Point3, Point3]): nu
 export function nearSeams(edges: readonly SeamEdge[], reachMm: number): readonly SeamState[] {
   const found: SeamState[] = [];
   edges.forEach((a, index) => edges.slice(index + 1).forEach((b) => {
-    if (a.plate === b.plate || isMirrorId(a.segmentId) && isMirrorId(b.segmentId)) return;
+    if (a.plate === b.plate || a.segmentId === b.segmentId || isMirrorId(a.segmentId) && isMirrorId(b.segmentId)) return;
     const [m, n] = [distance3(...a.lines[0]!), distance3(...b.lines[0]!)];
     if (Math.min(m, n) < 0.6 * Math.max(m, n)) return;
     const state = stateOf({ fromSegmentId: a.segmentId, toSegmentId: b.segmentId }, a, b);

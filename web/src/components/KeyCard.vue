@@ -3,7 +3,7 @@ const isOpen = defineModel<boolean>({ required: true });
 const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])[] = [
   ['Everywhere', [['1 – 6', 'stations'], ['Ctrl+Z', 'undo'], ['Ctrl+Shift+Z', 'redo'], ['Y', 'every step'], ['Ctrl+K', 'find a part or station'], ['?', 'this card']]],
   ['On the mat', [['Wheel, + −', 'zoom'], ['Space-drag', 'pan'], ['F', 'fit'], ['Arrows', 'move what is chosen, or pan'], ['Alt', 'hold snapping off'], ['Delete', 'remove'], ['Esc', 'back out one step']]],
-  ['Drawing', [['N', 'new part'], ['O', 'outline'], ['D', 'hole'], ['A', 'next run is an arc'], ['S', 'smooth curve'], ['Double-click', 'type a number in its place'], ['Enter', 'type length, angle or place'], ['R', 'mirror'], ['J', 'see the back'], ['Ctrl+C, Ctrl+V', 'copy lines, paste them']]],
+  ['Drawing', [['N', 'new part'], ['O', 'outline'], ['D', 'hole'], ['A', 'next run is an arc'], ['S', 'smooth curve'], ['Double-click', 'type a number in its place'], ['Enter', 'type length, angle or place'], ['R', 'mirror'], ['J', 'see the back'], ['U', 'see it folded'], ['Ctrl+C, Ctrl+V', 'copy lines, paste them']]],
   ['Lines', [['V', 'mitre groove'], ['B', 'bevel on an edge'], ['T', 'trench'], ['I', 'open slit'], ['H', 'control hinge'], ['C', 'crease'], ['P', 'pocket'], ['K', 'cut through'], ['L', 'mark'], ['W', 'engrave'], ['X', 'trim a line'], ['E', 'features'], ['G', 'guide'], ['M', 'measure'], ['Shift-click', 'choose several lines'], ['Ctrl-click, Space', 'choose several parts']]],
   ['Boards', [['Enter', 'nest'], ['Esc', 'stop, keep the best'], ['[ ]', 'choose a piece'], ['R', 'turn it'], ['Arrows', 'move it']]],
 ];

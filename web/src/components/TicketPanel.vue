@@ -18,6 +18,7 @@ const groups = computed(() => [...new Set(STATIONS.map(({ group }) => group))].m
   stations: STATIONS.filter((station) => station.group === group).map((station) => ({ ...station, figure: station.figure ? figures.figure(station.figure) : undefined })),
 })));
 const faults = computed(() => figures.quick?.faults ?? 0);
+const folds = computed(() => figures.figure('folds'));
 const mass = computed(() => figures.figure('mass'));
 const faultsBefore = computed(() => figures.figure('faults').before);
 const mainBoard = computed(() => work.airframe?.boards[0]);
@@ -47,6 +48,10 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
       <p class="line still" aria-live="polite">
         <span class="word">{{ isNarrow ? '' : 'Foam' }}</span><span class="dots wide" aria-hidden="true" />
         <span class="figure figures"><s v-if="mass.before && mass.before !== mass.now" class="wide"><span class="visually-hidden">was</span>{{ mass.before }}</s> {{ mass.now }}</span>
+      </p>
+      <p v-if="folds.now !== '–'" class="line still" aria-live="polite">
+        <span class="word">Folds</span><span class="dots wide" aria-hidden="true" />
+        <span class="figure figures" :class="folds.now.includes('open') ? 'bad' : 'good'"><s v-if="folds.before && folds.before !== folds.now && folds.before !== '–'" class="wide"><span class="visually-hidden">was</span>{{ folds.before }}</s> {{ folds.now }}</span>
       </p>
       <p class="line still" aria-live="polite">
         <span class="word">Faults</span><span class="dots wide" aria-hidden="true" />

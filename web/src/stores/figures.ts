@@ -3,12 +3,15 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { faultsIn, quickFigures, type Airframe, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/drawing';
-import { formatMass, formatRunLength } from '@grain-fold/core/units';
+import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
 import { figuresWorker } from '../workers/index.ts';
 import { useAirframe } from './airframe.ts';
 
 /** A line of the ticket: the figure now, and the one before the last change. */
 export interface TicketFigure { readonly now: string; readonly before?: string; readonly isOld: boolean; readonly tone: 'plain' | 'good' | 'fault' }
+
+/** Seams closed, or how many are open and how far. */
+const foldsText = ({ closed, open, worstMm }: QuickFigures['seams'], unit: LengthUnit): string => (open > 0 ? `${open} open · ${formatLengthWithUnit(worstMm, unit)}` : closed > 0 ? `${closed} closed` : '–');
 
 const SLOW_AFTER_MS = 150;
 /** Work on the interface's thread is cut into slices of about this length. */
@@ -33,6 +36,7 @@ export const useFigures = defineStore('figures', () => {
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
       parts: String(quick.value.drawings),
       faults: String(quick.value.faults),
+      folds: foldsText(quick.value.seams, work.unit),
       scale: `× ${airframe.settings.scale.toFixed(2)}`,
       pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
       boards: slow.value ? `${slow.value.boards} · ${Math.round(slow.value.yield * 100)} %` : '–',

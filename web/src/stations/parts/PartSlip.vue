@@ -64,6 +64,7 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
     <p v-if="work.message" class="message" role="alert">{{ work.message }}</p>
     <section v-if="faults.length > 0" aria-label="Faults"><FaultCard v-for="(fault, index) in faults" :key="index" :fault="fault" @mend="emit('mend', fault)" @show="showFault(fault)" /></section>
 
+    <slot />
     <MeasureSection :part="part" :resolved="resolved" :selection="selection" :is-measuring="isMeasuring" />
     <PointSection v-if="selection.nodes.value.length > 0" :part="part" :nodes="selection.nodes.value" />
     <EdgeSection v-if="selection.segment.value" v-bind="selection.segment.value" :part="part" :t="t" @choose="selection.chosen.value = $event" />

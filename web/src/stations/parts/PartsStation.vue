@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { times, type Point } from '@grain-fold/core/geometry';
 import { copiedFrom, emptyPart, existsIn, expandPart, pathsOf, resolve, type CopiedPaths, type Fault, type FeatureKind, type Picked, type Snap } from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
+import { foldPart } from '@grain-fold/core/folds';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
 import TrayBar from '../../components/TrayBar.vue';
@@ -17,6 +18,8 @@ import { hoverWords } from './hover-words.ts';
 import PartMat from './PartMat.vue';
 import PartRack from './PartRack.vue';
 import PartSlip from './PartSlip.vue';
+import FoldedMat from './folded/FoldedMat.vue';
+import FoldSection from './folded/FoldSection.vue';
 import RackEditBar from './RackEditBar.vue';
 import VariantBar from './VariantBar.vue';
 import { featureOfTool, toolHint, TOOLS, type Tool } from './part-tools.ts';
@@ -32,6 +35,7 @@ const snapped = shallowRef<Snap>();
 const hovered = shallowRef<Picked>();
 const isBack = ref(false);
 const isFeatureMenuOpen = ref(false);
+const isFolded = ref(false);
 const beneathId = ref<string>();
 /** Parts picked in the rack to be changed together. */
 const picked = shallowRef<readonly string[]>([]);
@@ -51,6 +55,8 @@ const faults = computed<readonly Fault[]>(() => {
   const scale = part.value?.sizing === 'fixed' ? 1 : airframe.value.settings.scale;
   return scale === 1 ? own : own.map((fault) => (fault.place ? { ...fault, place: times(fault.place, 1 / scale) } : fault));
 });
+const folded = computed(() => (isFolded.value && part.value && context.value ? foldPart(part.value, context.value) : undefined));
+const whole = computed(() => part.value && context.value && expandPart(part.value, context.value));
 const selection = useSelection(part);
 const drafting = useDrafting(part);
 const beneath = computed(() => {
@@ -85,6 +91,15 @@ function startTool(tool: Tool): void {
   work.message = '';
 }
 const startFeature = (kind: FeatureKind): void => startTool(`feature ${kind}`);
+/** Folds the part on the mat, or lays it flat again; says what is missing when nothing of it folds. */
+function toggleFolded(): void {
+  drafting.keep();
+  drafting.start('select');
+  isFolded.value = !isFolded.value;
+  if (!isFolded.value || folded.value) return;
+  isFolded.value = false;
+  work.message = part.value && resolved.value?.outer.length ? `${part.value.name} has no fold that parts it. Draw a groove, a trench or a crease from edge to edge.` : 'Draw an outline first: then it can be folded.';
+}
 function copy(): void {
   if (!part.value) return;
   copied.value = copiedFrom(part.value, selection.paths.value.map(({ id }) => id), selection.feature.value ? [selection.feature.value.id] : []);
@@ -185,7 +200,7 @@ useEventListener(window, 'keydown', (event) => {
   const target = event.target as HTMLElement;
   const isOnControl = target.closest('button, a, summary, [role="option"], select') !== null;
   const key = event.key.toUpperCase();
-  const tool = TOOLS.find((one) => one.key === key)?.tool;
+  const tool = folded.value ? undefined : TOOLS.find((one) => one.key === key)?.tool;
   if (key === 'ESCAPE') {
     if (isFeatureMenuOpen.value) isFeatureMenuOpen.value = false;
     else if (selection.measured.value) selection.measured.value = undefined;
@@ -201,6 +216,7 @@ useEventListener(window, 'keydown', (event) => {
   else if (key === 'N') void addPart();
   else if (key === 'E') isFeatureMenuOpen.value = !isFeatureMenuOpen.value;
   else if (key === 'J') isBack.value = !isBack.value;
+  else if (key === 'U') toggleFolded();
   else if (key === 'R') mirror();
   else if (key === 'A' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc';
   else if (key === 'S' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic';
@@ -211,11 +227,15 @@ useEventListener(window, 'keydown', (event) => {
   <div class="station">
     <div class="station-body">
       <div class="drawing">
-        <PartMat v-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" :is-back="isBack" :beneath="beneath" @pointer="(at, snap, hover) => { pointer = at; snapped = snap; hovered = hover; }">
+        <FoldedMat v-if="part && whole && folded" :part="part" :whole="whole" :folded="folded" :selection="selection">
+          <div class="mat-tools" role="toolbar" aria-label="Folded part"><button type="button" aria-pressed="true" title="Back to the flat drawing" @click="isFolded = false"><kbd>U</kbd> folded</button><VariantBar class="variants" /></div>
+        </FoldedMat>
+        <PartMat v-else-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" :is-back="isBack" :beneath="beneath" @pointer="(at, snap, hover) => { pointer = at; snapped = snap; hovered = hover; }">
           <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
             <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
             <button type="button" :aria-pressed="featureOfTool(drafting.tool.value) !== undefined" :aria-expanded="isFeatureMenuOpen" title="Tabs, slots, holes for hardware, hatches, stations, words" @click="isFeatureMenuOpen = !isFeatureMenuOpen"><kbd>E</kbd> feature</button>
             <button type="button" :aria-pressed="isBack" title="See and draw the part from its back" @click="isBack = !isBack"><kbd>J</kbd> back</button>
+            <button type="button" title="See the part folded in its true thickness" @click="toggleFolded"><kbd>U</kbd> folded</button>
             <VariantBar class="variants" />
           </div>
           <FeatureMenu v-if="isFeatureMenuOpen" :chosen="featureOfTool(drafting.tool.value)" @choose="startFeature" @close="isFeatureMenuOpen = false" />
@@ -229,7 +249,9 @@ useEventListener(window, 'keydown', (event) => {
       <PartSlip
         v-if="part && resolved && context" :part="part" :resolved="resolved" :context="context" :faults="faults" :selection="selection" :is-measuring="drafting.tool.value === 'measure'" :is-guiding="drafting.tool.value === 'guide'" :beneath-id="beneathId"
         @mend="mend" @duplicate="duplicatePart" @remove="removePart" @copy="copy" @paste="paste" @beneath="beneathId = $event"
-      />
+      >
+        <FoldSection v-if="folded" :part="part" :folded="folded" :selection="selection" />
+      </PartSlip>
     </div>
     <TrayBar>
       <span v-if="pointer">across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b> {{ work.unit }}</span>

@@ -1,0 +1,90 @@
+import { add3, cross3, dot3, subtract3, times3, unit3, type Point, type Point3 } from '../geometry/index.ts';
+import { placedPoint, type FoldedPlates } from './fold.ts';
+import type { PlateSolid, SideKind } from './plate-solid.ts';
+
+/** What a face of a folded plate shows: a skin, or foam where it was cut. */
+export type FaceKind = 'far skin' | 'face' | SideKind;
+
+/** One plane face of a folded plate, its corners counter-clockwise from outside. */
+export interface FoldedFace { readonly plate: number; readonly kind: FaceKind; readonly rings: readonly (readonly Point3[])[] }
+
+/**
+ * The faces of folded plates, to be drawn.
+ * @param apartMm how far plates are drawn away from the middle of the part, to see between them
+ */
+export function foldedFaces(solids: readonly PlateSolid[], maps: FoldedPlates, apartMm = 0): readonly FoldedFace[] {
+  const middles = solids.map((solid) => middleOf(solid.bottom.map((p) => placedPoint(maps[solid.plate.index]!, p, solid.thicknessMm / 2))));
+  const middle = middleOf(middles);
+  return solids.flatMap((solid, at) => {
+    const map = maps[solid.plate.index]!, { thicknessMm, plate } = solid;
+    const shift = times3(unit3(subtract3(middles[at]!, middle)), apartMm);
+    const place = (p: Point, zMm: number): Point3 => add3(placedPoint(map, p, zMm), shift);
+    const ring = (points: readonly Point[], zMm: number, isTurned: boolean): readonly Point3[] => (isTurned ? [...points].reverse() : points).map((p) => place(p, zMm));
+    const walls = (low: readonly Point[], high: readonly Point[], kindOf: (index: number) => FaceKind): readonly FoldedFace[] => low.map((p, index) => {
+      const next = (index + 1) % low.length;
+      return { plate: plate.index, kind: kindOf(index), rings: [[place(p, 0), place(low[next]!, 0), place(high[next]!, thicknessMm), place(high[index]!, thicknessMm)]] };
+    });
+    const holes = solid.holes.map((hole) => [...hole].reverse());
+    return [
+      { plate: plate.index, kind: 'far skin' as const, rings: [ring(solid.bottom, 0, true), ...holes.map((hole) => ring(hole, 0, true))] },
+      { plate: plate.index, kind: plate.kind === 'skin' ? 'trench' as const : 'face' as const, rings: [ring(solid.top, thicknessMm, false), ...holes.map((hole) => ring(hole, thicknessMm, false))] },
+      ...walls(solid.bottom, solid.top, (index) => solid.sides[index]!), ...holes.flatMap((hole) => walls(hole, hole, () => 'cut')),
+    ];
+  });
+}
+
+const middleOf = (points: readonly Point3[]): Point3 => times3(points.reduce(add3, { x: 0, y: 0, z: 0 }), 1 / Math.max(1, points.length));
+
+/** Where a folded part is looked at from: turned about the upright, and from above, in degrees. */
+export interface Viewpoint { readonly turnDegrees: number; readonly heightDegrees: number }
+
+/** A face on the paper: rings in mm, y up, and how far it lies from the eye. */
+export interface DrawnFace { readonly face: FoldedFace; readonly rings: readonly (readonly Point[])[]; /** How much light falls on it, 0 to 1. */ readonly light: number }
+
+/** A point as it is seen from a viewpoint, without perspective: x to the right, y up, and its depth toward the eye. */
+export function seenFrom({ turnDegrees, heightDegrees }: Viewpoint, p: Point3): Point & { readonly depth: number } {
+  const turn = (turnDegrees * Math.PI) / 180, height = (heightDegrees * Math.PI) / 180;
+  const x = p.x * Math.cos(turn) - p.y * Math.sin(turn), y = p.x * Math.sin(turn) + p.y * Math.cos(turn);
+  return { x, y: y * Math.sin(height) + p.z * Math.cos(height), depth: -y * Math.cos(height) + p.z * Math.sin(height) };
+}
+
+/** Light from above the left shoulder. */
+const LIGHT = unit3({ x: -0.4, y: -0.5, z: 0.9 });
+
+/**
+ * Faces drawn without perspective, those behind first. What looks away from the eye is left out, but for the thin skins of trenches.
+ * @source painter's order by the middle of each face: right for plates that do not pass through each other, but for long plates that lean over short ones
+ */
+export function drawnFaces(faces: readonly FoldedFace[], from: Viewpoint): readonly DrawnFace[] {
+  return faces.flatMap((face) => {
+    const outer = face.rings[0]!;
+    const normal = unit3(outer.reduce((sum, p, index) => add3(sum, cross3(p, outer[(index + 1) % outer.length]!)), { x: 0, y: 0, z: 0 }));
+    const seen = face.rings.map((ring) => ring.map((p) => seenFrom(from, p)));
+    const isTowards = seenFrom(from, normal).depth > 1e-6;
+    if (!isTowards) return [];
+    const depth = seen[0]!.reduce((sum, p) => sum + p.depth, 0) / seen[0]!.length;
+    return [{ face, rings: seen, depth, light: 0.55 + 0.45 * Math.max(0, dot3(normal, LIGHT)) }];
+  }).sort((a, b) => a.depth - b.depth).map(({ face, rings, light }) => ({ face, rings, light }));
+}
+
+/** Colours of folded faces: paper skins, and foam where it shows. */
+export const FACE_COLOURS: Readonly<Record<FaceKind, readonly [number, number, number]>> = {
+  'far skin': [251, 248, 239], face: [240, 234, 219], cut: [232, 205, 150], bevel: [217, 164, 95], groove: [217, 164, 95], trench: [205, 190, 160], fold: [232, 205, 150],
+};
+
+/** A folded part as an SVG drawing of its own, in mm. */
+export function foldedSvg(faces: readonly FoldedFace[], from: Viewpoint, title: string): string {
+  const drawn = drawnFaces(faces, from);
+  const points = drawn.flatMap(({ rings }) => rings.flat());
+  const [minX, maxX, minY, maxY] = [Math.min(...points.map(({ x }) => x)), Math.max(...points.map(({ x }) => x)), Math.min(...points.map(({ y }) => y)), Math.max(...points.map(({ y }) => y))];
+  const figure = (value: number): string => value.toFixed(2);
+  const paths = drawn.map(({ face, rings, light }) => {
+    const d = rings.map((ring) => `M${ring.map((p) => `${figure(p.x)} ${figure(-p.y)}`).join('L')}Z`).join('');
+    return `<path d="${d}" fill="${shaded(face.kind, light)}"/>`;
+  });
+  const escaped = title.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`);
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(maxX - minX + 10)}mm" height="${figure(maxY - minY + 10)}mm" viewBox="${figure(minX - 5)} ${figure(-maxY - 5)} ${figure(maxX - minX + 10)} ${figure(maxY - minY + 10)}"><title>${escaped}</title><g stroke="#1d2a2f" stroke-width="0.35" stroke-linejoin="round" fill-rule="evenodd">${paths.join('')}</g></svg>\n`;
+}
+
+/** A face's colour in its light, as CSS. */
+export const shaded = (kind: FaceKind, light: number): string => `rgb(${FACE_COLOURS[kind].map((value) => Math.round(value * light)).join(',')})`;

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { useElementSize, useEventListener } from '@vueuse/core';
+import {
+  AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry,
+} from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import type { Point3 } from '@grain-fold/core/geometry';
+import { CLOSED_MM } from '@grain-fold/core/folds';
+import { meshOf, rodBetween } from './model-geometry.ts';
+import type { Folding } from './use-folding.ts';
+
+/** The folded part in space, to be turned and picked. */
+const props = defineProps<{ folding: Folding; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
+const emit = defineEmits<{ pick: [at: Point3]; failed: [] }>();
+
+const MOSS = '#5c7f3c', BRICK = '#b0452c', MARIGOLD = '#d9902f';
+const frame = ref<HTMLElement>();
+const canvas = ref<HTMLCanvasElement>();
+const { width, height } = useElementSize(frame);
+const scene = new Scene();
+scene.background = new Color('#23414a');
+scene.add(new AmbientLight('#ffffff', 1.7));
+const sun = new DirectionalLight('#ffffff', 1.9);
+sun.position.set(-4, -5, 9);
+scene.add(sun);
+const camera = new OrthographicCamera(-1, 1, 1, -1, -5000, 5000);
+camera.up.set(0, 0, 1);
+const content = new Group();
+scene.add(content);
+let renderer: WebGLRenderer | undefined, controls: OrbitControls | undefined;
+const cut = new Plane();
+const radius = computed(() => {
+  const { low, high } = props.folding.bounds.value;
+  return Math.max(10, Math.hypot(high.x - low.x, high.y - low.y, high.z - low.z) / 2);
+});
+const middle = computed(() => {
+  const { low, high } = props.folding.bounds.value;
+  return new Vector3((low.x + high.x) / 2, (low.y + high.y) / 2, (low.z + high.z) / 2);
+});
+
+let frameAsked = 0;
+/** Draws once before the next frame, however often it is asked. */
+function draw(): void {
+  frameAsked ||= requestAnimationFrame(() => {
+    frameAsked = 0;
+    renderer?.render(scene, camera);
+  });
+}
+
+function build(): void {
+  content.traverse((child) => { if (child instanceof Mesh || child instanceof LineSegments) (child.geometry as BufferGeometry).dispose(); });
+  content.clear();
+  const { faces, seams, isClear, section } = props.folding;
+  const { body, edges } = meshOf(faces.value);
+  const material = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide, transparent: isClear.value, opacity: isClear.value ? 0.45 : 1, depthWrite: !isClear.value, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
+  content.add(new Mesh(body, material), new LineSegments(edges, new LineBasicMaterial({ color: '#1d2a2f' })));
+  const rod = (a: Point3, b: Point3, colour: string, share: number): void => { content.add(new Mesh(rodBetween(a, b, radius.value * share), new MeshBasicMaterial({ color: colour, depthTest: false, transparent: true }))); };
+  for (const { lines, gapMm } of seams.value) for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM ? MOSS : BRICK, 0.006);
+  for (const [a, b] of props.highlighted) rod(a, b, MARIGOLD, 0.009);
+  if (props.measured.length === 2) rod(props.measured[0]!, props.measured[1]!, MARIGOLD, 0.006);
+  if (renderer) {
+    const now = section.value;
+    if (now) cut.set(new Vector3(now.axis === 'x' ? -1 : 0, now.axis === 'y' ? -1 : 0, now.axis === 'z' ? -1 : 0), now.at);
+    renderer.clippingPlanes = now ? [cut] : [];
+  }
+  draw();
+}
+
+/** Points the camera from the viewpoint at the middle of the part. */
+function look(): void {
+  const { turnDegrees, heightDegrees } = props.folding.viewpoint.value;
+  const turn = (turnDegrees * Math.PI) / 180, rise = (heightDegrees * Math.PI) / 180;
+  const away = new Vector3(-Math.sin(turn) * Math.cos(rise), -Math.cos(turn) * Math.cos(rise), Math.sin(rise)).multiplyScalar(radius.value * 3);
+  camera.position.copy(middle.value).add(away);
+  controls?.target.copy(middle.value);
+  camera.lookAt(middle.value);
+  controls?.update();
+  fit();
+}
+function fit(): void {
+  if (width.value < 10 || height.value < 10) return;
+  const aspect = width.value / height.value, reach = radius.value * 1.12;
+  const [h, v] = aspect > 1 ? [reach * aspect, reach] : [reach, reach / aspect];
+  Object.assign(camera, { left: -h, right: h, top: v, bottom: -v });
+  camera.updateProjectionMatrix();
+  renderer?.setSize(width.value, height.value, false);
+  draw();
+}
+
+onMounted(() => {
+  try {
+    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: true, preserveDrawingBuffer: true });
+  } catch {
+    emit('failed'); // no WebGL on this machine: the part is drawn instead
+    return;
+  }
+  renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+  controls = new OrbitControls(camera, canvas.value!);
+  controls.addEventListener('change', draw);
+  build();
+  look();
+});
+onBeforeUnmount(() => {
+  cancelAnimationFrame(frameAsked);
+  controls?.dispose();
+  content.traverse((child) => { if (child instanceof Mesh || child instanceof LineSegments) (child.geometry as BufferGeometry).dispose(); });
+  renderer?.dispose();
+});
+watch([props.folding.faces, props.folding.seams, props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured], build);
+watch(props.folding.viewpoint, look);
+watch([width, height], fit);
+
+let pressedAt: readonly [number, number] | undefined;
+/** A click that does not turn the model picks the place under it. */
+function release(event: PointerEvent): void {
+  const moved = pressedAt ? Math.hypot(event.clientX - pressedAt[0], event.clientY - pressedAt[1]) : Infinity;
+  if (moved > 4 || !canvas.value) return;
+  const box = canvas.value.getBoundingClientRect();
+  const ray = new Raycaster();
+  ray.setFromCamera(new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2), camera);
+  const hit = ray.intersectObjects(content.children.filter((child) => child instanceof Mesh && child.material instanceof MeshLambertMaterial))[0];
+  if (hit) emit('pick', { x: hit.point.x, y: hit.point.y, z: hit.point.z });
+}
+const TURN_STEP = 10;
+useEventListener(canvas, 'keydown', (event: KeyboardEvent) => {
+  const by = ({ ArrowLeft: [-TURN_STEP, 0], ArrowRight: [TURN_STEP, 0], ArrowUp: [0, TURN_STEP], ArrowDown: [0, -TURN_STEP] } as Record<string, readonly [number, number]>)[event.key];
+  if (!by) return;
+  event.preventDefault();
+  event.stopPropagation();
+  const { viewpoint } = props.folding;
+  viewpoint.value = { turnDegrees: viewpoint.value.turnDegrees + by[0], heightDegrees: Math.max(-89, Math.min(89, viewpoint.value.heightDegrees + by[1])) };
+});
+/** The picture as it stands, as a PNG. */
+const picture = (): Promise<Blob | undefined> => new Promise((resolve) => {
+  renderer?.render(scene, camera);
+  canvas.value?.toBlob((blob) => resolve(blob ?? undefined), 'image/png');
+});
+defineExpose({ picture });
+</script>
+
+<template>
+  <div ref="frame" class="model">
+    <canvas ref="canvas" tabindex="0" role="img" :aria-label="label" @pointerdown="pressedAt = [$event.clientX, $event.clientY]" @pointerup="release" />
+  </div>
+</template>
+
+<style scoped>
+.model { position: absolute; inset: 0; }
+canvas { width: 100%; height: 100%; display: block; touch-action: none; }
+</style>

@@ -35,6 +35,10 @@ try {
   await page.getByRole('listbox', { name: 'Parts' }).waitFor();
   await page.getByRole('option', { name: /Pod tray/ }).first().click();
   await take('parts', 900);
+  await page.locator('body').press('u');
+  await page.getByRole('region', { name: 'Folds' }).waitFor();
+  await take('folded', 2500);
+  await page.locator('body').press('u');
   await station('Stock');
   await take('stock');
   await station('Scale');

@@ -69,7 +69,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
   await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Pod tray/ }).click();
   await page.locator('body').press('u');
-  await expect(folds(page)).toContainText('All 2 seams are closed');
+  await expect(folds(page)).toContainText('Both seams are closed');
   const controls = page.getByRole('group', { name: 'Folding' });
   await controls.getByRole('button', { name: 'One fold back' }).click();
   await expect(controls).toContainText('2 of 3');

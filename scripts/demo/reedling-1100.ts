@@ -6,6 +6,24 @@ const PLY = 'plywood 3 mm';
 const alongX = { directionDegrees: 0, rule: 'along' } as const;
 const alongY = { directionDegrees: 90, rule: 'along' } as const;
 
+/**
+ * Nose of flat facets round a pyramid with its point cut off: a fan of facets, each `facetDegrees` wide at the point, from one radius to
+ * another. Neighbours fold by the angle between the pyramid's faces, and the last meets the first.
+ */
+function facetedNose(facets: number, facetDegrees: number, outerMm: number, innerMm: number): Drafter {
+  const at = (radius: number, index: number): [number, number] => [radius * Math.cos((index * facetDegrees * Math.PI) / 180), radius * Math.sin((index * facetDegrees * Math.PI) / 180)];
+  // The pyramid's edges stand round its axis, 360°/n apart, each so far from it that two of them lie the facet's angle apart.
+  const around = (2 * Math.PI) / facets, across = Math.sin((facetDegrees * Math.PI) / 360) / Math.sin(around / 2), along = Math.sqrt(1 - across ** 2);
+  const edge = (index: number): [number, number, number] => [across * Math.cos(index * around), across * Math.sin(index * around), along];
+  const normal = (index: number): [number, number, number] => { const [a, b] = [edge(index), edge(index + 1)]; return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]; };
+  const [m, n] = [normal(0), normal(1)];
+  const foldDegrees = (Math.acos((m[0] * n[0] + m[1] * n[1] + m[2] * n[2]) / (m[0] ** 2 + m[1] ** 2 + m[2] ** 2)) * 180) / Math.PI;
+  const rim = Array.from({ length: facets + 1 }, (_, index) => at(outerMm, index)), point = Array.from({ length: facets + 1 }, (_, index) => at(innerMm, facets - index));
+  const drawn = Drafter.start('nose', 'Pod nose, ten facets', BOARD, 'Pod', { notes: 'Grooves inward; the last facet meets the first.' }).outline(closed(rim[0]!, [...rim.slice(1), ...point]));
+  const folded = Array.from({ length: facets - 1 }, (_, index) => index + 1).reduce((nose, index) => nose.line([at(innerMm, index), at(outerMm, index)], groove(foldDegrees)), drawn);
+  return folded.bevel([facets, 2 * facets + 1], foldDegrees / 2, 'closing seam');
+}
+
 /** V-tail pusher glider of 1,100 mm span: the main demo. */
 export function reedling1100(): Airframe {
   const t = 4.9;
@@ -36,6 +54,7 @@ export function reedling1100(): Airframe {
     .line([[0, 47], [210, 34]], crease(22, 'starboard')).line([[0, 65], [210, 78]], crease(22, 'port'));
   const former = (number: number, width: number, height: number): Drafter => Drafter.start(`former-${number}`, `Former ${number}`, BOARD, 'Pod')
     .outline(closed([0, 0], [[width, 0], [width, height], [0, height, { bulge: 0.32 }]])).hole(closed([width * 0.24, 10], [[width * 0.76, 10], [width * 0.76, height - 8], [width * 0.24, height - 8, { bulge: 0.25 }]]));
+  const nose = facetedNose(10, 20, 118, 40);
   const boom = Drafter.start('boom', 'Boom, doubled', BOARD, 'Boom', { grain: alongX, notes: 'Folded back on itself: two boards thick.' })
     .outline(closed([0, 8], [[520, 16], [520, 70], [0, 78]])).line([[0, 43], [520, 43]], trench(180, 'fold'))
     .line([[470, 24], [470, 38.1]], mark('tail, leading edge'));
@@ -53,7 +72,7 @@ export function reedling1100(): Airframe {
   return {
     id: 'reedling-1100', name: 'Reedling 1100',
     settings: { ...DEFAULT_SETTINGS, notes: 'V-tail pusher motor glider for calm evenings, 1,100 mm span.' },
-    parts: [centre, tip, spar, tipSpar, flaperon, tray, deck, former(1, 44, 40), former(2, 53, 48), former(3, 50, 44), doubler, skid, boom, brace, tail, mount, tailGauge, dihedral].map(({ part }) => part),
+    parts: [centre, tip, spar, tipSpar, flaperon, tray, deck, former(1, 44, 40), former(2, 53, 48), former(3, 50, 44), nose, doubler, skid, boom, brace, tail, mount, tailGauge, dihedral].map(({ part }) => part),
     boards: [
       { id: 'wedge', name: 'Wedge left from the last wing', material: BOARD, thicknessMm: t, widthMm: 420, heightMm: 300, count: 1, price: 0, grain: 'width', gramsPerSquareMetre: 480, outline: [{ x: 0, y: 0 }, { x: 420, y: 0 }, { x: 420, y: 120 }, { x: 160, y: 300 }, { x: 0, y: 300 }] },
       { id: 'full', name: 'Faced board 700 × 500', material: BOARD, thicknessMm: t, widthMm: 700, heightMm: 500, count: 8, price: 4.6, grain: 'width', gramsPerSquareMetre: 480 },

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { hingeWidth, slitGap, bevelRun, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
+import { hingeWidth, slitGap, bevelRun, unequalBevelAngles, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
 
 test('a square corner in 5 mm board: two bevels of 45° and a mouth of 10 mm', () => {
   expect(mitreBevelAngle(90)).toBe(45);
@@ -21,6 +21,22 @@ test('folding the groove shut: both lips meet when the plates have turned by the
     expect(lip.y).toBeCloseTo(thickness, 6);
     expect(foldOfMouth(2 * half, thickness)).toBeCloseTo(fold, 6);
   }));
+});
+test('plates of unequal thickness meet along one line from corner to corner, at any turn', () => {
+  expect(unequalBevelAngles(90, 5, 3).map((angle) => Number(angle.toFixed(2)))).toEqual([30.96, 59.04]);
+  const thickness = fc.double({ min: 1, max: 12, noNaN: true });
+  fc.assert(fc.property(fc.double({ min: 5, max: 120, noNaN: true }), thickness, thickness, (fold, first, second) => {
+    const [a, b] = unequalBevelAngles(fold, first, second).map((angle) => (angle * Math.PI) / 180) as [number, number];
+    // First plate lies left of the corner with its inner face at height t1; the second, turned about the corner, right of it.
+    const turn = (fold * Math.PI) / 180;
+    const inner = { x: -first * Math.tan(a), y: first };
+    const own = { x: second * Math.tan(b), y: second };
+    const turned = { x: own.x * Math.cos(turn) - own.y * Math.sin(turn), y: own.x * Math.sin(turn) + own.y * Math.cos(turn) };
+    expect(turned.x).toBeCloseTo(inner.x, 6);
+    expect(turned.y).toBeCloseTo(inner.y, 6);
+  }));
+  expect(() => unequalBevelAngles(180, 5, 5)).toThrow('got 180');
+  expect(() => unequalBevelAngles(90, 0, 5)).toThrow('got 0 and 5');
 });
 test('a slit in 5 mm board folded away by 90° gapes 7.07 mm, doubled 10 mm: the chord between lips that turn about the far skin', () => {
   expect(slitGap(90, 5)).toBeCloseTo(Math.hypot(5, 5), 9);

@@ -21,6 +21,24 @@ export function mitreBevelAngle(foldDegrees: number): number {
 }
 
 /**
+ * Bevels of two plates of unequal thickness that meet at a turn, so that their cut faces lie on each other along their whole depth.
+ * @param foldDegrees turn between the plates, in (0, 180)
+ * @param firstMm thickness of the first plate, above 0
+ * @param secondMm thickness of the second, above 0
+ * @returns blade tilt of each from its own normal, in degrees; below 0 leans the other way
+ * @throws CoreError OUT_OF_RANGE outside these
+ * @source plane geometry: the cut runs from the shared outer corner to where both inner faces meet; tan β1 = (t2 - t1·cos φ)/(t1·sin φ), β2 = φ - β1
+ * @example unequalBevelAngles(90, 5, 3) // [30.96, 59.04]
+ */
+export function unequalBevelAngles(foldDegrees: number, firstMm: number, secondMm: number): readonly [number, number] {
+  if (!(foldDegrees > 0 && foldDegrees < 180)) throw new CoreError('OUT_OF_RANGE', `foldDegrees must be in (0, 180), got ${foldDegrees}`, { foldDegrees });
+  if (!(firstMm > 0 && secondMm > 0)) throw new CoreError('OUT_OF_RANGE', `a plate must be thicker than 0 mm, got ${firstMm} and ${secondMm}`, { firstMm, secondMm });
+  const fold = radians(foldDegrees);
+  const first = degrees(Math.atan((secondMm - firstMm * Math.cos(fold)) / (firstMm * Math.sin(fold))));
+  return [first, foldDegrees - first];
+}
+
+/**
  * Width of a V groove at the face, so that two equal plates can turn to the fold angle: 2·t·tan(φ/2).
  * @param foldDegrees in [0, 180)
  * @param thicknessMm board thickness, at least 0

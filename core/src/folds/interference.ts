@@ -1,4 +1,4 @@
-import { applyRigid, boundsOf, distanceToEdge, interpolate, interpolate3, invertRigid, isInside, type Point3, type Polygon, type RigidMap } from '../geometry/index.ts';
+import { applyRigid, boundsOf, distanceToEdge, interpolate, interpolate3, invertRigid, isInside, type Bounds, type Point3, type Polygon, type RigidMap } from '../geometry/index.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import type { FoldTree } from './fold-tree.ts';
 import type { PlateSolid } from './plate-solid.ts';
@@ -12,14 +12,14 @@ export const CLASH_MM = 0.01;
 const PRESSED_SHARE = 0.35;
 const EDGE_SAMPLES = [0.1, 0.3, 0.5, 0.7, 0.9];
 
-interface Placed { readonly solid: PlateSolid; readonly map: RigidMap; readonly back: RigidMap; readonly corners: readonly Point3[]; readonly edges: readonly (readonly [Point3, Point3])[]; readonly box: Box }
+interface Placed { readonly solid: PlateSolid; readonly map: RigidMap; readonly back: RigidMap; readonly corners: readonly Point3[]; readonly edges: readonly (readonly [Point3, Point3])[]; readonly box: Box; readonly ground: Bounds }
 interface Box { readonly low: Point3; readonly high: Point3 }
 
 function placed(solid: PlateSolid, map: RigidMap): Placed {
   const low = solid.bottom.map((p) => placedPoint(map, p, 0)), high = solid.top.map((p) => placedPoint(map, p, solid.thicknessMm));
   const ring = (points: readonly Point3[]): readonly (readonly [Point3, Point3])[] => points.map((p, index) => [p, points[(index + 1) % points.length]!] as const);
   const corners = [...low, ...high];
-  return { solid, map, back: invertRigid(map), corners, edges: [...ring(low), ...ring(high), ...low.map((p, index) => [p, high[index]!] as const)], box: boxOf(corners) };
+  return { solid, map, back: invertRigid(map), corners, edges: [...ring(low), ...ring(high), ...low.map((p, index) => [p, high[index]!] as const)], box: boxOf(corners), ground: boundsOf(solid.plate.outer) };
 }
 function boxOf(points: readonly Point3[]): Box {
   const low = { x: Infinity, y: Infinity, z: Infinity }, high = { x: -Infinity, y: -Infinity, z: -Infinity };
@@ -41,13 +41,15 @@ function depthIn({ bottom, top, holes, thicknessMm }: PlateSolid, p: Point3): nu
 
 /** How deep one plate's corners and edges lie in another. */
 function depthOf(inner: Placed, outer: Placed): number {
-  const box = boundsOf(outer.solid.plate.outer), { thicknessMm } = outer.solid;
+  const { ground: box, solid: { thicknessMm } } = outer;
   let deepest = 0;
   const look = (p: Point3): void => { if (p.z > 0 && p.z < thicknessMm && p.x > box.minX && p.x < box.maxX && p.y > box.minY && p.y < box.maxY) deepest = Math.max(deepest, depthIn(outer.solid, p)); };
   const corners = new Map(inner.corners.map((corner) => [corner, applyRigid(outer.back, corner)]));
   for (const corner of corners.values()) look(corner);
   for (const [a, b] of inner.edges) {
     const [p, q] = [corners.get(a)!, corners.get(b)!];
+    const isBeside = (p.x <= box.minX && q.x <= box.minX) || (p.x >= box.maxX && q.x >= box.maxX) || (p.y <= box.minY && q.y <= box.minY) || (p.y >= box.maxY && q.y >= box.maxY) || (p.z <= 0 && q.z <= 0) || (p.z >= thicknessMm && q.z >= thicknessMm);
+    if (isBeside) continue;
     const [low, high] = [Math.max(0, Math.min(p.z, q.z)), Math.min(thicknessMm, Math.max(p.z, q.z))];
     if (high - low <= 0 && (p.z <= 0 || p.z >= thicknessMm)) continue;
     const share = (z: number): number => (Math.abs(q.z - p.z) < 1e-9 ? 0 : (z - p.z) / (q.z - p.z));

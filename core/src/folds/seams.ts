@@ -71,7 +71,7 @@ export function nearSeams(edges: readonly SeamEdge[], reachMm: number): readonly
   edges.forEach((a, index) => edges.slice(index + 1).forEach((b) => {
     if (a.plate === b.plate || a.segmentId === b.segmentId || isMirrorId(a.segmentId) && isMirrorId(b.segmentId)) return;
     const [m, n] = [distance3(...a.lines[0]!), distance3(...b.lines[0]!)];
-    if (Math.min(m, n) < 0.6 * Math.max(m, n)) return;
+    if (Math.min(m, n) < 0.6 * Math.max(m, n) || distance3(interpolate3(...a.lines[0]!, 0.5), interpolate3(...b.lines[0]!, 0.5)) > reachMm + Math.abs(m - n) / 2 + 2 * distance3(a.lines[0]![0], a.lines[1]![0])) return;
     const state = stateOf({ fromSegmentId: a.segmentId, toSegmentId: b.segmentId }, a, b);
     if (state.gapMm <= reachMm && state.angleDegrees < 10) found.push(state);
   }));

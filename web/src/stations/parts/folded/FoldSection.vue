@@ -36,10 +36,8 @@ const gap = ({ gapMm }: SeamState): string => formatLengthWithUnit(gapMm, work.u
     <ul class="report" role="status"><li v-for="(sentence, index) in report" :key="index">{{ sentence }}</li></ul>
     <div v-for="seam in folded.seams" :key="seam.seam.id" class="seam" :class="seam.state">
       <button type="button" class="name" @click="show(seam)">{{ nameOf(seam) }}</button><span class="value figures">{{ gap(seam) }}<template v-if="seam.angleDegrees > 0.5"> · {{ formatAngle(seam.angleDegrees) }} off</template></span>
-      <div class="doings">
-        <button v-if="mendOf(seam)" type="button" class="button small strong" @click="work.run(part.id, mendOf(seam)!)">Close it</button>
-        <button type="button" class="button small quiet" :aria-label="`Remove the seam ${nameOf(seam)}`" @click="work.run(part.id, { name: 'removeSeam', args: { seamId: seam.seam.id! } })">Remove</button>
-      </div>
+      <button type="button" class="button small quiet" :aria-label="`Remove the seam ${nameOf(seam)}`" @click="work.run(part.id, { name: 'removeSeam', args: { seamId: seam.seam.id! } })">Remove</button>
+      <div v-if="mendOf(seam)" class="doings"><button type="button" class="button small strong" @click="work.run(part.id, mendOf(seam)!)">Close it</button></div>
     </div>
     <template v-if="near.length > 0">
       <p class="hint">{{ near.length === 1 ? 'Two edges nearly meet' : `${near.length} pairs of edges nearly meet` }} when it is folded. Declare them as seams and their gaps are watched.</p>
@@ -53,7 +51,7 @@ const gap = ({ gapMm }: SeamState): string => formatLengthWithUnit(gapMm, work.u
 
 <style scoped>
 .report { list-style: none; margin: 8px 0; display: grid; gap: 6px; }
-.seam { display: grid; grid-template-columns: 1fr auto; gap: 2px 8px; align-items: center; border-left: 4px solid var(--moss); padding: 4px 0 4px 10px; margin: 6px 0; }
+.seam { display: grid; grid-template-columns: 1fr auto auto; gap: 2px 8px; align-items: center; border-left: 4px solid var(--moss); padding: 4px 0 4px 10px; margin: 6px 0; }
 .seam.open { border-left-color: var(--brick); background: var(--brick-pale); }
 .seam.near { border-left-color: #c9bd9f; }
 .name { border: 0; background: none; text-align: left; padding: 0; font-weight: 500; }

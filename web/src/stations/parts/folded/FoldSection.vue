@@ -33,7 +33,7 @@ const gap = ({ gapMm }: SeamState): string => formatLengthWithUnit(gapMm, work.u
 <template>
   <section aria-label="Folds">
     <h2 class="eyebrow">How it closes</h2>
-    <ul class="report" role="status"><li v-for="(sentence, index) in report" :key="index">{{ sentence }}</li></ul>
+    <div class="report" role="status"><p v-for="(sentence, index) in report" :key="index">{{ sentence }}</p></div>
     <div v-for="seam in folded.seams" :key="seam.seam.id" class="seam" :class="seam.state">
       <button type="button" class="name" @click="show(seam)">{{ nameOf(seam) }}</button><span class="value figures">{{ gap(seam) }}<template v-if="seam.angleDegrees > 0.5"> · {{ formatAngle(seam.angleDegrees) }} off</template></span>
       <button type="button" class="button small quiet" :aria-label="`Remove the seam ${nameOf(seam)}`" @click="work.run(part.id, { name: 'removeSeam', args: { seamId: seam.seam.id! } })">Remove</button>
@@ -50,7 +50,7 @@ const gap = ({ gapMm }: SeamState): string => formatLengthWithUnit(gapMm, work.u
 </template>
 
 <style scoped>
-.report { list-style: none; margin: 8px 0; display: grid; gap: 6px; }
+.report { margin: 8px 0; display: grid; gap: 6px; }
 .seam { display: grid; grid-template-columns: 1fr auto auto; gap: 2px 8px; align-items: center; border-left: 4px solid var(--moss); padding: 4px 0 4px 10px; margin: 6px 0; }
 .seam.open { border-left-color: var(--brick); background: var(--brick-pale); }
 .seam.near { border-left-color: #c9bd9f; }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, newAirframe, setFigure, signUp, station, test, typePoint } from '../support/workshop.ts';
+import { drawPlate, expect, newAirframe, setFigure, signUp, station, test, typePoint } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
 
 const strip = (page: Page) => page.getByRole('form', { name: 'Type the next point' });
@@ -63,6 +63,33 @@ test('a tray drawn by numbers is folded: one wall is short, its seam is mended, 
   expect(Buffer.concat(chunks).toString()).toMatch(/^<svg.*<title>Part 1 folds about 4 hinges/);
 });
 
+test('a crease is rolled into a row, and an edge is declared to meet another', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Rolled');
+  await drawPlate(page, 'Deck', '100', '200');
+  await page.locator('body').press('c');
+  await typePoint(page, { across: '0', up: '60' });
+  await typePoint(page, { across: '100', up: '60' });
+  await strip(page).getByRole('button', { name: 'Cancel' }).click();
+  await slip(page).getByRole('button', { name: /Crease/ }).click();
+  await slip(page).getByText('Roll round a radius').click();
+  await setFigure(page, 'Outer radius', '30');
+  await setFigure(page, 'Creases', '2');
+  await slip(page).getByRole('button', { name: 'Make the row' }).click();
+  await expect(slip(page).getByRole('alert')).toContainText('90° needs 3 to 200 creases, got 2');
+  await setFigure(page, 'Creases', '6');
+  await expect(slip(page)).toContainText('0.26 mm off');
+  await slip(page).getByRole('button', { name: 'Make the row' }).click();
+  await expect(slip(page).getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Crease/ })).toHaveCount(6);
+  await page.locator('body').press('f');
+  const at = await pixelsOf(page);
+  await page.mouse.click(...at(50, 0));
+  await page.getByLabel('Folded, it meets').selectOption('edge 3');
+  await expect(stations(page)).toContainText(/Folds.*1 open/);
+  await station(page, 'Cut list');
+  await expect(page.getByRole('main')).toContainText(/crease\s*· 6 lines/);
+});
+
 test('fold by fold in the order, from every side, cut open and measured; a part without folds says what is missing', async ({ page, workshop }) => {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
@@ -81,6 +108,9 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await controls.getByLabel('Folded by, per cent').fill('100');
   await expect(page.locator('.told')).toContainText(/section 63\.2 mm × 39\.6 mm/);
   for (const view of ['front', 'side', 'above', 'below', 'see-through', 'apart']) await views.getByRole('button', { name: view }).click();
+  await station(page, 'Cut list');
+  await expect(page.getByRole('article').filter({ hasText: 'Pod tray' })).toContainText(/Fold\s*1\s*tail wall\s*2\s*lower wall\s*3\s*upper wall/);
+  await station(page, 'Parts');
   await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Skid/ }).click();
   await expect(page.getByRole('application')).toBeVisible();
   await page.locator('body').press('u');

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { hingeWidth, slitGap, bevelRun, unequalBevelAngles, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
+import { hingeWidth, slitGap, bevelRun, rolledEdge, unequalBevelAngles, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
 
 test('a square corner in 5 mm board: two bevels of 45° and a mouth of 10 mm', () => {
   expect(mitreBevelAngle(90)).toBe(45);
@@ -37,6 +37,20 @@ test('plates of unequal thickness meet along one line from corner to corner, at 
   }));
   expect(() => unequalBevelAngles(180, 5, 5)).toThrow('got 180');
   expect(() => unequalBevelAngles(90, 0, 5)).toThrow('got 0 and 5');
+});
+test('a rolled edge: six creases of 15° round 30 mm; its strips touch the circle, its corners stand off as told', () => {
+  const { foldDegrees, pitchMm, deviationMm } = rolledEdge(30, 90, 6);
+  expect(foldDegrees).toBe(15);
+  // By another way: walk along the strips from a touching point and look how far each corner is from the centre.
+  let x = 0, y = -30, heading = 0;
+  for (let corner = 0; corner < 6; corner++) {
+    x += (pitchMm / (corner === 0 ? 2 : 1)) * Math.cos(heading);
+    y += (pitchMm / (corner === 0 ? 2 : 1)) * Math.sin(heading);
+    expect(Math.hypot(x, y) - 30).toBeCloseTo(deviationMm, 9);
+    heading += (foldDegrees * Math.PI) / 180;
+  }
+  expect(() => rolledEdge(30, 90, 2)).toThrow('3 to 200 creases, got 2');
+  for (const radius of [0, -4, Number.NaN]) expect(() => rolledEdge(radius, 90, 6)).toThrow('more than 0 mm');
 });
 test('a slit in 5 mm board folded away by 90° gapes 7.07 mm, doubled 10 mm: the chord between lips that turn about the far skin', () => {
   expect(slitGap(90, 5)).toBeCloseTo(Math.hypot(5, 5), 9);

@@ -51,7 +51,7 @@ export function cutListPages(list: CutList, title: PageTitle, unit: LengthUnit, 
     y -= 6 + names.length * LINE_MM;
   }
   for (const part of list.parts) {
-    const height = Math.max(pictureHeight(part.part) + 4, 12 + part.works.length * LINE_MM);
+    const height = Math.max(pictureHeight(part.part) + 4, 12 + (part.works.length + (part.folds.length > 1 ? 1 : 0)) * LINE_MM);
     room(height);
     page.push(...partBlock(part, unit, y, paper));
     y -= height;
@@ -80,7 +80,7 @@ function summary(list: CutList, unit: LengthUnit): readonly string[] {
   ];
 }
 
-function partBlock({ part, quantity, boards, works }: CutPart, unit: LengthUnit, top: number, paper: ListPaper): readonly Ink[] {
+function partBlock({ part, quantity, boards, works, folds }: CutPart, unit: LengthUnit, top: number, paper: ListPaper): readonly Ink[] {
   const textX = MARGIN_MM + PICTURE.widthMm + 6;
   const side = part.side === 'single' ? '' : ` · ${part.side}`;
   const where = boards.length > 0 ? ` · board ${boards.join(', ')}` : '';
@@ -90,8 +90,15 @@ function partBlock({ part, quantity, boards, works }: CutPart, unit: LengthUnit,
     textInk({ x: textX, y: top - 3.4 }, `${part.name}${side}`, 3.8, { weight: 'bold' }),
     textInk({ x: paper.widthMm - MARGIN_MM, y: top - 3.4 }, `${quantity} off`, 3.8, { weight: 'bold', align: 'right' }),
     textInk({ x: textX, y: top - 7.6 }, `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}${where}`, 2.9, { weight: 'figure' }),
+    ...(folds.length > 1 ? [textInk({ x: textX, y: top - 12 - works.length * LINE_MM }, orderWords(folds), 3)] : []),
     ...works.map((work, index) => textInk({ x: textX, y: top - 12 - index * LINE_MM }, workWords(work, unit), 3)),
   ];
+}
+
+/** The folds in their order in one line, cut short where it would run off the page. */
+export function orderWords(folds: readonly string[]): string {
+  const words = `fold ${folds.map((name, index) => `${index + 1} ${name}`).join(', ')}`;
+  return words.length > 95 ? `${words.slice(0, 94)}…` : words;
 }
 
 /** As tall as the part needs at the picture's width, up to the most a picture may have. */

@@ -1,4 +1,5 @@
 import { mitreBevelAngle } from '../allowance/index.ts';
+import { foldsInOrder } from '../folds/index.ts';
 import { pathLength } from '../geometry/index.ts';
 import type { BoardFace, OperationKind, ResolvedPart, Stroke } from '../drawing/index.ts';
 
@@ -26,7 +27,7 @@ export interface CutWork {
 }
 
 /** One part of the cut list. */
-export interface CutPart extends CutPiece { readonly works: readonly CutWork[] }
+export interface CutPart extends CutPiece { readonly works: readonly CutWork[]; /** Its folds in the order to fold them. */ readonly folds: readonly string[] }
 
 /** Lengths in mm of all work on a set of parts, by what is done. */
 export interface CutTotals {
@@ -105,7 +106,7 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
  */
 export function cutList(pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[], boards: readonly CutBoard[]): CutList {
   const holds = (part: ResolvedPart): readonly number[] => boards.flatMap((board, index) => (board.pieces.some((piece) => isSame(piece.part, part)) ? [index + 1] : []));
-  const parts = pieces.filter(({ part }) => part.outer.length > 0).map((piece): CutPart => ({ ...piece, boards: holds(piece.part), works: worksOf(piece.part) }));
+  const parts = pieces.filter(({ part }) => part.outer.length > 0).map((piece): CutPart => ({ ...piece, boards: holds(piece.part), works: worksOf(piece.part), folds: foldsInOrder(piece.part) }));
   return {
     parts,
     boards: boards.map((board, index) => ({ number: index + 1, label: board.label, parts: board.pieces.map((piece) => ({ ...piece, boards: [index + 1] })), totals: cutTotals(board.pieces) })),

@@ -7,26 +7,35 @@ import type { PlateSolid } from './plate-solid.ts';
 export interface OrderedFold { readonly operationId: string; readonly reason: string }
 
 /** Shares of a turn at which a plate is looked for in its way. */
-const STEPS = [0.25, 0.5, 0.75, 1];
+const STEPS = [0.5, 1];
 /** Trying every fold in every place pays up to so many; beyond, the folds furthest out come first. */
-const MOST_TRIED = 16;
+const MOST_TRIED = 12;
+
+const remembered = new WeakMap<FoldTree, readonly OrderedFold[]>();
 
 /**
- * An order in which a part can be folded: those furthest out first, unless a plate would be in the way.
+ * An order in which a part can be folded: those furthest out first, unless a plate would be in the way. Remembered by the tree.
  * @param nameOf what a fold is called in the reasons
  */
 export function foldOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string): readonly OrderedFold[] {
+  const known = remembered.get(tree) ?? orderAnew(solids, tree, nameOf);
+  remembered.set(tree, known);
+  return known;
+}
+
+function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string): readonly OrderedFold[] {
   const depth = new Map<number, number>([[tree.root, 0]]);
   for (const { parent, child } of tree.turns) depth.set(child, depth.get(parent)! + 1);
   const furthest = new Map<string, number>();
   for (const { hinge, child } of tree.turns) if (hinge.turnDegrees !== 0) furthest.set(hinge.operationId, Math.max(furthest.get(hinge.operationId) ?? 0, depth.get(child)!));
   const left = [...furthest].sort((a, b) => b[1] - a[1]).map(([operationId]) => operationId);
+  if (left.length === 1) return [{ operationId: left[0]!, reason: 'the only fold' }];
   if (left.length > MOST_TRIED) return left.map((operationId) => ({ operationId, reason: 'further out before nearer in' }));
   const done = new Set<string>(), order: OrderedFold[] = [];
   while (left.length > 0) {
     const blocked: string[] = [];
     const next = left.find((operationId) => {
-      const isFree = STEPS.every((share) => clashesOf(solids, tree, fold(tree, stateWith(done, operationId, share))).length === 0);
+      const isFree = isWayFree(solids, tree, done, operationId);
       if (!isFree) blocked.push(operationId);
       return isFree;
     });
@@ -37,6 +46,13 @@ export function foldOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf:
     left.splice(left.indexOf(chosen), 1);
   }
   return order;
+}
+
+/** Whether the plates that one fold moves meet no plate that stands still meanwhile. */
+function isWayFree(solids: readonly PlateSolid[], tree: FoldTree, done: ReadonlySet<string>, moving: string): boolean {
+  const carried = new Set<number>();
+  for (const { hinge, parent, child } of tree.turns) if (hinge.operationId === moving || carried.has(parent)) carried.add(child);
+  return STEPS.every((share) => clashesOf(solids, tree, fold(tree, stateWith(done, moving, share)), (a, b) => carried.has(a) !== carried.has(b)).length === 0);
 }
 
 /** Folds done are folded, one is on its way, the others lie flat. */

@@ -1,4 +1,4 @@
-import { polygonArea } from '../geometry/index.ts';
+import { cross, polygonArea, subtract, unitVector, type Point } from '../geometry/index.ts';
 import type { FlatPlates, Hinge } from './plates.ts';
 
 /** One turn of the tree: a plate and all beyond it turn about a hinge of the plate before. */
@@ -14,6 +14,11 @@ export interface FoldTree extends FlatPlates {
   /** Plates that no hinge joins to the rest: pieces that fall out. */
   readonly loose: readonly number[];
 }
+
+/** Stretches of a fold this near one line are one hinge, in mm. */
+const ONE_LINE_MM = 0.05;
+const joinsSame = (a: Hinge, b: Hinge): boolean => (a.left === b.left && a.right === b.right) || (a.left === b.right && a.right === b.left);
+const offLine = (p: Point, { from, to }: Hinge): number => Math.abs(cross(unitVector(from, to), subtract(p, from)));
 
 /** The fold tree of plates: from the largest plate outward, each plate by the shortest way. */
 export function foldTree(flat: FlatPlates): FoldTree {
@@ -32,9 +37,9 @@ export function foldTree(flat: FlatPlates): FoldTree {
       queue.push(child);
     }
   }
-  const pairs = new Set(turns.map(({ parent, child }) => [parent, child].sort((a, b) => a - b).join()));
-  // A hinge that a hole interrupts joins the same two plates twice: that is one hinge, no ring.
-  const rings = flat.hinges.filter((hinge) => !used.has(hinge) && !pairs.has([hinge.left, hinge.right].sort((a, b) => a - b).join()));
+  // A hinge that a hole interrupts joins the same two plates twice in one line: that is one hinge, no ring.
+  const isGoneOn = (hinge: Hinge): boolean => [...used].some((other) => joinsSame(hinge, other) && [hinge.from, hinge.to].every((p) => offLine(p, other) < ONE_LINE_MM));
+  const rings = flat.hinges.filter((hinge) => !used.has(hinge) && !isGoneOn(hinge));
   return { ...flat, root, turns: withWallsTurned(flat, turns), rings, loose: flat.plates.map(({ index }) => index).filter((index) => !seen.has(index)) };
 }
 

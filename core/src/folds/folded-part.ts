@@ -1,6 +1,7 @@
-import { expandPart, resolve, type Part, type PartCommand, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
+import { expandPart, resolve, traitsOf, type Part, type PartCommand, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
 import { distance3 } from '../geometry/index.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
+import { foldOrder } from './fold-order.ts';
 import { foldTree, type FoldTree } from './fold-tree.ts';
 import { firstClash, type Clash } from './interference.ts';
 import { solidsOf, type PlateSolid } from './plate-solid.ts';
@@ -54,6 +55,24 @@ export const seamFigures = (folded: FoldedPart): SeamFigures => ({
 
 /** The edit that closes one of a part's seams, or undefined when no edge can. */
 export const closeSeam = (folded: FoldedPart, seam: SeamState): PartCommand | undefined => closingCommand(seam, folded.maps);
+
+const orders = new WeakMap<ResolvedPart, readonly string[]>();
+/** The folds of a resolved part in the order to fold them, each by its word and label; none when nothing folds. Remembered by the part. */
+export function foldsInOrder(resolved: ResolvedPart): readonly string[] {
+  const known = orders.get(resolved);
+  if (known) return known;
+  const nameOf = (operationId: string): string => { const stroke = resolved.strokes.find((one) => one.operationId === operationId); return stroke ? stroke.label || traitsOf(stroke.kind).word : 'fold'; };
+  const flat = platesOf(resolved), tree = foldTree(flat);
+  const names = tree.turns.length === 0 ? [] : inRuns(foldOrder(solidsOf(resolved, flat), tree, nameOf).map(({ operationId }) => nameOf(operationId)));
+  orders.set(resolved, names);
+  return names;
+}
+
+/** Neighbours of one name told once, with how many they are. */
+function inRuns(names: readonly string[]): readonly string[] {
+  const runs = names.reduce<{ readonly name: string; readonly count: number }[]>((list, name) => (list.at(-1)?.name === name ? [...list.slice(0, -1), { name, count: list.at(-1)!.count + 1 }] : [...list, { name, count: 1 }]), []);
+  return runs.map(({ name, count }) => (count > 1 ? `${name} × ${count}` : name));
+}
 
 const clashes = new WeakMap<FoldedPart, { readonly clash: ReturnType<typeof firstClash> }>();
 /** The first clash on a part's way to folded. Remembered by the part. */

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
-import { groove, made, plate, polygonPart, withBevel, withLine, withRound } from '../../test/samples.ts';
+import { after, groove, made, plate, polygonPart, withBevel, withLine, withRound } from '../../test/samples.ts';
 import { applyRigid, distance3, polygonArea, regionArea, type Point3 } from '../geometry/index.ts';
-import type { OperationDraft, Part } from '../drawing/index.ts';
+import { applyCommand, polylineDraft, resolve, starboardTwin, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
 import { fold, foldedBy, foldTree, placedPoint, platesOf, solidsOf, unfold, type FoldTree } from './index.ts';
 
 const treeOf = (part: Part): FoldTree => foldTree(platesOf(made(part)));
 const trench = (foldDegrees: 90 | 180, side: 'centre' | 'left' | 'right' = 'centre'): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
 const crease = (foldDegrees: number): OperationDraft => ({ kind: 'crease', face: 'face', foldDegrees, label: '' });
 /** Every corner of the folded solids. */
-const cornersOf = (part: Part, share = 1): readonly Point3[] => {
-  const resolved = made(part), flat = platesOf(resolved), tree = foldTree(flat), maps = fold(tree, foldedBy(share));
+const cornersOf = (part: Part, boardMm = 5): readonly Point3[] => {
+  const resolved = resolve(part, { thicknessMm: boardMm, gramsPerSquareMetre: 480, plateThicknesses: {} }), flat = platesOf(resolved), maps = fold(foldTree(flat), foldedBy(1));
   return solidsOf(resolved, flat).flatMap(({ plate: { index }, bottom, top, thicknessMm }) => [...bottom.map((p) => placedPoint(maps[index]!, p, 0)), ...top.map((p) => placedPoint(maps[index]!, p, thicknessMm))]);
 };
 const size = (points: readonly Point3[], axis: 'x' | 'y' | 'z'): number => Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]));
@@ -35,6 +35,10 @@ describe('plates', () => {
     const cut = treeOf(withLine(plate(200, 100), [50, 0], [50, 100], { kind: 'through', face: 'face', label: '' }));
     expect([cut.plates.length, cut.loose.length]).toEqual([2, 1]);
   });
+  test('folds that enclose an island are a ring: it cannot turn about four lines', () => {
+    const island = treeOf(after(plate(200, 100), ...[[60, 30, 140, 30], [140, 30, 140, 70], [140, 70, 60, 70], [60, 70, 60, 30]].map(([x, y, u, v]): PartCommand => ({ name: 'drawLine', args: { draft: polylineDraft([{ x: x!, y: y! }, { x: u!, y: v! }]), operation: groove(30) } }))));
+    expect([island.plates.length, island.turns.length, island.rings.length]).toEqual([2, 1, 3]);
+  });
   test('four folds round a middle make a ring that is named, and still fold', () => {
     const crossed = treeOf(withLine(withLine(plate(100, 100), [50, 0], [50, 100], crease(20)), [0, 50], [100, 50], crease(20)));
     expect(crossed.plates).toHaveLength(4);
@@ -45,9 +49,8 @@ describe('plates', () => {
 describe('folded', () => {
   test('a channel 60 wide outside with walls of 40 has just these sizes, whatever the board', () => {
     for (const thicknessMm of [3, 5, 6.2]) {
-      void thicknessMm;
       const part = withLine(withLine(plate(200, 140), [0, 40], [200, 40], groove()), [0, 100], [200, 100], groove());
-      const corners = cornersOf(part);
+      const corners = cornersOf(part, thicknessMm);
       expect(size(corners, 'y')).toBeCloseTo(60, 2);
       expect(size(corners, 'z')).toBeCloseTo(40, 2);
       expect(size(corners, 'x')).toBeCloseTo(200, 2);
@@ -107,9 +110,32 @@ test('unfolded again, every plate lies where it was drawn', () => {
     });
   }), { numRuns: 60 });
 });
-test('a mirrored part folds to the mirrored shape; a bevel takes foam away, not skin', () => {
+test('one crease rolled into a row of nine turns the board by 180°, two radii high', () => {
+  const drawn = withLine(plate(100, 300), [0, 100], [100, 100], crease(10));
+  const part = after(drawn, { name: 'rollCrease', args: { operationId: drawn.operations[0]!.id, radiusMm: 40, turnDegrees: 180, creases: 9, side: 'left' } });
+  expect(part.operations).toHaveLength(9);
+  const tree = treeOf(part), maps = fold(tree);
+  const top = ({ outer }: (typeof tree.plates)[number]): number => Math.max(...outer.map(({ y }) => y));
+  const [near, far] = [tree.plates.reduce((a, b) => (top(b) < top(a) ? b : a)), tree.plates.reduce((a, b) => (top(b) > top(a) ? b : a))];
+  const foot = placedPoint(maps[near.index]!, near.outer[0]!, 0).z;
+  const heights = far.outer.map((p) => placedPoint(maps[far.index]!, p, 0).z - foot);
+  // The far skin touches a circle of 40 on both sides: it comes back 80 above itself, whichever plate stands still.
+  expect(Math.abs(heights.reduce((sum, z) => sum + z, 0) / heights.length)).toBeCloseTo(80, 6);
+  expect(applyCommand(drawn, { name: 'rollCrease', args: { operationId: drawn.operations[0]!.id, radiusMm: 40, turnDegrees: 180, creases: 3, side: 'left' } })).toMatchObject({ message: '180° needs 6 to 200 creases, got 3.' });
+});
+test('a mirrored part folds to the mirrored shape', () => {
   const part = withBevel(withLine(plate(200, 100), [0, 30], [200, 60], groove(70)), 0, 30);
-  const resolved = made(part), solid = solidsOf(resolved, platesOf(resolved));
-  const lower = solid.find(({ sides }) => sides.includes('bevel'))!;
+  const resolved = resolve(part, { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} });
+  const corners = (one: typeof resolved): Point3[] => { const flat = platesOf(one), maps = fold(foldTree(flat)); return solidsOf(one, flat).flatMap(({ plate: { index }, bottom }) => bottom.map((p) => placedPoint(maps[index]!, p, 0))); };
+  const own = corners(resolved), twin = corners(starboardTwin(resolved));
+  // Whichever plate stands still, the distances between corners are those of the mirror image.
+  const spread = (points: readonly Point3[]): number[] => points.flatMap((p, index) => points.slice(index + 1).map((q) => distance3(p, q))).sort((a, b) => a - b);
+  const [a, b] = [spread(own), spread(twin)];
+  expect(b).toHaveLength(a.length);
+  a.forEach((distance, index) => expect(b[index]).toBeCloseTo(distance, 2));
+});
+test('a bevel takes foam away, not skin', () => {
+  const part = withBevel(withLine(plate(200, 100), [0, 30], [200, 60], groove(70)), 0, 30);
+  const resolved = made(part), lower = solidsOf(resolved, platesOf(resolved)).find(({ sides }) => sides.includes('bevel'))!;
   expect(regionArea([lower.bottom]) - regionArea([lower.top])).toBeGreaterThan(200 * 5 * Math.tan(Math.PI / 6) - 1);
 });

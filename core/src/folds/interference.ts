@@ -61,13 +61,14 @@ function depthOf(inner: Placed, outer: Placed): number {
 
 /**
  * Plates that are in each other as they lie. Neighbours at a crease press their foam together, which is not counted until it would crush.
+ * @param isWanted which pairs of plates are looked at
  * @source corners and edges of each plate are looked for in the other's own frame; depth is the distance to its nearest side
  */
-export function clashesOf(solids: readonly PlateSolid[], tree: FoldTree, maps: FoldedPlates): readonly Clash[] {
+export function clashesOf(solids: readonly PlateSolid[], tree: FoldTree, maps: FoldedPlates, isWanted: (a: number, b: number) => boolean = () => true): readonly Clash[] {
   const all = solids.map((solid) => placed(solid, maps[solid.plate.index]!));
   const soft = new Set(tree.hinges.filter(({ kind }) => kind === 'crease').map(({ left, right }) => [left, right].sort((a, b) => a - b).join()));
   return all.flatMap((a, index) => all.slice(index + 1).flatMap((b): readonly Clash[] => {
-    if (a.solid.plate.kind === 'skin' || b.solid.plate.kind === 'skin' || isApart(a.box, b.box)) return [];
+    if (a.solid.plate.kind === 'skin' || b.solid.plate.kind === 'skin' || !isWanted(a.solid.plate.index, b.solid.plate.index) || isApart(a.box, b.box)) return [];
     const allowed = soft.has(`${a.solid.plate.index},${b.solid.plate.index}`) ? PRESSED_SHARE * a.solid.thicknessMm : CLASH_MM;
     const depthMm = Math.max(depthOf(a, b), depthOf(b, a));
     return depthMm > allowed ? [{ plates: [a.solid.plate.index, b.solid.plate.index], depthMm }] : [];

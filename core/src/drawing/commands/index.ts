@@ -3,6 +3,7 @@ import type { Part } from '../part.ts';
 import { addOperation } from './add-operation.ts';
 import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } from './features.ts';
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides.ts';
+import { rollCrease } from './roll-crease.ts';
 import { pastePaths } from './paste-paths.ts';
 import { groupPaths, ungroupPaths } from './path-groups.ts';
 import { addSeam, moveEdge, removeSeam } from './seams.ts';
@@ -62,7 +63,7 @@ export const COMMANDS = {
   changeGuide, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine,
   drawOutline, extendFold, extendLine, groupPaths, insertNode, joinLines, meetCentreLine, meetNode, mirrorPart, moveEdge, moveFeature, moveNodes,
   movePath, offsetContour, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeNode, removeOperation, removePath,
-  removeSeam, setDimension, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline,
+  removeSeam, rollCrease, setDimension, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline,
   ungroupPaths,
 } as const;
 

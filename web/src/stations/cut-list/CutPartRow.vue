@@ -31,6 +31,7 @@ const isFold = ({ kind }: CutWork): boolean => kind === 'groove' || kind === 'tr
           </tr>
         </tbody>
       </table>
+      <p v-if="cut.folds.length > 1" class="order"><span>Fold</span> <template v-for="(name, index) in cut.folds" :key="index"><b class="figures">{{ index + 1 }}</b> {{ name }} </template></p>
     </div>
   </article>
 </template>
@@ -49,6 +50,9 @@ td.words { width: 34%; white-space: normal; }
 td.figures { font-size: 16px; font-weight: 500; }
 td.length { text-align: right; font-weight: 600; padding-right: 0; }
 .stroke { width: 66px; line-height: 0; }
+.order { font-size: 15px; margin-top: 6px; }
+.order span { color: var(--ink-soft); }
+.order b { color: var(--marigold-deep); margin-left: 8px; }
 .soft { color: var(--ink-soft); }
 tr:last-child td { border-bottom: 0; }
 @media (max-width: 1080px) { .picture { width: 150px; } }

@@ -39,6 +39,19 @@ function addBevel(): void {
   const added = work.airframe?.parts.find(({ id }) => id === props.part.id)?.operations.at(-1);
   if (added) emit('choose', { kind: 'operation', operationId: added.id });
 }
+/** Other straight edges of the outline that this one could be a seam with; outlines with more are joined in the folded view. */
+const MOST_SEAM_EDGES = 40;
+const others = computed(() => {
+  const lines = props.path.segments.flatMap((one, at) => (one.kind === 'line' && one.id !== props.segment.id ? [[one.id, `edge ${at + 1}`] as const] : []));
+  return lines.length <= MOST_SEAM_EDGES ? [['', 'no edge'] as const, ...lines] : [];
+});
+const seam = computed(() => props.part.seams?.find(({ fromSegmentId, toSegmentId }) => fromSegmentId === props.segment.id || toSegmentId === props.segment.id));
+const met = computed(() => (seam.value ? (seam.value.fromSegmentId === props.segment.id ? seam.value.toSegmentId : seam.value.fromSegmentId) : ''));
+function meet(other: string): void {
+  const remove = seam.value ? [{ name: 'removeSeam' as const, args: { seamId: seam.value.id } }] : [];
+  const add = other === '' ? [] : [{ name: 'addSeam' as const, args: { fromSegmentId: props.segment.id, toSegmentId: other } }];
+  work.runAll(props.part.id, [...remove, ...add], other === '' ? 'Remove seam' : 'Declare seam');
+}
 const insert = (): void => { work.run(props.part.id, { name: 'insertNode', args: { segmentId: props.segment.id, t: props.t > 0.02 && props.t < 0.98 ? props.t : 0.5 } }); };
 const parts = ref(2);
 const divide = (): void => { work.run(props.part.id, { name: 'divideSegment', args: { segmentId: props.segment.id, count: parts.value } }); };
@@ -57,6 +70,7 @@ function removePath(): void {
       <MeasureField label="Direction" kind="angle" :model-value="directionDegrees(...ends)" :least="-360" :most="360" @update:model-value="work.run(part.id, { name: 'shapeRun', args: { segmentId: segment.id, angleDegrees: $event } })" />
       <MeasureField v-if="arc" label="Radius" :unit="work.unit" :model-value="arc.radius" :least="0.1" @update:model-value="setRadius" />
       <div v-if="arc" class="row"><span class="label">Sweep</span><span class="value">{{ Math.abs(degrees(arc.sweep)).toFixed(1) }}°</span></div>
+      <ChoiceRow v-if="segment.kind === 'line' && isOuter && others.length > 0" label="Folded, it meets" :model-value="met" :choices="others" @update:model-value="meet" />
       <MeasureField label="Divide in" kind="number" :model-value="parts" :least="2" :most="200" @update:model-value="parts = Math.round($event)" />
       <SizingRow v-if="!isOuter" :part="part" :path="path" />
       <ExistsInRow v-if="'role' in path" :part="part" :target-id="path.id" :variants="path.variants" />

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, reactive } from 'vue';
 import { findPath, operationDepth, operationWidth, operationWord, type Operation, type Part } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
-import { mitreBevelAngle, slitGap } from '@grain-fold/core/allowance';
+import { mitreBevelAngle, rolledEdge, slitGap } from '@grain-fold/core/allowance';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -17,6 +17,15 @@ const isAuto = computed(() => (props.operation.kind === 'groove' && props.operat
 const line = computed(() => props.part.lines.find(({ id }) => id === props.operation.on.pathId));
 const change = (changes: Record<string, unknown>): void => { work.run(props.part.id, { name: 'changeOperation', args: { operationId: props.operation.id, changes } }); };
 const slitDepthMm = computed(() => operationDepth(props.operation, props.thicknessMm) ?? 0);
+const roll = reactive({ radius: 30, turn: 90, creases: 6, side: 'left' });
+/** What the row would be, while its numbers can be. */
+const rolled = computed(() => {
+  try {
+    return rolledEdge(roll.radius, roll.turn, roll.creases);
+  } catch {
+    return undefined; // the command says why when it is asked for
+  }
+});
 const placeWords = computed(() => {
   const path = findPath(props.part, props.operation.on.pathId);
   const edges = props.operation.on.segmentIds?.length;
@@ -51,6 +60,15 @@ const placeWords = computed(() => {
         <div class="row"><span class="label">Relief</span><span class="value">{{ formatLengthWithUnit(width, work.unit) }} wide</span></div>
       </template>
       <MeasureField v-if="operation.kind === 'pocket'" label="Depth" :unit="work.unit" :model-value="operation.depthMm" :least="0.1" :most="100" @update:model-value="change({ depthMm: $event })" />
+      <details v-if="operation.kind === 'crease' && line">
+        <summary class="eyebrow">Roll round a radius</summary>
+        <MeasureField label="Outer radius" :unit="work.unit" :model-value="roll.radius" :least="1" :most="5000" @update:model-value="roll.radius = $event" />
+        <MeasureField label="Turn in all" kind="angle" :model-value="roll.turn" :least="1" :most="360" @update:model-value="roll.turn = $event" />
+        <MeasureField label="Creases" kind="number" :model-value="roll.creases" :least="1" :most="200" @update:model-value="roll.creases = Math.round($event)" />
+        <ChoiceRow v-model="roll.side" label="They follow" :choices="[['left', 'on its left'], ['right', 'on its right']]" />
+        <div v-if="rolled" class="row"><span class="label">{{ formatAngle(rolled.foldDegrees) }} each, {{ formatLengthWithUnit(rolled.pitchMm, work.unit) }} apart</span><span class="value">{{ formatLengthWithUnit(rolled.deviationMm, work.unit, 2) }} <small>off</small></span></div>
+        <button type="button" class="button small remove" @click="work.run(part.id, { name: 'rollCrease', args: { operationId: operation.id, radiusMm: roll.radius, turnDegrees: roll.turn, creases: roll.creases, side: roll.side as 'left' | 'right' } })">Make the row</button>
+      </details>
       <ChoiceRow v-if="operation.kind !== 'through'" label="Cut from" :model-value="operation.face" :choices="[['face', 'the face'], ['back', 'the back']]" @update:model-value="change({ face: $event })" />
       <div class="row"><label :for="`label-${operation.id}`">Label</label><input :id="`label-${operation.id}`" class="text" :value="operation.label" maxlength="80" @change="change({ label: ($event.target as HTMLInputElement).value })" @keydown.enter="($event.target as HTMLInputElement).blur()" /></div>
       <ExistsInRow :part="part" :target-id="operation.id" :variants="operation.variants" />

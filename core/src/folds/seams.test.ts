@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { after, groove, made, plate, withLine } from '../../test/samples.ts';
 import { emptyPart, outlineOf, polygonDraft, resolve, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
-import { clashesOf, clashOf, closeSeam, fold, foldedBy, foldOrder, foldPart, seamFigures, solidsOf, type FoldedPart } from './index.ts';
+import { clashesOf, clashOf, closeSeam, fold, foldedBy, foldOrder, foldPart, foldReport, seamFigures, solidsOf, type FoldedPart } from './index.ts';
 
 const context = (thicknessMm = 5) => ({ thicknessMm, gramsPerSquareMetre: 480, plateThicknesses: {} });
 const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
@@ -58,6 +58,8 @@ describe('interference', () => {
       const folded = foldPart(withLine(plate(200, 100), [0, 50], [200, 50], groove(90, mouthMm)), context())!;
       return Math.max(0, ...clashesOf(folded.solids, folded.tree, folded.maps).map(({ depthMm }) => depthMm));
     };
+    const narrow = withLine(plate(200, 100), [0, 50], [200, 50], groove(90, 8));
+    expect(foldReport(narrow, foldPart(narrow, context())!, 'mm').join(' ')).toContain('into each other: mitre groove between them is too narrow for its angle.');
     expect(clash(10)).toBeLessThan(0.02);
     expect(clash(8)).toBeGreaterThan(0.3);
     expect(clash(6)).toBeGreaterThan(clash(8));

@@ -1,9 +1,10 @@
-import { midpoint } from '../../geometry/index.ts';
+import { flattenClosedPath, isInsideRegion, midpoint } from '../../geometry/index.ts';
 import type { Board } from '../../stock/index.ts';
 import { expandPart, type ExpandContext } from '../expand-part.ts';
 import { siteOf } from '../expand-features.ts';
 import { featureFaults, featureWord, isOnEdge, scaledFeature, type Feature } from '../features/index.ts';
-import { findPath, outlineOf, type Contour, type Part } from '../part.ts';
+import { featureIdOf } from '../derived-ids.ts';
+import { curvesOf, findPath, holesOf, outlineOf, type Contour, type Part } from '../part.ts';
 import { neededWidth } from '../plate-slots.ts';
 import { offCentreLine, ON_CENTRE_LINE_MM } from '../symmetry.ts';
 import type { Fault } from './fault.ts';
@@ -19,7 +20,7 @@ const LOOSEST_SLOT_MM = 1;
  * @param variants every variant of the airframe
  */
 export function drawingFaults(part: Part, context: ExpandContext, variants: readonly string[], scale: number): readonly Fault[] {
-  return [...(part.features ?? []).flatMap((feature) => faultsOfFeature(part, feature, context, scale)), ...symmetryFaults(part), ...part.contours.flatMap((contour) => slotUnfit(part, contour, context)), ...variantFaults(part, context, variants)];
+  return [...(part.features ?? []).flatMap((feature) => faultsOfFeature(part, feature, context, scale)), ...wordsOff(part, context), ...symmetryFaults(part), ...part.contours.flatMap((contour) => slotUnfit(part, contour, context)), ...variantFaults(part, context, variants)];
 }
 
 function faultsOfFeature(part: Part, feature: Feature, context: ExpandContext, scale: number): readonly Fault[] {
@@ -31,6 +32,23 @@ function faultsOfFeature(part: Part, feature: Feature, context: ExpandContext, s
       mend: mend && drawn ? { label: mend.label, command: { name: 'changeFeature', args: { featureId: feature.id, changes: Object.fromEntries(Object.keys(mend.changes).map((key) => [key, drawn[key]])) } } }
         : { label: `Remove the ${featureWord(feature)}`, command: { name: 'removeFeature', args: { featureId: feature.id } } },
     };
+  });
+}
+
+/** Words that run off the part or over a hole would be printed cut short. */
+function wordsOff(part: Part, context: ExpandContext): readonly Fault[] {
+  const lettering = (part.features ?? []).filter((feature) => feature.kind === 'lettering');
+  if (lettering.length === 0) return [];
+  const whole = expandPart(part, context), outline = outlineOf(whole);
+  if (!outline?.closed) return [];
+  const ring = flattenClosedPath(curvesOf(outline), 0.05), holes = holesOf(whole).filter(({ closed }) => closed).map((hole) => flattenClosedPath(curvesOf(hole), 0.05));
+  return lettering.flatMap((feature): readonly Fault[] => {
+    const points = whole.lines.filter(({ id }) => featureIdOf(id) === feature.id).flatMap(({ nodes }) => nodes);
+    if (points.every((p) => isInsideRegion(p, ring, holes))) return [];
+    return [{
+      code: 'WORDS_OFF', partId: part.id, targetId: feature.id, place: feature.at, title: `“${feature.text}” runs off ${part.name}`, detail: 'Words are drawn only on the part and not over its holes.',
+      mend: { label: 'Move it to the roomiest place', command: { name: 'centreFeature', args: { featureId: feature.id } } },
+    }];
   });
 }
 

@@ -38,7 +38,7 @@ export interface FeatureField {
 
 /** Why a feature cannot be made as it stands, with a mend that changes its own numbers where one can. */
 export interface FeatureFault {
-  readonly code: 'FEATURE_EDGE' | 'TABS_CROWDED' | 'MATE_MISSING' | 'LAP_DEEP' | 'STATION_OFF';
+  readonly code: 'FEATURE_EDGE' | 'TABS_CROWDED' | 'MATE_MISSING' | 'LAP_DEEP' | 'STATION_OFF' | 'WORDS_OFF';
   readonly title: string;
   readonly detail: string;
   readonly mend?: { readonly label: string; readonly changes: Readonly<Record<string, unknown>> };

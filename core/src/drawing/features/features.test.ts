@@ -110,6 +110,13 @@ test('letters are as high as asked, accents are left off, strange ones refused',
   expect(Math.max(...strokes.flat().map(({ x }) => x))).toBeCloseTo(widthMm, 9);
   expect(refusal(withFeature(plate(200, 100), 'lettering'), { name: 'changeFeature', args: { featureId: 'f10', changes: { text: '翼' } } })).toContain('"翼"');
 });
+test('words that run off the part are named and moved to where there is room', () => {
+  const part = after(plate(200, 100), { name: 'addFeature', args: { kind: 'lettering', at: { x: 195, y: 50 }, numbers: { text: 'PORT WING' } } });
+  const fault = faultsIn(airframeOf([part]), part)[0]!;
+  expect(fault).toMatchObject({ code: 'WORDS_OFF', title: '“PORT WING” runs off Part p1' });
+  const mended = after(part, (fault.mend as { command: PartCommand }).command);
+  expect(faultsIn(airframeOf([mended]), mended)).toEqual([]);
+});
 test('what a feature makes is led back to it: a hole outside is moved in, at any scale', () => {
   const part = after(plate(200, 100), { name: 'addFeature', args: { kind: 'finger', at: { x: 198, y: 50 } } });
   for (const scale of [1, 1.5]) {

@@ -117,3 +117,26 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await page.locator('body').press('u');
   await expect(slip(page).getByRole('alert')).toContainText('has no fold that parts it');
 });
+
+test('without WebGL the folded part is drawn instead, and turns under the pointer', async ({ page, workshop }) => {
+  await page.addInitScript(() => {
+    const getContext = HTMLCanvasElement.prototype.getContext as (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) => unknown;
+    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) { return kind.startsWith('webgl') ? null : getContext.call(this, kind, ...rest); } as never;
+  });
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
+  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Pod nose/ }).click();
+  await page.locator('body').press('u');
+  const drawing = page.locator('svg[role="img"]').filter({ has: page.locator('path') });
+  await expect(drawing).toHaveAttribute('aria-label', /folds about 9 hinges into 10 plates/);
+  const shape = (): Promise<string | null> => drawing.locator('path').first().getAttribute('d');
+  const before = await shape();
+  const box = (await drawing.boundingBox())!;
+  await page.mouse.move(box.x + 300, box.y + 200);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 380, box.y + 230, { steps: 4 });
+  await page.mouse.up();
+  expect(await shape()).not.toBe(before);
+  await expect(page.getByRole('button', { name: 'save PNG' })).toHaveCount(0);
+});

@@ -10,12 +10,14 @@ const props = defineProps<{ folding: Folding; label: string; highlighted: readon
 const frame = ref<HTMLElement>();
 const { width, height } = useElementSize(frame);
 
+/** Room for the controls below the drawing. */
+const CONTROLS_PX = 140;
 const faces = computed(() => drawnFaces(props.folding.faces.value, props.folding.viewpoint.value));
 const box = computed(() => {
   const points = faces.value.flatMap(({ rings }) => rings.flat());
   const [minX, maxX, minY, maxY] = points.reduce(([a, b, c, d], { x, y }) => [Math.min(a, x), Math.max(b, x), Math.min(c, y), Math.max(d, y)] as const, [Infinity, -Infinity, Infinity, -Infinity] as readonly [number, number, number, number]);
-  const k = Math.min((width.value - 80) / Math.max(1, maxX - minX), (height.value - 200) / Math.max(1, maxY - minY));
-  return { k, x: width.value / 2 - ((minX + maxX) / 2) * k, y: height.value / 2 + ((minY + maxY) / 2) * k };
+  const k = Math.min((width.value - 80) / Math.max(1, maxX - minX), (height.value - CONTROLS_PX - 60) / Math.max(1, maxY - minY));
+  return { k, x: width.value / 2 - ((minX + maxX) / 2) * k, y: (height.value - CONTROLS_PX) / 2 + ((minY + maxY) / 2) * k };
 });
 const at = (p: { readonly x: number; readonly y: number }): string => `${(box.value.x + p.x * box.value.k).toFixed(1)} ${(box.value.y - p.y * box.value.k).toFixed(1)}`;
 const line = ([a, b]: readonly [Point3, Point3]): string => `M${at(seenFrom(props.folding.viewpoint.value, a))}L${at(seenFrom(props.folding.viewpoint.value, b))}`;

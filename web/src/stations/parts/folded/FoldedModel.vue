@@ -89,12 +89,12 @@ function fit(): void {
 }
 
 onMounted(() => {
-  try {
-    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: true, preserveDrawingBuffer: true });
-  } catch {
+  const context = canvas.value!.getContext('webgl2', { antialias: true, preserveDrawingBuffer: true });
+  if (!context) {
     emit('failed'); // no WebGL on this machine: the part is drawn instead
     return;
   }
+  renderer = new WebGLRenderer({ canvas: canvas.value!, context });
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   controls = new OrbitControls(camera, canvas.value!);
   controls.addEventListener('change', draw);

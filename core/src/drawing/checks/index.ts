@@ -71,4 +71,4 @@ function ledToDrawing(drawn: Part, faults: readonly Fault[]): readonly Fault[] {
 }
 
 /** A mend that names only drawn things: pieces and images stand for what they come from. */
-const withDrawnIds = (mend: Mend): Mend => (JSON.stringify(mend).includes('~') ? JSON.parse(JSON.stringify(mend).replace(/~[^"]*"/g, '"')) as Mend : mend);
+const withDrawnIds = (mend: Mend): Mend => (JSON.stringify(mend).includes('~') ? JSON.parse(JSON.stringify(mend).replace(/"([A-Za-z]+\d+)(?:~(?:mirror|f\d+\.\d+))+"/g, '"$1"')) as Mend : mend);

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { times, type Point } from '@grain-fold/core/geometry';
-import { copiedFrom, emptyPart, existsIn, expandPart, pathsOf, resolve, type CopiedPaths, type Fault, type FeatureKind, type Picked, type Snap } from '@grain-fold/core/drawing';
+import { copiedFrom, emptyPart, existsIn, expandPart, resolve, type CopiedPaths, type Fault, type FeatureKind, type Picked, type Snap } from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
 import { foldPart } from '@grain-fold/core/folds';
 import { materialsOf } from '@grain-fold/core/stock';
@@ -40,6 +40,7 @@ const beneathId = ref<string>();
 /** Parts picked in the rack to be changed together. */
 const picked = shallowRef<readonly string[]>([]);
 const copied = shallowRef<CopiedPaths>();
+const copiedFromPartId = shallowRef<string>();
 const NOTHING_COPIED: CopiedPaths = { contours: [], lines: [], operations: [], features: [] };
 /** How far beside its original a copy comes in the part that it was copied from, in mm. */
 const PASTE_STEP = { x: 10, y: 10 };
@@ -102,6 +103,7 @@ function toggleFolded(): void {
 }
 function copy(): void {
   if (!part.value) return;
+  copiedFromPartId.value = part.value.id;
   copied.value = copiedFrom(part.value, selection.paths.value.map(({ id }) => id), selection.feature.value ? [selection.feature.value.id] : []);
   const count = copied.value.contours.length + copied.value.lines.length + copied.value.features.length;
   work.message = count === 0 ? 'Choose lines, holes or a feature to copy first.' : '';
@@ -109,9 +111,8 @@ function copy(): void {
 /** Puts what was copied where it lay, a step aside when it is there already. */
 function paste(): void {
   if (!part.value) return;
-  const own = new Set(pathsOf(part.value).map(({ id }) => id)), now = copied.value ?? NOTHING_COPIED;
-  const isHere = [...now.contours, ...now.lines].some(({ id }) => own.has(id));
-  if (work.run(part.value.id, { name: 'pastePaths', args: { copied: now, by: isHere ? PASTE_STEP : { x: 0, y: 0 } } })) selection.chosen.value = undefined;
+  const isHere = copiedFromPartId.value === part.value.id; // ids are a part's own, so they do not tell
+  if (work.run(part.value.id, { name: 'pastePaths', args: { copied: copied.value ?? NOTHING_COPIED, by: isHere ? PASTE_STEP : { x: 0, y: 0 } } })) selection.chosen.value = undefined;
 }
 async function addPart(): Promise<void> {
   drafting.keep();
@@ -214,8 +215,8 @@ useEventListener(window, 'keydown', (event) => {
   } else if (event.altKey) return;
   else if (tool) startTool(tool);
   else if (key === 'N') void addPart();
-  else if (key === 'E') isFeatureMenuOpen.value = !isFeatureMenuOpen.value;
-  else if (key === 'J') isBack.value = !isBack.value;
+  else if (key === 'E' && !folded.value) isFeatureMenuOpen.value = !isFeatureMenuOpen.value;
+  else if (key === 'J' && !folded.value) isBack.value = !isBack.value;
   else if (key === 'U') toggleFolded();
   else if (key === 'R') mirror();
   else if (key === 'A' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc';

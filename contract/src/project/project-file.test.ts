@@ -53,6 +53,7 @@ test.each<[string, unknown, string, string]>([
   ['a dowel of no size', changed('parts.0.features', [{ id: 'f9001', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 0, fitMm: 0 }]), 'FILE_DAMAGED', 'diameterMm'],
   ['tabs on an edge that is not there', changed('parts.0.features', [{ id: 'f9001', kind: 'tabs', label: '', on: { pathId: 'c1', segmentId: 's999' }, count: 1, lengthMm: 9, material: '', reachMm: 'auto' }]), 'FILE_DAMAGED', 'parts[0].features[0]'],
   ['slots for a mate that is no reference', changed('parts.0.features', [{ id: 'f9001', kind: 'slots', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, mate: '../../x', slantDegrees: 0, fitMm: 0 }]), 'FILE_DAMAGED', 'mate'],
+  ['a drawn point named like a feature’s own', changed('parts.1.contours.0.nodes.2.id', 'f1-2'), 'FILE_DAMAGED', 'parts[1].contours[0]: the id "f1-2" is that of something a feature draws'],
   ['a guide beside itself', changed('parts.0.guides', [{ id: 'g9001', name: 'g', kind: 'beside', of: { guideId: 'g9001' }, byMm: 3 }]), 'FILE_DAMAGED', 'parts[0].guides[0].of'],
   ['a point attached to no guide', changed('parts.0.attachments', [{ nodeId: 'n1', guideId: 'g1' }]), 'FILE_DAMAGED', 'attachments[0]'],
   ['a thing that exists in no variant', changed('parts.0.variants', []), 'FILE_DAMAGED', 'parts[0].variants'],

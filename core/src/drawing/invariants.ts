@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/index.ts';
+import { featureIdOf } from './derived-ids.ts';
 import { isOnEdge } from './features/feature.ts';
 import { findPath, FURTHEST_COORDINATE_MM, pathsOf, type DrawnPath, type Part, type Segment } from './part.ts';
 
@@ -21,6 +22,8 @@ export function brokenInvariant(part: Part): Broken | undefined {
       if (path.segments.length !== wanted) return { field: `${field}.segments`, message: `${path.nodes.length} nodes need ${wanted} segments, found ${path.segments.length}` };
       const twice = firstTwice(ids, path);
       if (twice !== undefined) return { field, message: `the id "${twice}" is used twice` };
+      const taken = featuresId(path);
+      if (taken !== undefined) return { field, message: `the id "${taken}" is that of something a feature draws` };
       const far = path.nodes.findIndex((node) => !isWithinReach(node));
       if (far >= 0) return { field: `${field}.nodes[${far}]`, message: `(${path.nodes[far]!.x}, ${path.nodes[far]!.y}) is not within ±${FURTHEST_COORDINATE_MM} mm` };
       const bad = path.segments.findIndex((segment) => segmentFault(segment) !== undefined);
@@ -51,6 +54,15 @@ function firstTwice(ids: Set<string>, path: DrawnPath): string | undefined {
   if (taken(path.id)) return path.id;
   for (const { id } of path.nodes) if (taken(id)) return id;
   for (const { id } of path.segments) if (taken(id)) return id;
+  return undefined;
+}
+
+/** The first id of a drawn path that would read as a feature's own, such as f1-2. Runs at every step of a drag. */
+function featuresId(path: DrawnPath): string | undefined {
+  const isFeatures = (id: string): boolean => id[0] === 'f' && featureIdOf(id) !== undefined;
+  if (isFeatures(path.id)) return path.id;
+  for (const { id } of path.nodes) if (isFeatures(id)) return id;
+  for (const { id } of path.segments) if (isFeatures(id)) return id;
   return undefined;
 }
 

@@ -190,7 +190,9 @@ export function useMatHand(site: HandSite): MatHand {
   }
 
   function measureAt(place: Point): void {
-    const nodeId = pathsOf(site.part()).flatMap(({ nodes }) => nodes).find((node) => distance(node, place) < 1e-6)?.id;
+    // The mat shows the part made whole; only points that are drawn can be pinned.
+    const drawn = new Set(pathsOf(site.part()).flatMap(({ nodes }) => nodes.map(({ id }) => id)));
+    const nodeId = pathsOf(whole.value).flatMap(({ nodes }) => nodes).find((node) => drawn.has(node.id) && distance(node, place) < 1e-6)?.id;
     const now = selection.measured.value;
     selection.measured.value = !now || now.to ? { from: place, fromNodeId: nodeId } : { ...now, to: place, toNodeId: nodeId };
   }

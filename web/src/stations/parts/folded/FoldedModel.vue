@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core';
 import {
-  AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry,
+  AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry, type Material,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
@@ -48,9 +48,17 @@ function draw(): void {
   });
 }
 
-function build(): void {
-  content.traverse((child) => { if (child instanceof Mesh || child instanceof LineSegments) (child.geometry as BufferGeometry).dispose(); });
+/** Takes everything out of the scene and gives its memory back. */
+function clear(): void {
+  for (const child of content.children) {
+    if (!(child instanceof Mesh || child instanceof LineSegments)) continue;
+    (child.geometry as BufferGeometry).dispose();
+    (child.material as Material).dispose();
+  }
   content.clear();
+}
+function build(): void {
+  clear();
   const { faces, seams, isClear, section } = props.folding;
   const { body, edges } = meshOf(faces.value);
   const material = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide, transparent: isClear.value, opacity: isClear.value ? 0.45 : 1, depthWrite: !isClear.value, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
@@ -104,7 +112,7 @@ onMounted(() => {
 onBeforeUnmount(() => {
   cancelAnimationFrame(frameAsked);
   controls?.dispose();
-  content.traverse((child) => { if (child instanceof Mesh || child instanceof LineSegments) (child.geometry as BufferGeometry).dispose(); });
+  clear();
   renderer?.dispose();
 });
 watch([props.folding.faces, props.folding.seams, props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured], build);

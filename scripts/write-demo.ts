@@ -2,7 +2,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { writeProjectFile } from '@grain-fold/contract';
-import { faultsIn, foldIn, searchAirframeNest, type Airframe } from '@grain-fold/core/airframe';
+import { faultsIn, searchAirframeNest, standingPart, type Airframe } from '@grain-fold/core/airframe';
 import { applyCommand } from '@grain-fold/core/drawing';
 import { paperbarkMite } from './demo/paperbark-mite.ts';
 import { reedling1100 } from './demo/reedling-1100.ts';
@@ -21,7 +21,7 @@ for (const drawn of [paperbarkMite(), saltbox36(), reedling1100()]) {
 
 /** The demos declare every seam that closes when their parts are folded. */
 function withSeams(airframe: Airframe): Airframe {
-  const parts = airframe.parts.map((part) => (foldIn(airframe, part)?.near ?? []).filter(({ state }) => state === 'closed').reduce((now, { seam }) => {
+  const parts = airframe.parts.map((part) => (standingPart(airframe, part)?.body.near ?? []).filter(({ state }) => state === 'closed').reduce((now, { seam }) => {
     const result = applyCommand(now, { name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } });
     return result.ok ? result.part : now;
   }, part));

@@ -133,12 +133,6 @@ export class SymmetryDto {
   @IsIn(['level', 'upright'], { message: 'must be level or upright, got $value' }) along!: string;
   @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) atMm!: number;
 }
-/** Two straight edges that are meant to meet when the part is folded. */
-export class SeamDto {
-  @IsIdentifier() id!: string;
-  @IsIdentifier() fromSegmentId!: string;
-  @IsIdentifier() toSegmentId!: string;
-}
 /** Lines that are chosen and moved as one. */
 export class PathGroupDto {
   @IsIdentifier() id!: string;

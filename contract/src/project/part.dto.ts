@@ -1,8 +1,9 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { AttachmentDto, FEATURE_TYPES, FeatureDto, GUIDE_TYPES, GuideDto, PathGroupDto, SeamDto, SymmetryDto } from './feature.dto.ts';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { AttachmentDto, FEATURE_TYPES, FeatureDto, GUIDE_TYPES, GuideDto, PathGroupDto, SymmetryDto } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
+import { JointDto, PlaceOfPartDto, SeamDto } from './standing.dto.ts';
 import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
 /** How a part may lie on a board relative to its grain. */
@@ -44,6 +45,12 @@ export class PartDto {
   @IsOptional() @ValidateNested() @Type(() => SymmetryDto) symmetry?: SymmetryDto;
   @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.paths) @ValidateNested({ each: true }) @Type(() => PathGroupDto) pathGroups?: PathGroupDto[];
   @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.operations) @ValidateNested({ each: true }) @Type(() => SeamDto) seams?: SeamDto[];
+  /** Where its pieces stand on other parts. */
+  @IsOptional() @IsArray() @ArrayMaxSize(999) @ValidateNested({ each: true }) @Type(() => JointDto) joints?: JointDto[];
+  /** Where it stands in the airframe when it stands on no other part. */
+  @IsOptional() @ValidateNested() @Type(() => PlaceOfPartDto) place?: PlaceOfPartDto;
+  /** Ids of its folds in the order to fold them. */
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.operations) @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of operations' }) foldOrder?: string[];
   @HasVariants() variants?: string[];
   @IsCountBetween(0, 10_000_000) lastId!: number;
 }

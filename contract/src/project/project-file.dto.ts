@@ -9,7 +9,7 @@ import { SettingsDto } from './settings.dto.ts';
 /** What a project file calls itself. */
 export const PROJECT_FORMAT = 'grain-fold-airframe';
 /** The version of the format that this program writes. */
-export const PROJECT_FORMAT_VERSION = 2;
+export const PROJECT_FORMAT_VERSION = 3;
 
 /** A whole airframe as a file. */
 export class ProjectFileDto {

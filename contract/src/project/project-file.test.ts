@@ -83,6 +83,6 @@ describe('the JSON Schema', () => {
   test('in the documentation is the one that the classes give', () => expect(fs.readFileSync(path.join(root, 'docs/project-file.schema.json'), 'utf8')).toBe(projectSchemaText()));
   test('holds for every demo airframe', () => { for (const text of demos) expect(validate(JSON.parse(text))).toBe(true); });
   test('refuses what the program refuses', () => {
-    for (const file of [changed('parts.1.contours.0.nodes.2.x', 'wide'), changed('parts.0.colour', 'red'), changed('parts.1.operations.0.kind', 'saw'), changed('settings.scale', 0), { ...data(), formatVersion: 3 }]) expect(validate(file)).toBe(false);
+    for (const file of [changed('parts.1.contours.0.nodes.2.x', 'wide'), changed('parts.0.colour', 'red'), changed('parts.1.operations.0.kind', 'saw'), changed('settings.scale', 0), { ...data(), formatVersion: 4 }]) expect(validate(file)).toBe(false);
   });
 });

@@ -3,7 +3,8 @@ import { seamFigures, type SeamFigures } from '../folds/index.ts';
 import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
-import { faultsIn, foldIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
+import { seamsOfAirframe } from './assembled.ts';
+import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
 
 /** Figures of the ticket that follow every edit at once. */
@@ -17,8 +18,6 @@ export interface QuickFigures {
   readonly throughMm: number;
   /** Greatest size of any part, in mm. */
   readonly longestMm: number;
-  /** Declared seams of the parts that fold, and the widest of them in mm; none while no seam is declared. */
-  readonly seams: SeamFigures;
 }
 
 /** Figures of the ticket that take longer: they run in a worker. */
@@ -31,6 +30,8 @@ export interface SlowFigures {
   /** Whether the boards come from a kept nest rather than a quick one. */
   readonly isNested: boolean;
   readonly boardCost: number;
+  /** Declared seams, within parts and between them, and the widest in mm. */
+  readonly seams: SeamFigures;
 }
 
 export function quickFigures(airframe: Airframe): QuickFigures {
@@ -43,15 +44,8 @@ export function quickFigures(airframe: Airframe): QuickFigures {
     foamG: pieces.reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0),
     foamAreaMm2: pieces.reduce((sum, { part, quantity }) => sum + part.areaMm2 * quantity, 0),
     throughMm: totals.throughMm,
-    seams: seamsOf(airframe),
     longestMm: Math.max(0, ...pieces.map(({ part }) => Math.max(boundsWidth(part.bounds), boundsHeight(part.bounds)))),
   };
-}
-
-/** The seams of all parts of the variant that declare any, folded at the airframe's scale. */
-function seamsOf(airframe: Airframe): SeamFigures {
-  const all = partsInVariant(airframe).filter(({ seams }) => seams && seams.length > 0).flatMap((part) => { const folded = foldIn(airframe, part); return folded ? [seamFigures(folded)] : []; });
-  return { closed: all.reduce((sum, { closed }) => sum + closed, 0), open: all.reduce((sum, { open }) => sum + open, 0), worstMm: Math.max(0, ...all.map(({ worstMm }) => worstMm)) };
 }
 
 /** The templates that an airframe prints. */
@@ -76,6 +70,7 @@ export function slowFigures(airframe: Airframe): SlowFigures {
   return {
     pages: pagesOf(airframe).pages.length, boards: views.length, yield: boardArea > 0 ? partArea / boardArea : 0,
     unplaced: nest.unplaced.reduce((sum, { quantity }) => sum + quantity, 0), isNested, boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
+    seams: seamFigures(seamsOfAirframe(airframe)),
   };
 }
 

@@ -1,9 +1,9 @@
 import { stableHash } from '../units/index.ts';
 import { curveLength } from '../geometry/index.ts';
 import { curveOf, existsIn, expandKey, featureMaterials, findPath, partFaults, resolve, starboardTwin, tabRowOf, type Fault, type Part, type ResolveContext, type ResolvedPart, type TabRow } from '../drawing/index.ts';
-import { foldPart, type FoldedPart } from '../folds/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
+import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
 import type { Airframe } from './airframe.ts';
 
@@ -51,9 +51,6 @@ function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | und
 /** A part at the airframe's scale, made exact. */
 export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart => resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
 
-/** A part at the airframe's scale, folded; undefined when nothing of it folds. */
-export const foldIn = (airframe: Airframe, part: Part): FoldedPart | undefined => foldPart(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
-
 const twins = new WeakMap<ResolvedPart, ResolvedPart>();
 function twinOf(part: ResolvedPart): ResolvedPart {
   const twin = twins.get(part) ?? starboardTwin(part);
@@ -83,13 +80,13 @@ export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
   if (!existsIn(part, settings.variant)) return [];
   const { scale, nest, variants } = settings;
   const context = contextOf(airframe, part, scale), key = expandKey(context);
-  const twice = twiceDrawn(airframe).get(part.id);
+  const others = [...twiceDrawn(airframe).get(part.id) ?? [], ...(part.joints || part.seams ? strayFaults(airframe, part) : [])];
   const known = knownFaults.get(part);
   const isKnown = known && known.boards === boards && known.scale === scale && known.nest === nest && known.variants === variants && known.key === key;
-  if (isKnown) return twice ? [...known.faults, ...twice] : known.faults;
+  if (isKnown) return others.length > 0 ? [...known.faults, ...others] : known.faults;
   const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), context, { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep, variants: variants ?? [] });
   knownFaults.set(part, { boards, scale, nest, variants, key, faults });
-  return twice ? [...faults, ...twice] : faults;
+  return others.length > 0 ? [...faults, ...others] : faults;
 }
 
 const shapeHashes = new WeakMap<ResolvedPart, string>();

@@ -1,5 +1,5 @@
 import { mitreBevelAngle } from '../allowance/index.ts';
-import { foldsInOrder } from '../folds/index.ts';
+import { foldNamesInOrder } from '../folds/index.ts';
 import { pathLength } from '../geometry/index.ts';
 import type { BoardFace, OperationKind, ResolvedPart, Stroke } from '../drawing/index.ts';
 
@@ -106,7 +106,7 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
  */
 export function cutList(pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[], boards: readonly CutBoard[]): CutList {
   const holds = (part: ResolvedPart): readonly number[] => boards.flatMap((board, index) => (board.pieces.some((piece) => isSame(piece.part, part)) ? [index + 1] : []));
-  const parts = pieces.filter(({ part }) => part.outer.length > 0).map((piece): CutPart => ({ ...piece, boards: holds(piece.part), works: worksOf(piece.part), folds: foldsInOrder(piece.part) }));
+  const parts = pieces.filter(({ part }) => part.outer.length > 0).map((piece): CutPart => ({ ...piece, boards: holds(piece.part), works: worksOf(piece.part), folds: foldNamesInOrder(piece.part) }));
   return {
     parts,
     boards: boards.map((board, index) => ({ number: index + 1, label: board.label, parts: board.pieces.map((piece) => ({ ...piece, boards: [index + 1] })), totals: cutTotals(board.pieces) })),

@@ -19,3 +19,4 @@ export { curvesNear, type PlacedCurve } from './near-curves.ts';
 export * from './snap.ts';
 export * from './pick.ts';
 export * from './measure.ts';
+export * from './straight-lines.ts';

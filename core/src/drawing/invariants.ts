@@ -36,7 +36,7 @@ export function brokenInvariant(part: Part): Broken | undefined {
     const lost = [dimension.fromNodeId, dimension.toNodeId].find((id) => !pathsOf(part).some((path) => path.nodes.some((node) => node.id === id)));
     if (lost !== undefined) return { field: `dimensions[${index}]`, message: `there is no point "${lost}" in this part` };
   }
-  return brokenOperation(part, ids) ?? brokenFeature(part, ids) ?? brokenGuide(part, ids) ?? brokenGroup(part, ids) ?? brokenSeam(part, ids);
+  return brokenOperation(part, ids) ?? brokenFeature(part, ids) ?? brokenGuide(part, ids) ?? brokenGroup(part, ids) ?? brokenSeam(part, ids) ?? brokenStanding(part, ids);
 }
 
 function segmentFault(segment: Segment): string | undefined {
@@ -129,10 +129,24 @@ function brokenSeam(part: Part, ids: Set<string>): Broken | undefined {
     const field = `seams[${index}]`;
     if (ids.has(seam.id)) return { field, message: `the id "${seam.id}" is used twice` };
     ids.add(seam.id);
-    const lost = [seam.fromSegmentId, seam.toSegmentId].find((id) => !pathsOf(part).some(({ segments }) => segments.some((segment) => segment.id === id)));
+    // The other part may be gone: that is a fault with a mend, not a broken drawing.
+    const lost = (seam.toPartId === undefined ? [seam.fromSegmentId, seam.toSegmentId] : [seam.fromSegmentId]).find((id) => !pathsOf(part).some(({ segments }) => segments.some((segment) => segment.id === id)));
     if (lost !== undefined) return { field, message: `there is no segment "${lost}" in this part` };
   }
   return undefined;
+}
+
+function brokenStanding(part: Part, ids: Set<string>): Broken | undefined {
+  for (const [index, joint] of (part.joints ?? []).entries()) {
+    const field = `joints[${index}]`;
+    if (ids.has(joint.id)) return { field, message: `the id "${joint.id}" is used twice` };
+    ids.add(joint.id);
+    if (joint.toPartId === part.id) return { field: `${field}.toPartId`, message: 'a part cannot stand on itself' };
+    if (!pathsOf(part).some(({ segments }) => segments.some(({ id }) => id === joint.ownSegmentId))) return { field: `${field}.ownSegmentId`, message: `there is no segment "${joint.ownSegmentId}" in this part` };
+  }
+  const order = part.foldOrder ?? [];
+  const lost = order.find((id, index) => order.indexOf(id) !== index || !part.operations.some((operation) => operation.id === id));
+  return lost === undefined ? undefined : { field: 'foldOrder', message: `"${lost}" is no operation of this part, or stands there twice` };
 }
 
 function brokenGroup(part: Part, ids: Set<string>): Broken | undefined {

@@ -49,8 +49,39 @@ export interface Contour extends DrawnPath {
 /** A path on the part that carries operations. */
 export interface DrawnLine extends DrawnPath { readonly sizing: Sizing }
 
-/** Two straight edges that are meant to meet when the part is folded. */
-export interface Seam { readonly id: string; readonly fromSegmentId: string; readonly toSegmentId: string }
+/** Two straight edges that are meant to meet when the part is folded, or when it stands with another part. */
+export interface Seam { readonly id: string; readonly fromSegmentId: string; readonly toSegmentId: string; /** The part that the second edge is of; this one when undefined. */ readonly toPartId?: string }
+
+/** A point or vector of the airframe in mm: x aft, y to starboard, z up. */
+export interface AirframePoint { readonly x: number; readonly y: number; readonly z: number }
+
+/** Where a part stands in the airframe: its drawing's origin, and how it is turned from lying flat with its face up. */
+export interface Place {
+  readonly at: AirframePoint;
+  /** About the airframe's long axis, first. */
+  readonly rollDegrees: number;
+  /** About the axis across, then. */
+  readonly pitchDegrees: number;
+  /** About the upright axis, last. */
+  readonly yawDegrees: number;
+}
+
+/** How one piece of a part stands on another part: a straight edge or line of its own on an edge or line of that part. */
+export interface Joint {
+  readonly id: string;
+  readonly ownSegmentId: string;
+  /** Which skin of its own lies on the line. */
+  readonly ownSkin: 'face' | 'back';
+  readonly toPartId: string;
+  readonly toSegmentId: string;
+  readonly toSkin: 'face' | 'back';
+  /** Turn between the plates: 0 goes on flat beyond the line, 90 stands square on the face; in [-180, 180]. */
+  readonly turnDegrees: number;
+  /** Shift from middle on middle along the other part's line, in mm. */
+  readonly alongMm: number;
+  /** Whether it goes on from the other side of the line. */
+  readonly isReversed: boolean;
+}
 
 /** The centre line of a drawing of which one half is drawn and the other is its mirror image. */
 export interface Symmetry { readonly along: 'level' | 'upright'; /** Its y when level, its x when upright, in mm. */ readonly atMm: number }
@@ -83,6 +114,12 @@ export interface Part {
   readonly symmetry?: Symmetry;
   readonly pathGroups?: readonly PathGroup[];
   readonly seams?: readonly Seam[];
+  /** Where its pieces stand on other parts, a piece each; pairs stand by their port piece. */
+  readonly joints?: readonly Joint[];
+  /** Where it stands in the airframe when it stands on no other part. */
+  readonly place?: Place;
+  /** Ids of its folds in the order in which they are to be folded, when the builder keeps one. */
+  readonly foldOrder?: readonly string[];
   /** Variants of the airframe in which it exists; always when undefined. */
   readonly variants?: readonly string[];
   /** Count of ids given out so far, so that an id is never used twice. */

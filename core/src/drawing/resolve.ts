@@ -54,6 +54,8 @@ export interface ResolvedPart {
   /** Paths drawn but not closed: shown, never cut. */
   readonly openPaths: readonly Path[];
   readonly strokes: readonly Stroke[];
+  /** Folds as drawn, in the order that the builder keeps. */
+  readonly foldOrder?: readonly string[];
   readonly dimensions: readonly PlacedDimension[];
   /** Unit that dimensions are written in. */
   readonly unit: LengthUnit;
@@ -100,7 +102,7 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
     id: part.id, name: part.name, group: part.group, material: part.material,
     side: part.handed === 'pair' ? 'port' : 'single',
     thicknessMm: context.thicknessMm, grain: part.grain,
-    outline, holes: holePaths, outer: outerRing, holeRings, openPaths, strokes, areaMm2,
+    outline, holes: holePaths, outer: outerRing, holeRings, openPaths, strokes, areaMm2, ...(part.foldOrder ? { foldOrder: part.foldOrder } : {}),
     dimensions: placedDimensions(part), unit: context.unit ?? 'mm',
     massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
     outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),

@@ -1,10 +1,11 @@
+import { drawnId } from '../drawing/index.ts';
 import { fold, type HingeState } from './fold.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { clashesOf } from './interference.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
 /** One fold in its turn, and why it stands there. */
-export interface OrderedFold { readonly operationId: string; readonly reason: string }
+export interface OrderedFold { readonly operationId: string; readonly reason: string; /** Whether a plate is in its way in this order. */ readonly isBlocked: boolean }
 
 /** Shares of a turn at which a plate is looked for in its way. */
 const STEPS = [0.5, 1];
@@ -14,13 +15,27 @@ const MOST_TRIED = 12;
 const remembered = new WeakMap<FoldTree, readonly OrderedFold[]>();
 
 /**
- * An order in which a part can be folded: those furthest out first, unless a plate would be in the way. Remembered by the tree.
+ * An order in which a part can be folded: the one that the builder keeps, or those furthest out first, unless a plate would be in the
+ * way. Remembered by the tree.
  * @param nameOf what a fold is called in the reasons
+ * @param kept ids of folds as drawn; folds that it leaves out follow
  */
-export function foldOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string): readonly OrderedFold[] {
-  const known = remembered.get(tree) ?? orderAnew(solids, tree, nameOf);
+export function foldOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string, kept?: readonly string[]): readonly OrderedFold[] {
+  const known = remembered.get(tree) ?? (kept && kept.length > 0 ? keptOrder(solids, tree, nameOf, kept) : orderAnew(solids, tree, nameOf));
   remembered.set(tree, known);
   return known;
+}
+
+/** The kept order, each fold tried in its place. */
+function keptOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string, kept: readonly string[]): readonly OrderedFold[] {
+  const own = orderAnew(solids, tree, nameOf).map(({ operationId }) => operationId);
+  const named = kept.flatMap((drawn) => own.filter((id) => drawnId(id) === drawn));
+  const order = [...named, ...own.filter((id) => !named.includes(id))];
+  const isTried = order.length <= MOST_TRIED;
+  return order.map((operationId, index) => {
+    const isBlocked = isTried && !isWayFree(solids, tree, new Set(order.slice(0, index)), operationId);
+    return { operationId, isBlocked, reason: isBlocked ? 'something is in its way here' : named.includes(operationId) ? 'as you keep it' : 'not in your order: last' };
+  });
 }
 
 function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string): readonly OrderedFold[] {
@@ -29,8 +44,8 @@ function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (opera
   const furthest = new Map<string, number>();
   for (const { hinge, child } of tree.turns) if (hinge.turnDegrees !== 0) furthest.set(hinge.operationId, Math.max(furthest.get(hinge.operationId) ?? 0, depth.get(child)!));
   const left = [...furthest].sort((a, b) => b[1] - a[1]).map(([operationId]) => operationId);
-  if (left.length === 1) return [{ operationId: left[0]!, reason: 'the only fold' }];
-  if (left.length > MOST_TRIED) return left.map((operationId) => ({ operationId, reason: 'further out before nearer in' }));
+  if (left.length === 1) return [{ operationId: left[0]!, isBlocked: false, reason: 'the only fold' }];
+  if (left.length > MOST_TRIED) return left.map((operationId) => ({ operationId, isBlocked: false, reason: 'further out before nearer in' }));
   const done = new Set<string>(), order: OrderedFold[] = [];
   while (left.length > 0) {
     const blocked: string[] = [];
@@ -41,7 +56,7 @@ function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (opera
     });
     const chosen = next ?? left[0]!;
     const reason = next === undefined ? 'in every order something is in its way' : blocked.length > 0 ? `before ${blocked.map(nameOf).join(' and ')}, whose way it would close` : order.length === 0 ? 'nothing is in its way' : 'now its way is free';
-    order.push({ operationId: chosen, reason });
+    order.push({ operationId: chosen, reason, isBlocked: next === undefined });
     done.add(chosen);
     left.splice(left.indexOf(chosen), 1);
   }

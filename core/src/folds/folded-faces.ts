@@ -19,10 +19,13 @@ export function foldedFaces(solids: readonly PlateSolid[], maps: FoldedPlates, a
     const map = maps[solid.plate.index]!, { thicknessMm, plate } = solid;
     const shift = times3(unit3(subtract3(middles[at]!, middle)), apartMm);
     const place = (p: Point, zMm: number): Point3 => add3(placedPoint(map, p, zMm), shift);
-    const ring = (points: readonly Point[], zMm: number, isTurned: boolean): readonly Point3[] => (isTurned ? [...points].reverse() : points).map((p) => place(p, zMm));
+    // A mirrored piece turns every ring the other way round.
+    const isMirrored = dot3(cross3(map.x, map.y), map.z) < 0;
+    const seen = (corners: readonly Point3[]): readonly Point3[] => (isMirrored ? [...corners].reverse() : corners);
+    const ring = (points: readonly Point[], zMm: number, isTurned: boolean): readonly Point3[] => seen((isTurned ? [...points].reverse() : points).map((p) => place(p, zMm)));
     const walls = (low: readonly Point[], high: readonly Point[], kindOf: (index: number) => FaceKind): readonly FoldedFace[] => low.map((p, index) => {
       const next = (index + 1) % low.length;
-      return { plate: plate.index, kind: kindOf(index), rings: [[place(p, 0), place(low[next]!, 0), place(high[next]!, thicknessMm), place(high[index]!, thicknessMm)]] };
+      return { plate: plate.index, kind: kindOf(index), rings: [seen([place(p, 0), place(low[next]!, 0), place(high[next]!, thicknessMm), place(high[index]!, thicknessMm)])] };
     });
     const holes = solid.holes.map((hole) => [...hole].reverse());
     return [
@@ -46,6 +49,12 @@ export function seenFrom({ turnDegrees, heightDegrees }: Viewpoint, p: Point3): 
   const turn = (turnDegrees * Math.PI) / 180, height = (heightDegrees * Math.PI) / 180;
   const x = p.x * Math.cos(turn) - p.y * Math.sin(turn), y = p.x * Math.sin(turn) + p.y * Math.cos(turn);
   return { x, y: y * Math.sin(height) + p.z * Math.cos(height), depth: -y * Math.cos(height) + p.z * Math.sin(height) };
+}
+
+/** The direction from the model toward the eye. */
+export function seenDirection({ turnDegrees, heightDegrees }: Viewpoint): Point3 {
+  const turn = (turnDegrees * Math.PI) / 180, height = (heightDegrees * Math.PI) / 180;
+  return { x: -Math.sin(turn) * Math.cos(height), y: -Math.cos(turn) * Math.cos(height), z: Math.sin(height) };
 }
 
 /** Light from above the left shoulder. */

@@ -1,12 +1,13 @@
-import { expandPart, resolve, traitsOf, type Part, type PartCommand, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
+import { expandPart, resolve, traitsOf, type Part, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
 import { distance3 } from '../geometry/index.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
-import { foldOrder } from './fold-order.ts';
+import { foldOrder, type OrderedFold } from './fold-order.ts';
 import { foldTree, type FoldTree } from './fold-tree.ts';
 import { firstClash, type Clash } from './interference.ts';
 import { solidsOf, type PlateSolid } from './plate-solid.ts';
 import { platesOf, type Hinge } from './plates.ts';
-import { CLOSED_MM, closingCommand, declaredSeams, nearSeams, seamEdges, type SeamState } from './seams.ts';
+import { placedEdge, seamEdges, type SeamEdge } from './seam-edges.ts';
+import { CLOSED_MM, declaredSeams, nearSeams, type SeamState } from './seams.ts';
 
 /** A part as it folds: its plates as solids, its tree, its seams. */
 export interface FoldedPart {
@@ -15,6 +16,9 @@ export interface FoldedPart {
   readonly solids: readonly PlateSolid[];
   /** Where the plates lie when everything is folded. */
   readonly maps: FoldedPlates;
+  /** Free straight edges of its plates, on the flat part. */
+  readonly edges: readonly SeamEdge[];
+  /** Seams within the part. */
   readonly seams: readonly SeamState[];
   /** Edges that nearly meet without being declared a seam. */
   readonly near: readonly SeamState[];
@@ -26,47 +30,63 @@ export interface FoldedPart {
 const NEAR_IN_THICKNESSES = 0.8;
 const remembered = new WeakMap<ResolvedPart, FoldedPart>();
 
-/** A part folded, or undefined when nothing of it folds. Remembered by the part as it is resolved. */
-export function foldPart(part: Part, context: ResolveContext): FoldedPart | undefined {
+/**
+ * A part folded; one that has no folds is a single plate. Remembered by the part as it is resolved.
+ * @returns undefined while the part has no closed outline
+ */
+export function plateBody(part: Part, context: ResolveContext): FoldedPart | undefined {
   const resolved = resolve(part, context);
   const known = remembered.get(resolved);
   if (known) return known;
   const flat = platesOf(resolved), tree = foldTree(flat);
-  if (tree.turns.length === 0) return undefined;
+  if (flat.plates.length === 0) return undefined;
   const solids = solidsOf(resolved, flat), maps = fold(tree, foldedBy(1));
   const whole = expandPart(part, context);
-  const edges = seamEdges(whole, solids, maps);
-  const seams = declaredSeams(whole, edges);
+  const edges = seamEdges(whole, solids), placed = edges.map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
+  const seams = declaredSeams(whole, placed);
   const taken = new Set(seams.flatMap(({ edges: [a, b] }) => [a, b]));
-  const near = nearSeams(edges.filter((edge) => !taken.has(edge)), Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm));
-  const folded: FoldedPart = { resolved, tree, solids, maps, seams, near, tornRings: tree.rings.filter((hinge) => isTorn(hinge, maps)) };
+  const near = nearSeams(placed.filter((edge) => !taken.has(edge)), Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm));
+  const folded: FoldedPart = { resolved, tree, solids, maps, edges, seams, near, tornRings: tree.rings.filter((hinge) => isTorn(hinge, maps)) };
   remembered.set(resolved, folded);
   return folded;
+}
+
+/** A part folded, or undefined when nothing of it folds. */
+export function foldPart(part: Part, context: ResolveContext): FoldedPart | undefined {
+  const body = plateBody(part, context);
+  return body && body.tree.turns.length > 0 ? body : undefined;
 }
 
 /** Whether both plates of a fold carry its line to different places: a fold on which they agree closes a ring without harm. */
 const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean => [from, to].some((p) => distance3(placedPoint(maps[left]!, p, zMm), placedPoint(maps[right]!, p, zMm)) > CLOSED_MM);
 
-/** Seams of a part in numbers. */
-export interface SeamFigures { readonly closed: number; readonly open: number; readonly worstMm: number }
-export const seamFigures = (folded: FoldedPart): SeamFigures => ({
-  closed: folded.seams.filter(({ state }) => state === 'closed').length, open: folded.seams.filter(({ state }) => state === 'open').length, worstMm: Math.max(0, ...folded.seams.map(({ gapMm }) => gapMm)),
-});
+/** Seams in numbers. */
+export interface SeamFigures { readonly closed: number; readonly open: number; readonly pressed: number; readonly worstMm: number }
+export const NO_SEAMS: SeamFigures = { closed: 0, open: 0, pressed: 0, worstMm: 0 };
+export const seamFigures = (seams: readonly SeamState[]): SeamFigures => {
+  const count = (state: SeamState['state']): number => seams.filter((seam) => seam.state === state).length;
+  return { closed: count('closed'), open: count('open'), pressed: count('pressed'), worstMm: Math.max(0, ...seams.map(({ gapMm }) => gapMm)) };
+};
 
-/** The edit that closes one of a part's seams, or undefined when no edge can. */
-export const closeSeam = (folded: FoldedPart, seam: SeamState): PartCommand | undefined => closingCommand(seam, folded.maps);
-
-const orders = new WeakMap<ResolvedPart, readonly string[]>();
-/** The folds of a resolved part in the order to fold them, each by its word and label; none when nothing folds. Remembered by the part. */
-export function foldsInOrder(resolved: ResolvedPart): readonly string[] {
+const orders = new WeakMap<ResolvedPart, readonly OrderedFold[]>();
+/** The folds of a resolved part in the order to fold them, each with its reason; none when nothing folds. Remembered by the part. */
+export function foldsInOrder(resolved: ResolvedPart): readonly OrderedFold[] {
   const known = orders.get(resolved);
   if (known) return known;
-  const nameOf = (operationId: string): string => { const stroke = resolved.strokes.find((one) => one.operationId === operationId); return stroke ? stroke.label || traitsOf(stroke.kind).word : 'fold'; };
   const flat = platesOf(resolved), tree = foldTree(flat);
-  const names = tree.turns.length === 0 ? [] : inRuns(foldOrder(solidsOf(resolved, flat), tree, nameOf).map(({ operationId }) => nameOf(operationId)));
-  orders.set(resolved, names);
-  return names;
+  const order = tree.turns.length === 0 ? [] : foldOrder(solidsOf(resolved, flat), tree, (operationId) => strokeName(resolved, operationId), resolved.foldOrder);
+  orders.set(resolved, order);
+  return order;
 }
+
+/** What a fold of a resolved part is called: its label, or its word. */
+function strokeName(resolved: ResolvedPart, operationId: string): string {
+  const stroke = resolved.strokes.find((one) => one.operationId === operationId);
+  return stroke ? stroke.label || traitsOf(stroke.kind).word : 'fold';
+}
+
+/** The names of a part's folds in the order to fold them; neighbours of one name are told once. */
+export const foldNamesInOrder = (resolved: ResolvedPart): readonly string[] => inRuns(foldsInOrder(resolved).map(({ operationId }) => strokeName(resolved, operationId)));
 
 /** Neighbours of one name told once, with how many they are. */
 function inRuns(names: readonly string[]): readonly string[] {

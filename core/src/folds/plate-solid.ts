@@ -63,7 +63,7 @@ function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): P
  * A ring with each side moved inward by its own distance; corners are where neighbours then meet. Sides that nothing is left of, between
  * neighbours that have moved past them, are left out: their corners fall together.
  */
-function movedIn(ring: Polygon, by: readonly number[]): Polygon {
+export function movedIn(ring: Polygon, by: readonly number[]): Polygon {
   if (by.every((distance) => distance === 0)) return ring;
   const count = ring.length;
   const sides = ring.map((from, index) => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { after, groove, made, plate, withLine } from '../../test/samples.ts';
 import { emptyPart, outlineOf, polygonDraft, resolve, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
-import { clashesOf, clashOf, closeSeam, fold, foldedBy, foldOrder, foldPart, foldReport, seamFigures, solidsOf, type FoldedPart } from './index.ts';
+import { clashesOf, clashOf, closingMend, fold, foldedBy, foldOrder, foldPart, foldReport, seamFigures, solidsOf, type FoldedPart } from './index.ts';
 
 const context = (thicknessMm = 5) => ({ thicknessMm, gramsPerSquareMetre: 480, plateThicknesses: {} });
 const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
@@ -28,21 +28,21 @@ describe('a tray with two mitred and two trenched walls', () => {
     const part = withSeams(tray(), foldPart(tray(), context())!);
     expect(part.seams).toHaveLength(4);
     for (const thicknessMm of [3, 5, 6.2]) {
-      const figures = seamFigures(foldPart(part, context(thicknessMm))!);
-      expect(figures).toEqual({ closed: 4, open: 0, worstMm: expect.any(Number) });
+      const figures = seamFigures(foldPart(part, context(thicknessMm))!.seams);
+      expect(figures).toEqual({ closed: 4, open: 0, pressed: 0, worstMm: expect.any(Number) });
       expect(figures.worstMm).toBeLessThan(0.01);
     }
   });
   test('one wall drawn 1 mm short leaves one seam 1 mm open; its mend closes it', () => {
     const short = withSeams(tray(1), foldPart(tray(1), context())!);
     const folded = foldPart(short, context())!;
-    expect(seamFigures(folded)).toEqual({ closed: 3, open: 1, worstMm: expect.closeTo(1, 2) });
+    expect(seamFigures(folded.seams)).toEqual({ closed: 3, open: 1, pressed: 0, worstMm: expect.closeTo(1, 2) });
     // The stub of floor that is left beside the short wall is bevelled away by the groove behind it: nothing is in the way.
     expect(clashOf(folded)).toBeUndefined();
-    const command = closeSeam(folded, folded.seams.find(({ state }) => state === 'open')!)!;
+    const { command } = closingMend(folded.seams.find(({ state }) => state === 'open')!)!;
     const mended = after(short, command);
-    expect(seamFigures(foldPart(mended, context())!)).toMatchObject({ closed: 4, open: 0 });
-    expect(seamFigures(foldPart(mended, context(6.2))!).open).toBe(0);
+    expect(seamFigures(foldPart(mended, context())!.seams)).toMatchObject({ closed: 4, open: 0 });
+    expect(seamFigures(foldPart(mended, context(6.2))!.seams).open).toBe(0);
   });
   test('nothing is in the way while it folds, and every fold has its place in the order', () => {
     const folded = foldPart(tray(), context())!;
@@ -59,7 +59,7 @@ describe('interference', () => {
       return Math.max(0, ...clashesOf(folded.solids, folded.tree, folded.maps).map(({ depthMm }) => depthMm));
     };
     const narrow = withLine(plate(200, 100), [0, 50], [200, 50], groove(90, 8));
-    expect(foldReport(narrow, foldPart(narrow, context())!, 'mm').join(' ')).toContain('into each other: mitre groove between them is too narrow for its angle.');
+    expect(foldReport(narrow, foldPart(narrow, context())!, 'mm').join(' ')).toContain('into each other: widen mitre groove by 2.00 mm, to 10.00 mm.');
     expect(clash(10)).toBeLessThan(0.02);
     expect(clash(8)).toBeGreaterThan(0.3);
     expect(clash(6)).toBeGreaterThan(clash(8));

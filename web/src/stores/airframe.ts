@@ -132,6 +132,23 @@ export const useAirframe = defineStore('airframe', () => {
     return true;
   }
 
+  /** Runs commands on several parts as one step of the history: all of them, or none. */
+  function runEach(edits: readonly { readonly partId: string; readonly command: PartCommand }[], label: string): boolean {
+    const now = airframe.value;
+    if (!now) return false;
+    const edited = new Map(now.parts.map((part) => [part.id, part] as const));
+    for (const { partId, command } of edits) {
+      const part = edited.get(partId), result = part && applyCommand(part, command);
+      if (!result?.ok) {
+        message.value = result?.message ?? 'That part is gone.';
+        return false;
+      }
+      edited.set(partId, result.part);
+    }
+    commit(label, { ...now, parts: now.parts.map(({ id }) => edited.get(id)!) });
+    return true;
+  }
+
   const freshId = (prefix: string): string => `${prefix}${crypto.randomUUID().slice(0, 8)}`;
   const changeSettings = (label: string, changes: Partial<AirframeSettings>): void => { if (airframe.value) commit(label, { ...airframe.value, settings: { ...airframe.value.settings, ...changes } }); };
   const setParts = (label: string, parts: readonly Part[]): void => { if (airframe.value) commit(label, { ...airframe.value, parts }); };
@@ -243,6 +260,6 @@ export const useAirframe = defineStore('airframe', () => {
     airframe, past, future, version, savedAt, saveState, saveMessage, conflicts, found, message, edits,
     unit: computed(() => airframe.value?.settings.unit ?? 'mm'),
     undoLabel: computed(() => past.value.at(-1)?.label), redoLabel: computed(() => future.value[0]?.label),
-    open, close, adopt, commit, undo, redo, walk, run, runAll, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
+    open, close, adopt, commit, undo, redo, walk, run, runAll, runEach, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
   };
 });

@@ -11,9 +11,10 @@ import { useAirframe } from './airframe.ts';
 export interface TicketFigure { readonly now: string; readonly before?: string; readonly isOld: boolean; readonly tone: 'plain' | 'good' | 'fault' }
 
 /** Seams closed, or how many are open and how far. */
-const foldsText = ({ closed, open, worstMm }: QuickFigures['seams'], unit: LengthUnit): string => (open > 0 ? `${open} open · ${formatLengthWithUnit(worstMm, unit)}` : closed > 0 ? `${closed} closed` : '–');
+const foldsText = ({ closed, open, pressed, worstMm }: SlowFigures['seams'], unit: LengthUnit): string => (open > 0 ? `${open} open · ${formatLengthWithUnit(worstMm, unit)}` : pressed > 0 ? `${pressed} pressed` : closed > 0 ? `${closed} closed` : '–');
 
 const SLOW_AFTER_MS = 150;
+const SLOW_KEYS: readonly string[] = ['folds', 'pages', 'boards'];
 /** Work on the interface's thread is cut into slices of about this length. */
 const SLICE_MS = 12;
 
@@ -36,7 +37,7 @@ export const useFigures = defineStore('figures', () => {
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
       parts: String(quick.value.drawings),
       faults: String(quick.value.faults),
-      folds: foldsText(quick.value.seams, work.unit),
+      folds: slow.value ? foldsText(slow.value.seams, work.unit) : '–',
       scale: `× ${airframe.settings.scale.toFixed(2)}`,
       pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
       boards: slow.value ? `${slow.value.boards} · ${Math.round(slow.value.yield * 100)} %` : '–',
@@ -85,12 +86,12 @@ export const useFigures = defineStore('figures', () => {
     slowMessage.value = answer.ok ? '' : answer.message;
     const hadSlow = slow.value !== undefined;
     if (answer.ok) slow.value = answer.value;
-    if (hadSlow) before.value = { ...before.value, ...Object.fromEntries(['pages', 'boards'].filter((key) => texts.value[key] !== old[key]).map((key) => [key, old[key]!])) };
+    if (hadSlow) before.value = { ...before.value, ...Object.fromEntries(SLOW_KEYS.filter((key) => texts.value[key] !== old[key]).map((key) => [key, old[key]!])) };
   }, { debounce: SLOW_AFTER_MS, immediate: true });
 
   /** A line of the ticket by its key. */
   function figure(key: string, tone: TicketFigure['tone'] = 'plain'): TicketFigure {
-    const isSlow = key === 'pages' || key === 'boards';
+    const isSlow = SLOW_KEYS.includes(key);
     return { now: texts.value[key] ?? '–', before: before.value[key], isOld: isSlow && isSlowOld.value, tone };
   }
 

@@ -1,19 +1,7 @@
 import { expose } from 'comlink';
 import { pagesOf, quickFigures, slowFigures, type Airframe, type SlowFigures } from '@grain-fold/core/airframe';
-import { CoreError } from '@grain-fold/core/units';
 import type { PagePlan } from '@grain-fold/core/pages';
-
-/** A result, or the message of the error that core threw; comlink would lose its code. */
-export type Worked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
-
-function worked<T>(work: () => T): Worked<T> {
-  try {
-    return { ok: true, value: work() };
-  } catch (error) {
-    if (error instanceof CoreError) return { ok: false, message: error.message };
-    throw error;
-  }
-}
+import { worked, type Worked } from './worked.ts';
 
 /** Figures that take too long for the interface's thread. */
 const figures = {

@@ -9,7 +9,8 @@ export type FaultCode =
   | 'OUTLINE_MISSING' | 'OUTLINE_OPEN' | 'OUTLINE_CROSSES' | 'HOLE_OPEN' | 'HOLE_OUTSIDE' | 'LINE_OPEN'
   | 'PLATE_MISSING' | 'NEAR_MISS' | 'EDGE_TINY' | 'DRAWN_TWICE' | 'FOLDS_CROSS'
   | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING'
-  | 'WEB_NARROW' | 'SLOT_UNFIT' | 'SYMMETRY_APART' | 'VARIANT_OPEN' | 'PAIR_TWICE' | 'GRAIN_NOWHERE';
+  | 'WEB_NARROW' | 'SLOT_UNFIT' | 'SYMMETRY_APART' | 'VARIANT_OPEN' | 'PAIR_TWICE' | 'GRAIN_NOWHERE'
+  | 'JOINT_STRAY' | 'JOINT_MANY' | 'SEAM_STRAY' | 'FOLD_AS_LIPS';
 
 /** Something that only the airframe as a whole can mend. */
 export type AirframeAction =

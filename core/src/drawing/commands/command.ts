@@ -31,7 +31,7 @@ export type OperationDraft = { [K in OperationKind]: Omit<Extract<Operation, { k
 export class IdSource {
   private last: number;
   constructor(part: Part) { this.last = part.lastId; }
-  next(prefix: 'n' | 's' | 'c' | 'l' | 'o' | 'd' | 'f' | 'g' | 'j'): string { return `${prefix}${++this.last}`; }
+  next(prefix: 'n' | 's' | 'c' | 'l' | 'o' | 'd' | 'f' | 'g' | 'j' | 'k'): string { return `${prefix}${++this.last}`; }
   get lastId(): number { return this.last; }
 }
 
@@ -99,8 +99,10 @@ export function withoutLostPlaces(part: Part): Part {
   const guides = part.guides && standingGuides(part.guides, hasSegment);
   const attachments = part.attachments?.filter(({ nodeId, guideId }) => hasNode(nodeId) && guides?.some(({ id }) => id === guideId));
   const pathGroups = part.pathGroups?.map((group) => ({ ...group, pathIds: group.pathIds.filter((pathId) => paths.some(({ id }) => id === pathId)) })).filter(({ pathIds }) => pathIds.length > 1);
-  const seams = part.seams?.filter(({ fromSegmentId, toSegmentId }) => hasSegment(fromSegmentId) && hasSegment(toSegmentId));
-  return { ...part, operations, ...(seams ? { seams } : {}), ...(dimensions ? { dimensions } : {}), ...(features ? { features } : {}), ...(guides ? { guides } : {}), ...(attachments ? { attachments } : {}), ...(pathGroups ? { pathGroups } : {}) };
+  const seams = part.seams?.filter(({ fromSegmentId, toSegmentId, toPartId }) => hasSegment(fromSegmentId) && (toPartId !== undefined || hasSegment(toSegmentId)));
+  const joints = part.joints?.filter(({ ownSegmentId }) => hasSegment(ownSegmentId));
+  const foldOrder = part.foldOrder?.filter((operationId) => operations.some(({ id }) => id === operationId));
+  return { ...part, operations, ...(seams ? { seams } : {}), ...(joints ? { joints } : {}), ...(foldOrder ? { foldOrder } : {}), ...(dimensions ? { dimensions } : {}), ...(features ? { features } : {}), ...(guides ? { guides } : {}), ...(attachments ? { attachments } : {}), ...(pathGroups ? { pathGroups } : {}) };
 }
 
 /** Guides whose edge is still there, and those beside them; a guide that loses its own goes, and so do those beside it. */

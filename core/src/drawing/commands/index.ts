@@ -6,6 +6,9 @@ import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './g
 import { rollCrease } from './roll-crease.ts';
 import { pastePaths } from './paste-paths.ts';
 import { groupPaths, ungroupPaths } from './path-groups.ts';
+import { bevelEdge } from './bevel-edge.ts';
+import { setFoldOrder } from './fold-order.ts';
+import { addJoint, changeJoint, removeJoint, setPlace } from './joints.ts';
 import { addSeam, moveEdge, removeSeam } from './seams.ts';
 import { setVariants } from './set-variants.ts';
 import { simplifyPath } from './simplify-path.ts';
@@ -48,7 +51,7 @@ import { straightenLine } from './straighten-line.ts';
 import { uncrossOutline } from './uncross-outline.ts';
 
 export type { CommandResult, DraftSegment, OperationDraft, PathDraft } from './command.ts';
-export { SIZING_WORDS } from './command.ts';
+export { findSegment, SIZING_WORDS } from './command.ts';
 export { draftFault } from './command.ts';
 export { foldReach } from './extend-fold.ts';
 export type { Motion } from './arrange-paths.ts';
@@ -59,11 +62,11 @@ export { copiedFrom, type CopiedPaths } from './paste-paths.ts';
 
 /** Every editing command, by its name. */
 export const COMMANDS = {
-  addFeature, addGuide, addOperation, addSeam, alignPaths, arrangePaths, attachNode, bringHoleInside, centreFeature, changeDetails, changeFeature,
-  changeGuide, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine,
+  addFeature, addGuide, addJoint, addOperation, addSeam, alignPaths, arrangePaths, attachNode, bevelEdge, bringHoleInside, centreFeature, changeDetails, changeFeature,
+  changeGuide, changeJoint, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine,
   drawOutline, extendFold, extendLine, groupPaths, insertNode, joinLines, meetCentreLine, meetNode, mirrorPart, moveEdge, moveFeature, moveNodes,
-  movePath, offsetContour, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeNode, removeOperation, removePath,
-  removeSeam, rollCrease, setDimension, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline,
+  movePath, offsetContour, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeJoint, removeNode, removeOperation, removePath,
+  removeSeam, rollCrease, setDimension, setFoldOrder, setPlace, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline,
   ungroupPaths,
 } as const;
 

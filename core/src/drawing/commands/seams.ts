@@ -3,13 +3,17 @@ import { FURTHEST_COORDINATE_MM, type DrawnPath, type Part } from '../part.ts';
 import { done, findSegment, IdSource, refused, withoutLostPlaces, withPath, type CommandResult } from './command.ts';
 import { moveNodes } from './move-nodes.ts';
 
-/** Declares that two straight edges meet when the part is folded. */
-export function addSeam(part: Part, args: { readonly fromSegmentId: string; readonly toSegmentId: string }): CommandResult {
-  const ends = [args.fromSegmentId, args.toSegmentId];
-  const lost = ends.find((id) => findSegment(part, id)?.path.segments.find((segment) => segment.id === id)?.kind !== 'line');
+/**
+ * Declares that two straight edges meet when the part is folded, or where it stands.
+ * @param args `toPartId` names the part of the second edge; this very part when its port piece meets its starboard piece
+ */
+export function addSeam(part: Part, args: { readonly fromSegmentId: string; readonly toSegmentId: string; readonly toPartId?: string }): CommandResult {
+  const ends = [args.fromSegmentId, args.toSegmentId], isOwn = args.toPartId === undefined;
+  const lost = (isOwn ? ends : ends.slice(0, 1)).find((id) => findSegment(part, id)?.path.segments.find((segment) => segment.id === id)?.kind !== 'line');
   if (lost !== undefined) return refused(`A seam joins two straight edges; "${lost}" is none.`);
-  if (ends[0] === ends[1]) return refused('A seam joins two different edges.');
-  if (part.seams?.some((seam) => [seam.fromSegmentId, seam.toSegmentId].sort().join() === [...ends].sort().join())) return refused('These edges are a seam already.');
+  if (isOwn && ends[0] === ends[1]) return refused('A seam joins two different edges.');
+  if (args.toPartId === part.id && part.handed !== 'pair') return refused(`${part.name} is no pair: it has no other piece to meet.`);
+  if (part.seams?.some((seam) => seam.toPartId === args.toPartId && [seam.fromSegmentId, seam.toSegmentId].sort().join() === [...ends].sort().join())) return refused('These edges are a seam already.');
   const ids = new IdSource(part);
   return done({ ...part, seams: [...(part.seams ?? []), { id: ids.next('j'), ...args }], lastId: ids.lastId }, 'Declare seam');
 }

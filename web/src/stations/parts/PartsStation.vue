@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { times, type Point } from '@grain-fold/core/geometry';
 import { copiedFrom, emptyPart, existsIn, expandPart, resolve, type CopiedPaths, type Fault, type FeatureKind, type Picked, type Snap } from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
-import { foldPart } from '@grain-fold/core/folds';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
 import TrayBar from '../../components/TrayBar.vue';
@@ -20,10 +19,12 @@ import PartRack from './PartRack.vue';
 import PartSlip from './PartSlip.vue';
 import FoldedMat from './folded/FoldedMat.vue';
 import FoldSection from './folded/FoldSection.vue';
+import StandingSection from './folded/StandingSection.vue';
+import { useFoldView } from './folded/use-fold-view.ts';
 import RackEditBar from './RackEditBar.vue';
 import VariantBar from './VariantBar.vue';
 import { featureOfTool, toolHint, TOOLS, type Tool } from './part-tools.ts';
-import { useSelection } from './selection.ts';
+import { useSelection, type Chosen } from './selection.ts';
 import { useDrafting } from './use-drafting.ts';
 
 const work = useAirframe();
@@ -56,8 +57,9 @@ const faults = computed<readonly Fault[]>(() => {
   const scale = part.value?.sizing === 'fixed' ? 1 : airframe.value.settings.scale;
   return scale === 1 ? own : own.map((fault) => (fault.place ? { ...fault, place: times(fault.place, 1 / scale) } : fault));
 });
-const folded = computed(() => (isFolded.value && part.value && context.value ? foldPart(part.value, context.value) : undefined));
-const whole = computed(() => part.value && context.value && expandPart(part.value, context.value));
+const folding = useFoldView(() => work.airframe, () => part.value?.id, () => isFolded.value);
+const hasOutline = computed(() => (resolved.value?.outer.length ?? 0) > 0);
+const folded = computed(() => (isFolded.value && hasOutline.value ? folding.view.value : undefined));
 const selection = useSelection(part);
 const drafting = useDrafting(part);
 const beneath = computed(() => {
@@ -92,14 +94,18 @@ function startTool(tool: Tool): void {
   work.message = '';
 }
 const startFeature = (kind: FeatureKind): void => startTool(`feature ${kind}`);
-/** Folds the part on the mat, or lays it flat again; says what is missing when nothing of it folds. */
+/** Folds the part on the mat, or lays it flat again. */
 function toggleFolded(): void {
   drafting.keep();
   drafting.start('select');
-  isFolded.value = !isFolded.value;
-  if (!isFolded.value || folded.value) return;
-  isFolded.value = false;
-  work.message = part.value && resolved.value?.outer.length ? `${part.value.name} has no fold that parts it. Draw a groove, a trench or a crease from edge to edge.` : 'Draw an outline first: then it can be folded.';
+  isFolded.value = !isFolded.value && hasOutline.value;
+  if (!hasOutline.value) work.message = 'Draw an outline first: then it can be folded.';
+}
+/** What was picked on the folded model, which may be of another part. */
+async function pickFolded(partId: string, chosen: Chosen): Promise<void> {
+  if (partId !== part.value?.id) await choose(partId);
+  await nextTick();
+  selection.chosen.value = chosen;
 }
 function copy(): void {
   if (!part.value) return;
@@ -201,7 +207,7 @@ useEventListener(window, 'keydown', (event) => {
   const target = event.target as HTMLElement;
   const isOnControl = target.closest('button, a, summary, [role="option"], select') !== null;
   const key = event.key.toUpperCase();
-  const tool = folded.value ? undefined : TOOLS.find((one) => one.key === key)?.tool;
+  const tool = isFolded.value ? undefined : TOOLS.find((one) => one.key === key)?.tool;
   if (key === 'ESCAPE') {
     if (isFeatureMenuOpen.value) isFeatureMenuOpen.value = false;
     else if (selection.measured.value) selection.measured.value = undefined;
@@ -215,8 +221,8 @@ useEventListener(window, 'keydown', (event) => {
   } else if (event.altKey) return;
   else if (tool) startTool(tool);
   else if (key === 'N') void addPart();
-  else if (key === 'E' && !folded.value) isFeatureMenuOpen.value = !isFeatureMenuOpen.value;
-  else if (key === 'J' && !folded.value) isBack.value = !isBack.value;
+  else if (key === 'E' && !isFolded.value) isFeatureMenuOpen.value = !isFeatureMenuOpen.value;
+  else if (key === 'J' && !isFolded.value) isBack.value = !isBack.value;
   else if (key === 'U') toggleFolded();
   else if (key === 'R') mirror();
   else if (key === 'A' && drafting.isDrawing.value) drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc';
@@ -228,9 +234,10 @@ useEventListener(window, 'keydown', (event) => {
   <div class="station">
     <div class="station-body">
       <div class="drawing">
-        <FoldedMat v-if="part && whole && folded" :part="part" :whole="whole" :folded="folded" :selection="selection">
+        <FoldedMat v-if="part && folded" :part="part" :view="folded" :selection="selection" @extent="folding.extent.value = $event" @pick="pickFolded">
           <div class="mat-tools" role="toolbar" aria-label="Folded part"><button type="button" aria-pressed="true" title="Back to the flat drawing" @click="isFolded = false"><kbd>U</kbd> folded</button><VariantBar class="variants" /></div>
         </FoldedMat>
+        <div v-else-if="isFolded && part && hasOutline" class="nothing"><p class="folding" role="status">{{ folding.message.value || `Folding ${part.name}` }}</p><div class="mat-tools" role="toolbar" aria-label="Folded part"><button type="button" aria-pressed="true" title="Back to the flat drawing" @click="isFolded = false"><kbd>U</kbd> folded</button></div></div>
         <PartMat v-else-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" :is-back="isBack" :beneath="beneath" @pointer="(at, snap, hover) => { pointer = at; snapped = snap; hovered = hover; }">
           <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
             <button v-for="one in TOOLS" :key="one.tool" type="button" :aria-pressed="drafting.tool.value === one.tool" :title="one.hint" @click="startTool(one.tool)"><kbd>{{ one.key }}</kbd> {{ one.word }}</button>
@@ -251,7 +258,8 @@ useEventListener(window, 'keydown', (event) => {
         v-if="part && resolved && context" :part="part" :resolved="resolved" :context="context" :faults="faults" :selection="selection" :is-measuring="drafting.tool.value === 'measure'" :is-guiding="drafting.tool.value === 'guide'" :beneath-id="beneathId"
         @mend="mend" @duplicate="duplicatePart" @remove="removePart" @copy="copy" @paste="paste" @beneath="beneathId = $event"
       >
-        <FoldSection v-if="folded" :part="part" :folded="folded" :selection="selection" />
+        <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
+        <StandingSection v-if="isFolded" :part="part" />
       </PartSlip>
     </div>
     <TrayBar>
@@ -267,5 +275,6 @@ useEventListener(window, 'keydown', (event) => {
 .drawing { flex: 1; min-width: 0; display: flex; flex-direction: column; }
 .variants { margin-left: auto; }
 .left-out { position: absolute; left: 50%; top: 84px; transform: translateX(-50%); background: #1b333b; color: #ffd9a1; font-weight: 600; padding: 3px 12px; border-radius: var(--radius); }
-.nothing { flex: 1; background: var(--mat); display: flex; }
+.nothing { flex: 1; background: var(--mat); display: flex; position: relative; }
+.folding { margin: auto; color: #e9eee9; font-size: 17px; }
 </style>

@@ -1,65 +1,97 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { drawnId, type Part } from '@grain-fold/core/drawing';
-import { closeSeam, foldName, foldOrder, foldReport, type FoldedPart, type SeamState } from '@grain-fold/core/folds';
+import { drawnId, lineName, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import type { FoldView, ShownSeam } from '@grain-fold/core/airframe';
+import { bevellingMends, bevelsOf, CLOSED_MM, closingMend, foldName, type SeamMend, type SeamState } from '@grain-fold/core/folds';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe.ts';
 import type { Selection } from '../selection.ts';
 
-/** How the part closes: its report, its seams with their gaps and mends, and the order to fold it in. */
-const props = defineProps<{ part: Part; folded: FoldedPart; selection: Selection }>();
+/** How it closes: the report, seams with their gaps and mends, and the order to fold the part in. */
+const props = defineProps<{ part: Part; view: FoldView; selection: Selection }>();
 const work = useAirframe();
-const report = computed(() => foldReport(props.part, props.folded, work.unit));
-const order = computed(() => foldOrder(props.folded.solids, props.folded.tree, (id) => foldName(props.part, id)));
-const numberOf = (segmentId: string): string => {
-  const id = drawnId(segmentId);
-  for (const path of props.part.contours) {
-    const index = path.segments.findIndex((segment) => segment.id === id);
-    if (index >= 0) return `${path.role === 'outer' ? 'edge' : 'hole edge'} ${index + 1}`;
-  }
-  return 'edge';
+const partOf = (partId: string): Part | undefined => work.airframe?.parts.find(({ id }) => id === partId);
+const edgeName = (partId: string, segmentId: string): string => { const part = partOf(partId); return part ? lineName(part, drawnId(segmentId)) : 'an edge'; };
+function nameOf({ partId, state: { seam } }: ShownSeam): string {
+  const [own, toId] = [partId === props.part.id ? '' : `${partOf(partId)?.name ?? ''} `, seam.toPartId ?? partId];
+  const to = toId === partId && !seam.toPartId ? (own ? own : '') : `${partOf(toId)?.name ?? 'a part that is gone'}, `;
+  return `${own}${edgeName(partId, seam.fromSegmentId)} to ${to}${edgeName(toId, seam.toSegmentId)}`;
+}
+const length = (mm: number): string => formatLengthWithUnit(mm, work.unit, 2);
+const figureOf = ({ gapMm, overlapMm, angleDegrees, state }: SeamState): string => [state === 'pressed' ? `${length(overlapMm)} in each other` : length(gapMm), angleDegrees > 0.5 ? `${formatAngle(angleDegrees)} off` : ''].filter(Boolean).join(' · ');
+
+/** The edits that mend a seam, each with the part that it changes. */
+interface SeamEdit { readonly label: string; readonly edits: readonly { readonly partId: string; readonly command: PartCommand }[] }
+function editsOf({ partId, state }: ShownSeam): readonly SeamEdit[] {
+  const edit = ({ side, command }: SeamMend): SeamEdit['edits'][number] => ({ partId: side === 0 ? partId : state.seam.toPartId ?? partId, command });
+  const close = state.gapMm > CLOSED_MM ? closingMend(state, props.view.scale) : undefined, bevels = bevellingMends(state);
+  return [...(close ? [{ label: 'Close it', edits: [edit(close)] }] : []), ...(bevels.length > 0 ? [{ label: bevels.length === 2 ? 'Bevel both edges' : 'Bevel the edge', edits: bevels.map(edit) }] : [])];
+}
+const bevelWords = ({ state }: ShownSeam): string => {
+  const bevels = bevelsOf(state);
+  return bevels ? `Met at ${formatAngle(bevels.turnDegrees)}: bevels of ${bevels.wanted.map((angle) => formatAngle(angle)).join(' and ')}; they have ${bevels.present.map((angle) => formatAngle(Math.max(0, angle))).join(' and ')}.` : '';
 };
-const nameOf = ({ seam }: SeamState): string => `${numberOf(seam.fromSegmentId)} to ${numberOf(seam.toSegmentId)}`;
-const mendOf = (state: SeamState): ReturnType<typeof closeSeam> => (state.state === 'open' ? closeSeam(props.folded, state) : undefined);
-const show = ({ seam }: SeamState): void => {
-  const path = props.part.contours.find(({ segments }) => segments.some(({ id }) => id === drawnId(seam.fromSegmentId)));
+const shown = computed(() => props.view.seams.map((seam) => ({ seam, name: nameOf(seam), figure: figureOf(seam.state), edits: editsOf(seam), bevels: bevelWords(seam) })));
+const run = ({ label, edits }: SeamEdit): void => { work.runEach(edits, label); };
+function show({ partId, state: { seam } }: ShownSeam): void {
+  const path = partId === props.part.id ? props.part.contours.find(({ segments }) => segments.some(({ id }) => id === drawnId(seam.fromSegmentId))) : undefined;
   if (path) props.selection.chosen.value = { kind: 'segment', pathId: path.id, segmentId: drawnId(seam.fromSegmentId), t: 0.5 };
-};
-const near = computed(() => props.folded.near.filter(({ seam }) => !seam.fromSegmentId.includes('~') && !seam.toSegmentId.includes('~')));
+}
+const near = computed(() => props.view.near.filter(({ seam }) => !seam.fromSegmentId.includes('~') && !seam.toSegmentId.includes('~')));
 const declare = (states: readonly SeamState[]): void => { work.runAll(props.part.id, states.map(({ seam }) => ({ name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } })), `Declare ${states.length} seams`); };
-const gap = ({ gapMm }: SeamState): string => formatLengthWithUnit(gapMm, work.unit, 2);
+
+const isKept = computed(() => (props.part.foldOrder?.length ?? 0) > 0);
+/** Moves a fold one place up in the order; from then on the order is kept. */
+function moveUp(index: number): void {
+  const ids = [...new Set(props.view.order.map(({ operationId }) => drawnId(operationId)))], at = ids.indexOf(drawnId(props.view.order[index]!.operationId));
+  if (at < 1) return;
+  work.run(props.part.id, { name: 'setFoldOrder', args: { operationIds: ids.with(at - 1, ids[at]!).with(at, ids[at - 1]!) } });
+}
+const keepOrder = (): void => { work.run(props.part.id, { name: 'setFoldOrder', args: { operationIds: isKept.value ? undefined : [...new Set(props.view.order.map(({ operationId }) => drawnId(operationId)))] } }); };
 </script>
 
 <template>
   <section aria-label="Folds">
-    <h2 class="eyebrow">How it closes</h2>
-    <div class="report" role="status"><p v-for="(sentence, index) in report" :key="index">{{ sentence }}</p></div>
-    <div v-for="seam in folded.seams" :key="seam.seam.id" class="seam" :class="seam.state">
-      <button type="button" class="name" @click="show(seam)">{{ nameOf(seam) }}</button><span class="value figures">{{ gap(seam) }}<template v-if="seam.angleDegrees > 0.5"> · {{ formatAngle(seam.angleDegrees) }} off</template></span>
-      <button type="button" class="button small quiet" :aria-label="`Remove the seam ${nameOf(seam)}`" @click="work.run(part.id, { name: 'removeSeam', args: { seamId: seam.seam.id! } })">Remove</button>
-      <div v-if="mendOf(seam)" class="doings"><button type="button" class="button small strong" @click="work.run(part.id, mendOf(seam)!)">Close it</button></div>
+    <h2 class="eyebrow">{{ view.extent === 'part' ? 'How it closes' : 'How it stands together' }}<template v-if="view.scale !== 1"> at × {{ view.scale.toFixed(3) }}</template></h2>
+    <div class="report" role="status"><p v-for="(sentence, index) in view.report" :key="index">{{ sentence }}</p></div>
+    <div v-for="({ seam, name, figure, edits, bevels }, index) in shown" :key="index" class="seam" :class="seam.state.state">
+      <button type="button" class="name" @click="show(seam)">{{ name }}</button><span class="value figures">{{ figure }}</span>
+      <button v-if="seam.state.seam.id" type="button" class="button small quiet" :aria-label="`Remove the seam ${name}`" @click="work.run(seam.partId, { name: 'removeSeam', args: { seamId: seam.state.seam.id } })">Remove</button>
+      <p v-if="bevels" class="bevels">{{ bevels }}</p>
+      <div v-if="edits.length > 0" class="doings"><button v-for="edit in edits" :key="edit.label" type="button" class="button small strong" @click="run(edit)">{{ edit.label }}</button></div>
     </div>
     <template v-if="near.length > 0">
       <p class="hint">{{ near.length === 1 ? 'Two edges nearly meet' : `${near.length} pairs of edges nearly meet` }} when it is folded. Declare them as seams and their gaps are watched.</p>
-      <div v-for="(state, index) in near" :key="index" class="seam near"><span class="name">{{ nameOf(state) }}</span><span class="value figures">{{ gap(state) }}</span></div>
+      <div v-for="(state, index) in near" :key="index" class="seam near"><span class="name">{{ nameOf({ partId: part.id, state, pieces: [0, 0] }) }}</span><span class="value figures">{{ length(state.gapMm) }}</span></div>
       <button type="button" class="button small" @click="declare(near)">{{ near.length === 1 ? 'Declare the seam' : `Declare ${near.length} seams` }}</button>
     </template>
-    <h2 class="eyebrow order">Fold in this order</h2>
-    <ol><li v-for="{ operationId, reason } in order" :key="operationId"><b>{{ foldName(part, operationId) }}</b> <span>{{ reason }}</span></li></ol>
+    <template v-if="view.order.length > 0">
+      <h2 class="eyebrow order">Fold in this order</h2>
+      <ol>
+        <li v-for="({ operationId, reason, isBlocked }, index) in view.order" :key="operationId" :class="{ blocked: isBlocked }">
+          <b>{{ foldName(part, operationId) }}</b> <span>{{ reason }}</span>
+          <button v-if="index > 0" type="button" class="button small quiet up" :aria-label="`Fold ${foldName(part, operationId)} earlier`" @click="moveUp(index)">earlier</button>
+        </li>
+      </ol>
+      <button v-if="view.order.length > 1" type="button" class="button small" @click="keepOrder">{{ isKept ? 'Let the program order them' : 'Keep this order' }}</button>
+    </template>
   </section>
 </template>
 
 <style scoped>
 .report { margin: 8px 0; display: grid; gap: 6px; }
 .seam { display: grid; grid-template-columns: 1fr auto auto; gap: 2px 8px; align-items: center; border-left: 4px solid var(--moss); padding: 4px 0 4px 10px; margin: 6px 0; }
-.seam.open { border-left-color: var(--brick); background: var(--brick-pale); }
+.seam.open, .seam.pressed { border-left-color: var(--brick); background: var(--brick-pale); }
 .seam.near { border-left-color: #c9bd9f; }
 .name { border: 0; background: none; text-align: left; padding: 0; font-weight: 500; }
 button.name:hover { text-decoration: underline; }
 .value { font-weight: 600; font-size: 17px; }
+.bevels { grid-column: 1 / -1; color: var(--ink-soft); }
 .doings { grid-column: 1 / -1; display: flex; gap: 6px; }
 .hint { margin: 10px 0 4px; color: var(--ink-soft); }
 .order { margin-top: 16px; }
-ol { padding-left: 20px; margin-top: 6px; display: grid; gap: 4px; }
+ol { padding-left: 20px; margin: 6px 0 8px; display: grid; gap: 4px; }
 li span { color: var(--ink-soft); }
+li.blocked span { color: var(--brick); font-weight: 600; }
+.up { margin-left: 6px; }
 </style>

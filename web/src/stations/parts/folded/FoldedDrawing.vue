@@ -37,7 +37,7 @@ function turn(event: PointerEvent): void {
   <div ref="frame" class="drawing-frame">
     <svg :width="width" :height="height" role="img" :aria-label="label" @pointerdown="from = [$event.clientX, $event.clientY]" @pointermove="turn" @pointerup="from = undefined" @pointerleave="from = undefined">
       <g stroke="#1d2a2f" stroke-width="1" stroke-linejoin="round" fill-rule="evenodd"><path v-for="(face, index) in drawn" :key="index" :d="face.d" :fill="face.fill" :fill-opacity="folding.isClear.value ? 0.5 : 1" /></g>
-      <g fill="none" stroke-width="4"><template v-for="(seam, index) in folding.seams.value" :key="index"><path v-for="(one, which) in seam.lines" :key="which" :d="line(one)" :stroke="seam.gapMm <= CLOSED_MM ? '#5c7f3c' : '#b0452c'" /></template><path v-for="(one, index) in highlighted" :key="`h${index}`" :d="line(one)" stroke="#d9902f" /></g>
+      <g fill="none" stroke-width="4"><template v-for="(seam, index) in folding.seams.value" :key="index"><path v-for="(one, which) in seam.lines" :key="which" :d="line(one)" :stroke="seam.gapMm <= CLOSED_MM && !seam.isPressed ? '#5c7f3c' : '#b0452c'" /></template><path v-for="(one, index) in highlighted" :key="`h${index}`" :d="line(one)" stroke="#d9902f" /></g>
     </svg>
   </div>
 </template>

@@ -1,30 +1,35 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef } from 'vue';
 import { distance3, distanceToRun3, type Point3 } from '@grain-fold/core/geometry';
-import { drawnId, type Part } from '@grain-fold/core/drawing';
-import { foldedSvg, foldName, foldReport, seamEdges, type FoldedPart } from '@grain-fold/core/folds';
+import type { Part } from '@grain-fold/core/drawing';
+import type { FoldExtent, FoldView } from '@grain-fold/core/airframe';
+import { foldedSvg, foldName, seenDirection } from '@grain-fold/core/folds';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe.ts';
-import type { Selection } from '../selection.ts';
+import type { Chosen, Selection } from '../selection.ts';
 import FoldedDrawing from './FoldedDrawing.vue';
-import { useFolding, type SectionAxis } from './use-folding.ts';
+import { useFolding } from './use-folding.ts';
 
-/** A part folded on the mat: how far, in which order, cut open, taken apart, measured. */
-const props = defineProps<{ part: Part; /** The part made whole. */ whole: Part; folded: FoldedPart; selection: Selection }>();
+/** A part folded on the mat, by itself or with what it stands with: how far, in which order, cut open, taken apart, measured. */
+const props = defineProps<{ part: Part; view: FoldView; selection: Selection }>();
+const emit = defineEmits<{ extent: [extent: FoldExtent]; pick: [partId: string, chosen: Chosen] }>();
 const FoldedModel = defineAsyncComponent(() => import('./FoldedModel.vue'));
 const work = useAirframe();
-const folding = useFolding(() => props.part, () => props.whole, () => props.folded);
-const { share, step, apartMm, isClear, viewpoint, section, order, bounds, sectionSize, deflection } = folding;
+const folding = useFolding(() => props.view);
+const { share, step, apart, isClear, viewpoint, section, bounds, sectionSize, deflection } = folding;
+const order = computed(() => props.view.order);
 const model = useTemplateRef<{ picture: () => Promise<Blob | undefined> }>('model');
 const hasModel = ref(true);
 const isMeasuring = ref(false);
 const measured = shallowRef<readonly Point3[]>([]);
 
-const label = computed(() => foldReport(props.part, props.folded, work.unit).join(' '));
+const label = computed(() => props.view.report.join(' '));
+const EXTENTS = [['part', 'this part'], ['together', 'what it stands with'], ['airframe', 'whole airframe']] as const;
 const VIEWS = [['corner', 35, 28], ['front', 0, 0], ['side', 90, 0], ['above', 0, 89], ['below', 0, -89]] as const;
 const look = (turnDegrees: number, heightDegrees: number): void => { viewpoint.value = { turnDegrees, heightDegrees }; };
-const hasHinge = computed(() => props.folded.tree.hinges.some(({ kind }) => kind === 'hinge'));
+const hasHinge = computed(() => props.view.parts.some(({ body }) => body.tree.hinges.some(({ kind }) => kind === 'hinge')));
 const highlighted = computed(() => folding.linesOf(props.selection.operation.value?.id, props.selection.segment.value?.segment.id));
+const APART_SHARE = 0.15;
 
 function setStep(by: number): void {
   const now = step.value ?? (share.value > 0.5 ? order.value.length : 0);
@@ -34,9 +39,15 @@ function setShare(event: Event): void {
   step.value = undefined;
   share.value = Number((event.target as HTMLInputElement).value) / 100;
 }
-function setSection(axis: SectionAxis | ''): void {
-  section.value = axis === '' ? undefined : { axis, at: (bounds.value.low[axis] + bounds.value.high[axis]) / 2 };
+/** Sections: across an axis, or across the way it is looked at just now. */
+const SECTIONS = [['x', 'section across x'], ['y', 'section across y'], ['z', 'section across z'], ['view', 'section as seen']] as const;
+function setSection(word: string): void {
+  if (word === '') { section.value = undefined; return; }
+  const normal = word === 'view' ? seenDirection(viewpoint.value) : { x: word === 'x' ? 1 : 0, y: word === 'y' ? 1 : 0, z: word === 'z' ? 1 : 0 };
+  const [low, high] = folding.reachAlong(normal);
+  section.value = { word, normal, at: (low + high) / 2 };
 }
+const sectionReach = computed(() => (section.value ? folding.reachAlong(section.value.normal) : [0, 0] as const));
 
 /** How near a pick must be to an edge or a hinge to mean it, as a share of the part's size. */
 const PICK_SHARE = 0.05;
@@ -48,20 +59,17 @@ function pick(at: Point3): void {
     measured.value = measured.value.length === 1 ? [measured.value[0]!, distance3(corner, at) < reach ? corner : at] : [distance3(corner, at) < reach ? corner : at];
     return;
   }
-  const edges = seamEdges(props.whole, props.folded.solids, folding.maps.value).flatMap(({ segmentId, lines }) => lines.map((line) => ({ chosen: () => chooseSegment(segmentId), d: distanceToRun3(at, line[0], line[1]) })));
-  const hinges = order.value.flatMap(({ operationId }) => folding.linesOf(drawnId(operationId), undefined).map((line) => ({ chosen: () => { props.selection.chosen.value = { kind: 'operation', operationId: drawnId(operationId) }; }, d: distanceToRun3(at, line[0], line[1]) })));
-  const nearest = [...edges, ...hinges].sort((a, b) => a.d - b.d)[0];
-  if (nearest && nearest.d <= reach) nearest.chosen();
-}
-function chooseSegment(segmentId: string): void {
-  const id = drawnId(segmentId), path = props.part.contours.find(({ segments }) => segments.some((segment) => segment.id === id));
-  if (path) props.selection.chosen.value = { kind: 'segment', pathId: path.id, segmentId: id, t: 0.5 };
+  const nearest = folding.pickable().map((one) => ({ ...one, d: distanceToRun3(at, one.line[0], one.line[1]) })).sort((a, b) => a.d - b.d)[0];
+  if (!nearest || nearest.d > reach) return;
+  if (nearest.kind === 'operation') { emit('pick', nearest.partId, { kind: 'operation', operationId: nearest.id }); return; }
+  const path = work.airframe?.parts.find(({ id }) => id === nearest.partId)?.contours.find(({ segments }) => segments.some(({ id }) => id === nearest.id));
+  if (path) emit('pick', nearest.partId, { kind: 'segment', pathId: path.id, segmentId: nearest.id, t: 0.5 });
 }
 
 function download(blob: Blob, extension: string): void {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(blob);
-  link.download = `${props.part.name} folded.${extension}`;
+  link.download = `${props.view.extent === 'airframe' ? work.airframe!.name : props.part.name} folded.${extension}`;
   link.click();
   URL.revokeObjectURL(link.href);
 }
@@ -75,7 +83,7 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
 
 <template>
   <div class="folded-mat">
-    <FoldedModel v-if="hasModel" ref="model" :folding="folding" :label="label" :highlighted="highlighted" :measured="measured" @pick="pick" @failed="hasModel = false" />
+    <FoldedModel v-if="hasModel" ref="model" :folding="folding" :part-id="part.id" :label="label" :highlighted="highlighted" :measured="measured" @pick="pick" @failed="hasModel = false" />
     <FoldedDrawing v-else :folding="folding" :label="label" :highlighted="highlighted" :measured="measured" />
     <div class="stack">
     <p v-if="sectionSize || measured.length === 2" class="told figures">
@@ -85,17 +93,20 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
     <div class="views figures" role="group" aria-label="Views">
       <button v-for="[word, turn, rise] in VIEWS" :key="word" type="button" :aria-pressed="viewpoint.turnDegrees === turn && viewpoint.heightDegrees === rise" @click="look(turn, rise)">{{ word }}</button>
       <button type="button" :aria-pressed="isClear" @click="isClear = !isClear">see-through</button>
-      <button type="button" :aria-pressed="apartMm > 0" @click="apartMm = apartMm > 0 ? 0 : 0.15 * Math.max(bounds.high.x - bounds.low.x, bounds.high.y - bounds.low.y)">apart</button>
+      <button type="button" :aria-pressed="apart > 0" @click="apart = apart > 0 ? 0 : APART_SHARE">apart</button>
       <button type="button" :aria-pressed="isMeasuring" @click="isMeasuring = !isMeasuring; measured = []">measure</button>
-      <select aria-label="Section across" :value="section?.axis ?? ''" @change="setSection(($event.target as HTMLSelectElement).value as SectionAxis | '')"><option value="">no section</option><option value="x">section across x</option><option value="y">section across y</option><option value="z">section across z</option></select>
-      <input v-if="section" type="range" aria-label="Section at" :min="bounds.low[section.axis]" :max="bounds.high[section.axis]" step="0.5" :value="section.at" @input="section = { axis: section!.axis, at: Number(($event.target as HTMLInputElement).value) }" />
+      <select aria-label="Section across" :value="section?.word ?? ''" @change="setSection(($event.target as HTMLSelectElement).value)"><option value="">no section</option><option v-for="[word, name] in SECTIONS" :key="word" :value="word">{{ name }}</option></select>
+      <input v-if="section" type="range" aria-label="Section at" :min="sectionReach[0]" :max="sectionReach[1]" step="0.5" :value="section.at" @input="section = { ...section!, at: Number(($event.target as HTMLInputElement).value) }" />
       <button v-if="hasModel" type="button" @click="savePng">save PNG</button>
       <button type="button" @click="saveSvg">save SVG</button>
     </div>
     <div class="controls figures" role="group" aria-label="Folding">
+      <select aria-label="Shown folded" :value="view.extent" @change="emit('extent', ($event.target as HTMLSelectElement).value as FoldExtent)"><option v-for="[extent, word] in EXTENTS" :key="extent" :value="extent">{{ word }}</option></select>
       <label class="slide">flat <input type="range" min="0" max="100" step="1" aria-label="Folded by, per cent" :value="step === undefined ? Math.round(share * 100) : Math.round((step / Math.max(1, order.length)) * 100)" @input="setShare" /> folded</label>
-      <button type="button" title="One fold back" aria-label="One fold back" @click="setStep(-1)">−</button>
-      <button type="button" title="One fold on" aria-label="One fold on" @click="setStep(1)">+</button>
+      <template v-if="order.length > 0">
+        <button type="button" title="One fold back" aria-label="One fold back" @click="setStep(-1)">−</button>
+        <button type="button" title="One fold on" aria-label="One fold on" @click="setStep(1)">+</button>
+      </template>
       <span v-if="stepName" class="step">{{ stepName }}</span>
       <label v-if="hasHinge">control <input type="range" min="-45" max="45" step="1" aria-label="Control deflection in degrees" :value="deflection" @input="deflection = Number(($event.target as HTMLInputElement).value)" /> {{ deflection }}°</label>
     </div>
@@ -111,7 +122,7 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
 .controls, .views, .told { display: flex; flex-wrap: wrap; gap: 4px 8px; align-items: center; background: #1b333b; color: #e9eee9; border-radius: var(--radius); padding: 6px 10px; font-size: 15px; font-weight: 500; }
 .told { color: #ffd9a1; font-size: 17px; font-weight: 600; }
 .slide { display: flex; gap: 10px; align-items: center; }
-.slide input { width: 220px; }
+.slide input { width: 200px; }
 input[type='range'] { accent-color: var(--marigold); }
 button, select { border: 1px solid #5d7f86; background: #12262c; color: #fff; border-radius: var(--radius); padding: 2px 10px; }
 button:hover { background: #29474f; }

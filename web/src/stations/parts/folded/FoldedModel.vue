@@ -7,11 +7,11 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Point3 } from '@grain-fold/core/geometry';
 import { CLOSED_MM } from '@grain-fold/core/folds';
-import { meshOf, rodBetween } from './model-geometry.ts';
+import { edgeLines, meshOf, rodBetween, vector } from './model-geometry.ts';
 import type { Folding } from './use-folding.ts';
 
 /** The folded part in space, to be turned and picked. */
-const props = defineProps<{ folding: Folding; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
+const props = defineProps<{ folding: Folding; /** The part whose edges stand out. */ partId: string; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
 const emit = defineEmits<{ pick: [at: Point3]; failed: [] }>();
 
 const MOSS = '#5c7f3c', BRICK = '#b0452c', MARIGOLD = '#d9902f';
@@ -63,13 +63,15 @@ function build(): void {
   const { body, edges } = meshOf(faces.value);
   const material = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide, transparent: isClear.value, opacity: isClear.value ? 0.45 : 1, depthWrite: !isClear.value, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
   content.add(new Mesh(body, material), new LineSegments(edges, new LineBasicMaterial({ color: '#1d2a2f' })));
+  // Among others, the part whose slip is open is told by its edges.
+  if (props.folding.pieces.value.length > 1) content.add(new LineSegments(edgeLines(faces.value.filter(({ partId }) => partId === props.partId)), new LineBasicMaterial({ color: MARIGOLD })));
   const rod = (a: Point3, b: Point3, colour: string, share: number): void => { content.add(new Mesh(rodBetween(a, b, radius.value * share), new MeshBasicMaterial({ color: colour, depthTest: false, transparent: true }))); };
-  for (const { lines, gapMm } of seams.value) for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM ? MOSS : BRICK, 0.006);
+  for (const { lines, gapMm, isPressed } of seams.value) for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM && !isPressed ? MOSS : BRICK, 0.006);
   for (const [a, b] of props.highlighted) rod(a, b, MARIGOLD, 0.009);
   if (props.measured.length === 2) rod(props.measured[0]!, props.measured[1]!, MARIGOLD, 0.006);
   if (renderer) {
     const now = section.value;
-    if (now) cut.set(new Vector3(now.axis === 'x' ? -1 : 0, now.axis === 'y' ? -1 : 0, now.axis === 'z' ? -1 : 0), now.at);
+    if (now) cut.set(vector(now.normal).negate(), now.at);
     renderer.clippingPlanes = now ? [cut] : [];
   }
   draw();
@@ -115,7 +117,7 @@ onBeforeUnmount(() => {
   clear();
   renderer?.dispose();
 });
-watch([props.folding.faces, props.folding.seams, props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured], build);
+watch([props.folding.faces, props.folding.seams, props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured, () => props.partId], build);
 watch(props.folding.viewpoint, look);
 watch([width, height], fit);
 

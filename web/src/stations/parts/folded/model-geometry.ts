@@ -15,7 +15,7 @@ function frameOf(ring: readonly Point3[]): readonly [Vector3, Vector3, Vector3] 
 
 /** All faces as triangles, each vertex in its face's colour; and their edges as lines. */
 export function meshOf(faces: readonly FoldedFace[]): { readonly body: BufferGeometry; readonly edges: BufferGeometry } {
-  const positions: number[] = [], normals: number[] = [], colours: number[] = [], lines: number[] = [];
+  const positions: number[] = [], normals: number[] = [], colours: number[] = [];
   for (const { rings, kind } of faces) {
     const [along, aside, normal] = frameOf(rings[0]!);
     const corners = rings.map((ring) => ring.map(vector));
@@ -28,11 +28,17 @@ export function meshOf(faces: readonly FoldedFace[]): { readonly body: BufferGeo
         colours.push(...colour);
       }
     }
-    for (const ring of corners) ring.forEach((p, index) => lines.push(...p.toArray(), ...ring[(index + 1) % ring.length]!.toArray()));
   }
-  const attribute = (values: readonly number[]): BufferAttribute => new BufferAttribute(new Float32Array(values), 3);
   const body = new BufferGeometry().setAttribute('position', attribute(positions)).setAttribute('normal', attribute(normals)).setAttribute('color', attribute(colours));
-  return { body, edges: new BufferGeometry().setAttribute('position', attribute(lines)) };
+  return { body, edges: edgeLines(faces) };
+}
+
+const attribute = (values: readonly number[]): BufferAttribute => new BufferAttribute(new Float32Array(values), 3);
+
+/** The edges of faces as lines. */
+export function edgeLines(faces: readonly FoldedFace[]): BufferGeometry {
+  const lines = faces.flatMap(({ rings }) => rings.flatMap((ring) => ring.flatMap((p, index) => { const q = ring[(index + 1) % ring.length]!; return [p.x, p.y, p.z, q.x, q.y, q.z]; })));
+  return new BufferGeometry().setAttribute('position', attribute(lines));
 }
 
 /** A rod between two points, to show a line thick enough to be seen. */

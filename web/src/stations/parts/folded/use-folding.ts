@@ -1,77 +1,119 @@
-import { computed, ref, type ComputedRef, type Ref } from 'vue';
-import { distance3, type Point, type Point3 } from '@grain-fold/core/geometry';
-import { drawnId, type Part } from '@grain-fold/core/drawing';
-import { fold, foldedFaces, foldOrder, foldName, measureSeam, placedPoint, seamEdges, type FoldedFace, type FoldedPart, type FoldedPlates, type OrderedFold, type SeamState, type Viewpoint } from '@grain-fold/core/folds';
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
+import { add3, composeRigid, cross3, dot3, distance3, STILL, subtract3, times3, unit3, type Point, type Point3 } from '@grain-fold/core/geometry';
+import { drawnId } from '@grain-fold/core/drawing';
+import { piecesOfView, type FoldView } from '@grain-fold/core/airframe';
+import { foldedFaces, measureSeam, placedEdge, placedPoint, type FoldedFace, type HingeState, type Line3, type PlacedEdge, type StandingPiece, type Viewpoint } from '@grain-fold/core/folds';
 
-/** The axis that a section is cut across. */
-export type SectionAxis = 'x' | 'y' | 'z';
+/** A plane that the model is cut open at: what lies beyond `at` along `normal` is taken away. */
+export interface Section { readonly word: string; readonly normal: Point3; readonly at: number }
+
+/** A face as it is shown, and of which part. */
+export interface ShownFace extends FoldedFace { readonly partId: string }
+
+/** A seam's two lines as they lie now. */
+export interface SeamLines { readonly lines: readonly [Line3, Line3]; readonly gapMm: number; readonly isPressed: boolean }
 
 export interface Folding {
   /** How far it is folded, 0 flat to 1. */
   readonly share: Ref<number>;
   /** Fold by fold instead of all together: how many of the order are done. */
   readonly step: Ref<number | undefined>;
-  readonly apartMm: Ref<number>;
+  /** How far it is taken apart, as a share of its size. */
+  readonly apart: Ref<number>;
   readonly isClear: Ref<boolean>;
   readonly viewpoint: Ref<Viewpoint>;
-  readonly section: Ref<{ readonly axis: SectionAxis; readonly at: number } | undefined>;
+  readonly section: Ref<Section | undefined>;
   /** Deflection of the control hinges in degrees. */
   readonly deflection: Ref<number>;
-  readonly order: ComputedRef<readonly OrderedFold[]>;
-  readonly maps: ComputedRef<FoldedPlates>;
-  readonly faces: ComputedRef<readonly FoldedFace[]>;
-  /** Seams as they lie now. */
-  readonly seams: ComputedRef<readonly SeamState[]>;
+  readonly pieces: ComputedRef<readonly StandingPiece[]>;
+  readonly faces: ComputedRef<readonly ShownFace[]>;
+  readonly seams: ComputedRef<readonly SeamLines[]>;
   readonly bounds: ComputedRef<{ readonly low: Point3; readonly high: Point3 }>;
   readonly sectionSize: ComputedRef<{ readonly widthMm: number; readonly heightMm: number } | undefined>;
-  /** Lines in space of what is chosen on the drawing. */
-  readonly linesOf: (operationId: string | undefined, segmentId: string | undefined) => readonly (readonly [Point3, Point3])[];
+  /** Where the model lies along a direction, nearest and furthest. */
+  readonly reachAlong: (direction: Point3) => readonly [number, number];
+  /** Lines in space of what is chosen on the drawing of the part. */
+  readonly linesOf: (operationId: string | undefined, segmentId: string | undefined) => readonly Line3[];
+  /** Every free edge and every hinge, to be picked. */
+  readonly pickable: () => readonly { readonly partId: string; readonly kind: 'segment' | 'operation'; readonly id: string; readonly line: Line3 }[];
 }
 
-/** A folded part on its way: how far, in which order, looked at from where. */
-export function useFolding(part: () => Part, whole: () => Part, folded: () => FoldedPart): Folding {
-  const share = ref(1), step = ref<number>(), apartMm = ref(0), isClear = ref(false), deflection = ref(0);
+const middleOf = (points: readonly Point3[]): Point3 => times3(points.reduce(add3, { x: 0, y: 0, z: 0 }), 1 / Math.max(1, points.length));
+const extentAlong = (points: readonly Point3[], direction: Point3): readonly [number, number] => points.reduce<readonly [number, number]>(([low, high], p) => { const d = dot3(p, direction); return [Math.min(low, d), Math.max(high, d)]; }, [Infinity, -Infinity]);
+
+/** A folded part, or parts that stand together, on their way: how far, in which order, looked at from where. */
+export function useFolding(view: () => FoldView): Folding {
+  const share = ref(1), step = ref<number>(), apart = ref(0), isClear = ref(false), deflection = ref(0);
   const viewpoint = ref<Viewpoint>({ turnDegrees: 35, heightDegrees: 28 });
-  const section = ref<{ axis: SectionAxis; at: number }>();
-  const order = computed(() => foldOrder(folded().solids, folded().tree, (id) => foldName(part(), id)));
-  const maps = computed(() => {
-    const done = step.value === undefined ? undefined : new Set(order.value.slice(0, step.value).map(({ operationId }) => operationId));
-    return fold(folded().tree, ({ kind, operationId, turnDegrees }) => (kind === 'hinge' ? deflection.value : done ? (done.has(operationId) ? turnDegrees : 0) : turnDegrees * share.value));
+  const section = ref<Section>();
+
+  watch(() => [view().partId, view().extent], () => {
+    step.value = undefined;
+    section.value = undefined;
   });
-  const faces = computed(() => foldedFaces(folded().solids, maps.value, apartMm.value));
-  const seams = computed(() => {
-    const edges = seamEdges(whole(), folded().solids, maps.value);
-    return folded().seams.map((state): SeamState => {
-      const [a, b] = state.edges.map((edge) => edges.find(({ plate, segmentId }) => plate === edge.plate && segmentId === edge.segmentId) ?? edge) as [SeamState['edges'][0], SeamState['edges'][1]];
-      return { ...state, edges: [a, b], ...measureSeam(a, b) };
-    });
+  /** Fold by fold only the part's own folds wait; the others are folded. */
+  const state = computed<HingeState>(() => {
+    const own = new Set(view().order.map(({ operationId }) => operationId));
+    const done = step.value === undefined ? undefined : new Set(view().order.slice(0, step.value).map(({ operationId }) => operationId));
+    return ({ kind, operationId, turnDegrees }) => (kind === 'hinge' ? deflection.value : done ? (!own.has(operationId) || done.has(operationId) ? turnDegrees : 0) : turnDegrees * share.value);
   });
+  const pieces = computed(() => piecesOfView(view(), state.value).pieces);
+  const cornersOf = ({ body, maps }: StandingPiece): readonly Point3[] => body.solids.flatMap(({ bottom, plate, thicknessMm }) => bottom.map((p) => placedPoint(maps[plate.index]!, p, thicknessMm / 2)));
+  /** Pieces as they are shown: taken apart, each moves away from the middle of all. */
+  const shown = computed<readonly StandingPiece[]>(() => {
+    if (apart.value === 0 || pieces.value.length === 1) return pieces.value;
+    const middles = pieces.value.map((piece) => middleOf(cornersOf(piece))), middle = middleOf(middles), byMm = apart.value * sizeOf(pieces.value.flatMap(cornersOf));
+    return pieces.value.map((piece, index) => { const away = { ...STILL, origin: times3(unit3(subtract3(middles[index]!, middle)), byMm) }; return { ...piece, maps: piece.maps.map((map) => composeRigid(map, away)) }; });
+  });
+  const faces = computed<readonly ShownFace[]>(() => shown.value.flatMap((piece) => {
+    const byMm = pieces.value.length === 1 ? apart.value * sizeOf(cornersOf(piece)) : 0;
+    return foldedFaces(piece.body.solids, piece.maps, byMm).map((face) => ({ ...face, partId: piece.partId }));
+  }));
+  const seams = computed<readonly SeamLines[]>(() => (apart.value > 0 ? [] : view().seams.flatMap(({ state: { edges, overlapMm, state: now }, pieces: at }) => {
+    const [a, b] = edges.map(({ edge }, index) => { const piece = shown.value[at[index as 0 | 1]]; return piece && placedEdge(edge, piece.maps[edge.solid.plate.index]!); }) as [PlacedEdge | undefined, PlacedEdge | undefined];
+    if (!a || !b) return [];
+    const { skins, gapMm } = measureSeam(a, b);
+    return [{ lines: [a.lines[skins[0]], b.lines[skins[1]]] as const, gapMm, isPressed: now === 'pressed' && overlapMm > 0 }];
+  })));
+  const corners = computed(() => faces.value.flatMap(({ rings }) => rings.flat()));
+  const reachAlong = (direction: Point3): readonly [number, number] => extentAlong(corners.value, direction);
   const bounds = computed(() => {
-    const points = faces.value.flatMap(({ rings }) => rings.flat());
-    const of = (pick: (p: Point3) => number): readonly [number, number] => points.reduce<[number, number]>(([low, high], p) => [Math.min(low, pick(p)), Math.max(high, pick(p))], [Infinity, -Infinity]);
-    const [x, y, z] = [of((p) => p.x), of((p) => p.y), of((p) => p.z)];
+    const [x, y, z] = [STILL.x, STILL.y, STILL.z].map(reachAlong) as [readonly [number, number], readonly [number, number], readonly [number, number]];
     return { low: { x: x[0], y: y[0], z: z[0] }, high: { x: x[1], y: y[1], z: z[1] } };
   });
   const sectionSize = computed(() => {
     const cut = section.value;
     if (!cut) return undefined;
-    const others = (['x', 'y', 'z'] as const).filter((axis) => axis !== cut.axis);
     const points = faces.value.flatMap(({ rings }) => rings.flatMap((ring) => ring.flatMap((p, index) => {
-      const q = ring[(index + 1) % ring.length]!, [a, b] = [p[cut.axis] - cut.at, q[cut.axis] - cut.at];
-      if (a > 0 === b > 0) return [];
-      const t = a / (a - b);
-      return [others.map((axis) => p[axis] + (q[axis] - p[axis]) * t)];
+      const q = ring[(index + 1) % ring.length]!, [a, b] = [dot3(p, cut.normal) - cut.at, dot3(q, cut.normal) - cut.at];
+      return a > 0 === b > 0 ? [] : [add3(p, times3(subtract3(q, p), a / (a - b)))];
     })));
     if (points.length === 0) return undefined;
-    const size = (at: number): number => Math.max(...points.map((p) => p[at]!)) - Math.min(...points.map((p) => p[at]!));
-    return { widthMm: size(0), heightMm: size(1) };
+    const [across, up] = planeAxes(cut.normal).map((axis) => extentAlong(points, axis)) as [readonly [number, number], readonly [number, number]];
+    return { widthMm: across[1] - across[0], heightMm: up[1] - up[0] };
   });
-  function linesOf(operationId: string | undefined, segmentId: string | undefined): readonly (readonly [Point3, Point3])[] {
-    const { tree, solids } = folded();
-    const hinges = operationId ? tree.turns.filter(({ hinge }) => drawnId(hinge.operationId) === operationId).map(({ hinge, parent }) => ({ hinge, parent })) : [];
-    const place = (plate: number, p: Point, zMm: number): Point3 => placedPoint(maps.value[plate]!, p, zMm);
-    const edges = segmentId ? seamEdges(whole(), solids, maps.value).filter((edge) => drawnId(edge.segmentId) === segmentId).flatMap(({ lines }) => lines) : [];
-    return [...hinges.map(({ hinge, parent }) => [place(parent, hinge.from, hinge.zMm), place(parent, hinge.to, hinge.zMm)] as const), ...edges].filter(([a, b]) => distance3(a, b) > 0.1);
+  function linesOf(operationId: string | undefined, segmentId: string | undefined): readonly Line3[] {
+    return shown.value.filter(({ partId }) => partId === view().partId).flatMap(({ body, maps }) => {
+      const place = (plate: number, p: Point, zMm: number): Point3 => placedPoint(maps[plate]!, p, zMm);
+      const hinges = operationId ? body.tree.turns.filter(({ hinge }) => drawnId(hinge.operationId) === operationId).map(({ hinge, parent }): Line3 => [place(parent, hinge.from, hinge.zMm), place(parent, hinge.to, hinge.zMm)]) : [];
+      const edges = segmentId ? body.edges.filter((edge) => drawnId(edge.segmentId) === segmentId).flatMap((edge) => placedEdge(edge, maps[edge.solid.plate.index]!).lines) : [];
+      return [...hinges, ...edges];
+    }).filter(([a, b]) => distance3(a, b) > 0.1);
   }
-  return { share, step, apartMm, isClear, deflection, viewpoint, section, order, maps, faces, seams, bounds, sectionSize, linesOf };
+  const pickable: Folding['pickable'] = () => shown.value.flatMap(({ partId, body, maps }) => [
+    ...body.edges.flatMap((edge) => placedEdge(edge, maps[edge.solid.plate.index]!).lines.map((line) => ({ partId, kind: 'segment' as const, id: drawnId(edge.segmentId), line }))),
+    ...body.tree.turns.map(({ hinge, parent }) => ({ partId, kind: 'operation' as const, id: drawnId(hinge.operationId), line: [placedPoint(maps[parent]!, hinge.from, hinge.zMm), placedPoint(maps[parent]!, hinge.to, hinge.zMm)] as const })),
+  ]);
+  return { share, step, apart, isClear, deflection, viewpoint, section, pieces, faces, seams, bounds, sectionSize, reachAlong, linesOf, pickable };
+}
+
+const sizeOf = (points: readonly Point3[]): number => Math.max(...[STILL.x, STILL.y].map((axis) => { const [low, high] = extentAlong(points, axis); return high - low; }));
+
+/** Two directions that span a plane; those of the axes for planes across an axis. */
+function planeAxes(normal: Point3): readonly [Point3, Point3] {
+  if (Math.abs(normal.x) > 1 - 1e-9) return [STILL.y, STILL.z];
+  if (Math.abs(normal.y) > 1 - 1e-9) return [STILL.x, STILL.z];
+  if (Math.abs(normal.z) > 1 - 1e-9) return [STILL.x, STILL.y];
+  const across = unit3(cross3(STILL.z, normal));
+  return [across, cross3(normal, across)];
 }

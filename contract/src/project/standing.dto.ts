@@ -1,0 +1,43 @@
+import { Type } from 'class-transformer';
+import { IsBoolean, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { BOUNDS, IsIdentifier, IsNumberBetween } from './rules.ts';
+
+const SKINS = ['face', 'back'];
+
+/** A straight edge or line that a seam or a joint runs on: one that is drawn, or a piece of one that a feature or a mirror image makes. */
+const IsEdgeReference = (): PropertyDecorator => Matches(/^[A-Za-z0-9_-]{1,40}(~f\d{1,8}\.\d{1,8})?(~mirror)?$/, { message: 'must be the id of an edge' });
+
+/** Two straight edges that are meant to meet when the part is folded, or stands with another. */
+export class SeamDto {
+  @IsIdentifier() id!: string;
+  @IsIdentifier() fromSegmentId!: string;
+  @IsIdentifier() toSegmentId!: string;
+  /** The part that the second edge is of; this one without it. */
+  @IsOptional() @IsIdentifier() toPartId?: string;
+}
+
+/** A place of the airframe in mm: x aft, y to starboard, z up. */
+export class AirframePointDto {
+  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) x!: number;
+  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) y!: number;
+  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) z!: number;
+}
+/** Where a part stands in the airframe. */
+export class PlaceOfPartDto {
+  @ValidateNested() @Type(() => AirframePointDto) at!: AirframePointDto;
+  @IsNumberBetween(-360, 360) rollDegrees!: number;
+  @IsNumberBetween(-360, 360) pitchDegrees!: number;
+  @IsNumberBetween(-360, 360) yawDegrees!: number;
+}
+/** How a piece stands on another part. */
+export class JointDto {
+  @IsIdentifier() id!: string;
+  @IsIdentifier() ownSegmentId!: string;
+  @IsIn(SKINS, { message: 'must be face or back, got $value' }) ownSkin!: string;
+  @IsIdentifier() toPartId!: string;
+  @IsEdgeReference() toSegmentId!: string;
+  @IsIn(SKINS, { message: 'must be face or back, got $value' }) toSkin!: string;
+  @IsNumberBetween(-180, 180) turnDegrees!: number;
+  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) alongMm!: number;
+  @IsBoolean({ message: 'must be true or false' }) isReversed!: boolean;
+}

@@ -1,0 +1,51 @@
+import { applyRigid, distance, distanceToRun, dot, subtract, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import { curveOf, drawnId, isMirrorId, pathsOf, type Part } from '../drawing/index.ts';
+import type { PlateSolid } from './plate-solid.ts';
+
+/** A straight line in space or on the flat part, from one end to the other. */
+export type Line3 = readonly [Point3, Point3];
+
+/** One free straight edge of a plate: a side that is cut or bevelled and lies on a straight edge of the drawing. */
+export interface SeamEdge {
+  readonly solid: PlateSolid;
+  readonly segmentId: string;
+  /** On the flat part, with the plate on its left. */
+  readonly from: Point;
+  readonly to: Point;
+  /** Whether the drawing runs along the edge with the board on its left. */
+  readonly isBoardLeft: boolean;
+  /** Its lines on the flat part: on the far skin, and on the face. */
+  readonly flat: readonly [Line3, Line3];
+}
+
+/** An edge where its plate has been carried to. */
+export interface PlacedEdge { readonly edge: SeamEdge; /** From the flat part into space. */ readonly map: RigidMap; readonly lines: readonly [Line3, Line3] }
+
+const ON_EDGE_MM = 0.01;
+const SHORTEST_EDGE_MM = 2;
+
+/**
+ * The free straight edges of plates.
+ * @param part made whole
+ */
+export function seamEdges(part: Part, solids: readonly PlateSolid[]): readonly SeamEdge[] {
+  const runs = pathsOf(part).filter((path) => 'role' in path).flatMap((path) => path.segments.flatMap((segment, index) => (segment.kind === 'line' ? [{ segmentId: segment.id, curve: curveOf(path, index) }] : [])));
+  const edges = solids.filter(({ plate }) => plate.kind === 'board').flatMap((solid) => solid.sides.flatMap((side, index): readonly SeamEdge[] => {
+    if (side !== 'cut' && side !== 'bevel') return [];
+    const { plate: { outer }, bottom, top, thicknessMm } = solid, next = (index + 1) % outer.length;
+    const from = outer[index]!, to = outer[next]!;
+    if (distance(from, to) < SHORTEST_EDGE_MM) return [];
+    const run = runs.find(({ curve }) => distanceToRun(from, curve.from, curve.to) < ON_EDGE_MM && distanceToRun(to, curve.from, curve.to) < ON_EDGE_MM);
+    if (!run) return [];
+    const line = (ring: readonly Point[], z: number): Line3 => [{ x: ring[index]!.x, y: ring[index]!.y, z }, { x: ring[next]!.x, y: ring[next]!.y, z }];
+    return [{ solid, segmentId: run.segmentId, from, to, isBoardLeft: dot(subtract(run.curve.to, run.curve.from), subtract(to, from)) > 0, flat: [line(bottom, 0), line(top, thicknessMm)] }];
+  }));
+  // A mirror image is not drawn: the side of its board is that of the edge it is the image of.
+  return edges.map((edge) => (isMirrorId(edge.segmentId) ? { ...edge, isBoardLeft: edges.find(({ segmentId }) => segmentId === drawnId(edge.segmentId))?.isBoardLeft ?? true } : edge));
+}
+
+/** An edge carried by the map of its plate. */
+export function placedEdge(edge: SeamEdge, map: RigidMap): PlacedEdge {
+  const carried = ([a, b]: Line3): Line3 => [applyRigid(map, a), applyRigid(map, b)];
+  return { edge, map, lines: [carried(edge.flat[0]), carried(edge.flat[1])] };
+}

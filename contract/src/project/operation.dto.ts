@@ -19,10 +19,17 @@ export class OperationDto {
   @IsTextUpTo(BOUNDS.nameLength) label!: string;
   @HasVariants() variants?: string[];
 }
+/** Work that may be held together by tape where the board is cut right through. */
+export class HingedDto extends OperationDto {
+  @IsOptional() @IsIn(['skin', 'tape'], { message: 'must be skin or tape, got $value' }) hingeOn?: string;
+}
 export class ThroughDto extends OperationDto {}
 export class MarkDto extends OperationDto {}
 export class EngravingDto extends OperationDto {}
-export class GrooveDto extends OperationDto {
+export class GrooveDto extends HingedDto {
+  /** How it is cut; as the airframe says without it. */
+  @IsOptional() @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' }) school?: string;
+  @IsOptional() @IsNumberBetween(5, 80) toolDegrees?: number;
   @IsNumberBetween(-180, 180) foldDegrees!: number;
   /** Width at the mouth in mm, or auto to follow the measured thickness. */
   @ValidateIf(isGiven('mouthMm')) @IsNumberBetween(0.001, 1000) mouthMm!: number | string;
@@ -43,12 +50,12 @@ export class PocketDto extends OperationDto {
   @IsNumberBetween(0.001, 1000) depthMm!: number;
 }
 
-export class SlitDto extends OperationDto {
+export class SlitDto extends HingedDto {
   @IsNumberBetween(-180, 180) foldDegrees!: number;
   /** Depth in mm, or auto to leave the far skin. */
   @ValidateIf(isGiven('depthMm')) @IsNumberBetween(0.001, 1000) depthMm!: number | string;
 }
-export class HingeDto extends OperationDto {
+export class HingeDto extends HingedDto {
   @IsNumberBetween(-180, 180) deflectionDegrees!: number;
   @IsIn(['both', 'left', 'right'], { message: 'must be both, left or right, got $value' }) relief!: string;
 }

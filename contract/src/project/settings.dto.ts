@@ -21,6 +21,14 @@ export class NestSettingsDto {
   @IsCountBetween(0, 4_294_967_295) seed!: number;
 }
 
+/** How folds are made where a fold does not say so itself. */
+export class FoldDefaultsDto {
+  @IsIn(['groove', 'trench', 'crease', 'slit'], { message: 'must be groove, trench, crease or slit, got $value' }) style!: string;
+  @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' }) school!: string;
+  @IsNumberBetween(5, 80) toolDegrees!: number;
+  @IsIn(['skin', 'tape'], { message: 'must be skin or tape, got $value' }) hingeOn!: string;
+}
+
 /** What holds for the whole airframe. */
 export class SettingsDto {
   @IsIn(['mm', 'in'], { message: 'must be mm or in, got $value' }) unit!: string;
@@ -32,4 +40,6 @@ export class SettingsDto {
   @HasVariants() variants?: string[];
   /** The variant that pages, boards and cut list follow; everything exists without one. */
   @IsOptional() @IsNameUpTo(40) variant?: string;
+  /** How folds are made where a fold does not say so itself. */
+  @IsOptional() @ValidateNested() @Type(() => FoldDefaultsDto) folds?: FoldDefaultsDto;
 }

@@ -1,7 +1,7 @@
 import type { LengthUnit } from '../units/index.ts';
 import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
 import type { Board, TurnStep } from '../stock/index.ts';
-import type { Part } from '../drawing/index.ts';
+import type { FoldDefaults, Part } from '../drawing/index.ts';
 
 /** How parts are laid on boards. */
 export interface NestSettings {
@@ -25,6 +25,8 @@ export interface AirframeSettings {
   readonly variants?: readonly string[];
   /** The variant that pages, boards, cut list and figures follow; everything exists without one. */
   readonly variant?: string;
+  /** How folds are made where a fold does not say so itself; by knife, on the skin, without it. */
+  readonly folds?: FoldDefaults;
 }
 
 /** Where one piece of a nest lies on its board: turned about its drawing's origin, then moved. */

@@ -25,14 +25,14 @@ export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveCon
   const thickness = (material: string): number => thicknessOf(material, airframe.boards) ?? ASSUMED.thicknessMm;
   const plates = [...part.contours.flatMap(({ plate }) => (plate ? [plate.material] : [])), ...(part.features ?? []).flatMap(featureMaterials)];
   const mates = (part.features ?? []).flatMap((feature) => (feature.kind === 'slots' && feature.mate !== '' ? [feature.mate] : []));
-  const { variant } = airframe.settings;
+  const { variant, folds } = airframe.settings;
   return {
     thicknessMm: thickness(part.material),
     gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
     unit: airframe.settings.unit,
     plateThicknesses: Object.fromEntries(plates.map((material) => [material, thickness(material)] as const)),
     ...(mates.length > 0 ? { tabRows: Object.fromEntries(mates.flatMap((mate) => { const row = tabRowIn(airframe, mate, scale); return row ? [[mate, row] as const] : []; })) } : {}),
-    ...(variant === undefined ? {} : { variant }),
+    ...(variant === undefined ? {} : { variant }), ...(folds ? { folds } : {}),
   };
 }
 

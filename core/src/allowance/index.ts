@@ -4,3 +4,6 @@ export * from './slot.ts';
 export * from './slit.ts';
 export * from './hinge.ts';
 export * from './rolled.ts';
+export * from './school.ts';
+export * from './strip.ts';
+export * from './section.ts';

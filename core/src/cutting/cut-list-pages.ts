@@ -23,6 +23,7 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
   if (work.widthMm !== undefined) words.push(`${work.kind === 'bevel' ? 'run' : work.kind === 'groove' ? 'mouth' : 'width'} ${formatLengthWithUnit(work.widthMm, unit)}`);
   if (work.depthMm !== undefined) words.push(`${formatLengthWithUnit(work.depthMm, unit)} deep`);
   words.push(`${formatLengthWithUnit(work.lengthMm, unit)} long`);
+  if (work.glueMl !== undefined) words.push(`glue ${work.glueMl.toFixed(1)} ml`);
   return words.join(', ');
 }
 
@@ -75,7 +76,7 @@ function summary(list: CutList, unit: LengthUnit): readonly string[] {
   const { totals } = list;
   const length = (mm: number): string => formatRunLength(mm, unit);
   return [
-    `${totals.pieces} pieces · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)} · ${totals.pockets} pockets`,
+    `${totals.pieces} pieces · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)}${totals.tapeMm > 0 ? ` · tape on folds ${length(totals.tapeMm)}` : ''} · ${totals.pockets} pockets`,
     ...(list.boards.length === 0 ? ['Not nested yet: nest the parts on the Boards station to see them board by board.'] : []),
   ];
 }

@@ -1,7 +1,7 @@
-import { mitreBevelAngle } from '../allowance/index.ts';
+import { glueSection, grooveWallDegrees, USUAL_TOOL_DEGREES } from '../allowance/index.ts';
 import { foldNamesInOrder } from '../folds/index.ts';
 import { pathLength } from '../geometry/index.ts';
-import type { BoardFace, OperationKind, ResolvedPart, Stroke } from '../drawing/index.ts';
+import { cutWords, type BoardFace, type OperationKind, type ResolvedPart, type Stroke } from '../drawing/index.ts';
 
 /** Pieces cut from one drawing, on one side of the airframe. */
 export interface CutPiece {
@@ -24,6 +24,8 @@ export interface CutWork {
   readonly angleDegrees?: number;
   /** Tilt of the blade from upright. */
   readonly bladeDegrees?: number;
+  /** Glue that fills what a groove leaves open when it is folded, in ml. */
+  readonly glueMl?: number;
 }
 
 /** One part of the cut list. */
@@ -36,6 +38,8 @@ export interface CutTotals {
   readonly bevelMm: number;
   readonly trenchMm: number;
   readonly creaseMm: number;
+  /** Tape along folds that are cut right through. */
+  readonly tapeMm: number;
   readonly pockets: number;
   readonly pieces: number;
 }
@@ -58,10 +62,10 @@ const WORDS: Readonly<Record<OperationKind, string>> = {
 export function worksOf(part: ResolvedPart): readonly CutWork[] {
   const works = new Map<string, CutWork>();
   for (const stroke of part.strokes) {
-    const work = workOf(stroke);
+    const work = workOf(stroke, part.thicknessMm);
     const key = [work.kind, work.face, work.angleDegrees, work.widthMm?.toFixed(2), work.depthMm, work.words].join('/');
     const known = works.get(key);
-    works.set(key, known ? { ...known, count: known.count + work.count, lengthMm: known.lengthMm + work.lengthMm } : work);
+    works.set(key, known ? { ...known, count: known.count + work.count, lengthMm: known.lengthMm + work.lengthMm, ...(work.glueMl === undefined ? {} : { glueMl: (known.glueMl ?? 0) + work.glueMl }) } : work);
   }
   const outlineMm = part.outline ? pathLength(part.outline) : 0;
   const ORDER = ['through', 'pocket', 'trench', 'groove', 'crease', 'slit', 'hinge', 'bevel', 'mark', 'engrave'];
@@ -72,16 +76,30 @@ export function worksOf(part: ResolvedPart): readonly CutWork[] {
   ];
 }
 
-function workOf(stroke: Stroke): CutWork {
+const withTape = (words: string, { isTaped }: Stroke): string => (isTaped ? `${words}, cut through, taped` : words);
+
+/** Glue that is not worth a figure, in ml. */
+const LEAST_GLUE_ML = 0.05;
+
+function grooveWork(stroke: Stroke, base: CutWork, thicknessMm: number): CutWork {
+  const cut = stroke.cut ?? { school: 'knife', toolDegrees: USUAL_TOOL_DEGREES }, foldDegrees = Math.min(170, Math.max(0, stroke.angleDegrees ?? 0));
+  const glueMl = (glueSection(foldDegrees, stroke.widthMm, thicknessMm, cut.school) * stroke.lengthMm) / 1000;
+  return {
+    ...base, words: withTape([base.words, cutWords(cut)].filter(Boolean).join(', '), stroke), angleDegrees: stroke.angleDegrees, bladeDegrees: grooveWallDegrees(foldDegrees, cut), widthMm: stroke.widthMm,
+    ...(glueMl > LEAST_GLUE_ML ? { glueMl } : {}),
+  };
+}
+
+function workOf(stroke: Stroke, thicknessMm: number): CutWork {
   const base = { kind: stroke.kind, face: stroke.kind === 'through' ? 'through' as const : stroke.face, count: stroke.paths.length, lengthMm: stroke.lengthMm };
   const words = stroke.label && stroke.kind !== 'mark' ? `${WORDS[stroke.kind]}, ${stroke.label}` : stroke.kind === 'mark' && stroke.label ? `mark: ${stroke.label}` : WORDS[stroke.kind];
   switch (stroke.kind) {
-    case 'groove': return { ...base, words, angleDegrees: stroke.angleDegrees, bladeDegrees: mitreBevelAngle(Math.min(170, Math.max(0, stroke.angleDegrees ?? 0))), widthMm: stroke.widthMm };
+    case 'groove': return grooveWork(stroke, { ...base, words }, thicknessMm);
     case 'bevel': return { ...base, words, angleDegrees: stroke.angleDegrees, bladeDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
     case 'trench': return { ...base, words, angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
     case 'crease': return { ...base, words, angleDegrees: stroke.angleDegrees };
-    case 'slit': return { ...base, words, angleDegrees: stroke.angleDegrees, depthMm: stroke.depthMm };
-    case 'hinge': return { ...base, words, angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
+    case 'slit': return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, depthMm: stroke.depthMm };
+    case 'hinge': return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
     case 'pocket': return { ...base, words, depthMm: stroke.depthMm };
     default: return { ...base, words };
   }
@@ -94,6 +112,7 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
   return {
     throughMm: pieces.reduce((sum, { part, quantity }) => sum + quantity * part.outlineLengthMm, 0) + lengthOf('through'),
     grooveMm: lengthOf('groove'), bevelMm: lengthOf('bevel'), trenchMm: lengthOf('trench'), creaseMm: lengthOf('crease'),
+    tapeMm: pieces.reduce((sum, { part, quantity }) => sum + quantity * part.strokes.filter(({ isTaped }) => isTaped).reduce((length, stroke) => length + stroke.lengthMm, 0), 0),
     pockets: pieces.reduce((sum, { part, quantity }) => sum + quantity * part.strokes.filter((stroke) => stroke.kind === 'pocket').length, 0),
     pieces: pieces.reduce((sum, { quantity }) => sum + quantity, 0),
   };

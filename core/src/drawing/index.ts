@@ -6,6 +6,8 @@ export * from './symmetry.ts';
 export * from './variants.ts';
 export * from './derived-ids.ts';
 export * from './expand-part.ts';
+export * from './fold-defaults.ts';
+export { foundLips, type Lips } from './lips.ts';
 export * from './dimension.ts';
 export * from './operations/index.ts';
 export * from './commands/index.ts';

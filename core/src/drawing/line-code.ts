@@ -71,16 +71,18 @@ export function strokeMarks(stroke: Stroke): readonly LineMark[] {
   const optional = stroke.variants ? { isDouble: true } : {};
   const centres = (pen: Pen, dash: Dash): readonly LineMark[] => stroke.paths.map((path) => ({ ...line(path, pen, dash, stroke.closed), ...optional }));
   const edges = (): readonly LineMark[] => stroke.area.map((one) => line(ring(one), 'thin', 'solid', true));
+  // Cut right through and held by tape: drawn as the cut that it is.
+  const hinge = (): readonly LineMark[] => (stroke.isTaped ? centres('heavy', 'solid') : centres('middle', 'long'));
   const ends = stroke.face === 'back' && !stroke.closed ? stroke.paths.flatMap((path) => pinPricks(path, operationId)) : [];
   switch (stroke.kind) {
     case 'through': return [...centres('heavy', 'solid'), ...ends];
-    case 'groove': return [...edges(), ...centres('middle', 'long'), ...ends];
+    case 'groove': return [...edges(), ...hinge(), ...ends];
     case 'bevel': return [...hatch(stroke.area).map(([a, b]) => line(run(a, b), 'thin', 'solid')), ...ends];
     case 'crease': return [...centres('middle', 'dots'), ...ends];
     case 'trench': return [...edges(), ...scatter(stroke.area).map((at): LineMark => ({ kind: 'dot', at, radiusMm: 0.35, tone, operationId })), ...ends];
     case 'pocket': return [...centres('thin', 'solid'), ...stroke.paths.flatMap((path) => path.map((curve): LineMark => ({ kind: 'dot', at: curve.from, radiusMm: 0.9, tone, operationId })))];
-    case 'slit': return [...centres('thin', 'solid'), ...along(stroke.paths, SLIT_BARB_PITCH_MM, (p, direction) => line(run(p, add(p, times(barb(direction), SLIT_BARB_MM))), 'thin', 'solid')), ...ends];
-    case 'hinge': return [...edges(), ...centres('middle', 'long'), ...along(stroke.paths, HINGE_RING_PITCH_MM, (p) => line(circle(p, HINGE_RING_MM), 'thin', 'solid', true)), ...ends];
+    case 'slit': return [...(stroke.isTaped ? hinge() : centres('thin', 'solid')), ...along(stroke.paths, SLIT_BARB_PITCH_MM, (p, direction) => line(run(p, add(p, times(barb(direction), SLIT_BARB_MM))), 'thin', 'solid')), ...ends];
+    case 'hinge': return [...edges(), ...hinge(), ...along(stroke.paths, HINGE_RING_PITCH_MM, (p) => line(circle(p, HINGE_RING_MM), 'thin', 'solid', true)), ...ends];
     case 'mark': return [...centres('thin', 'short'), ...ends];
     case 'engrave': return centres('thin', 'solid');
   }

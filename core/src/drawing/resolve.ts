@@ -1,9 +1,10 @@
+import type { GrooveCut } from '../allowance/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import {
   bandAlong, boundsOf, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, runsInside,
   type Bounds, type Path, type Point, type Polygon, type Region,
 } from '../geometry/index.ts';
-import { operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import { cutOf, operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
 import { meetingStrokes } from './meeting-strokes.ts';
 import { placedDimensions, type PlacedDimension } from './dimension.ts';
 import { expandKey, expandPart, type ExpandContext } from './expand-part.ts';
@@ -30,6 +31,10 @@ export interface Stroke {
   readonly lengthMm: number;
   readonly angleDegrees?: number;
   readonly depthMm?: number;
+  /** How a groove is cut. */
+  readonly cut?: GrooveCut;
+  /** Tape holds it: the board is cut right through. */
+  readonly isTaped?: boolean;
   readonly caption: string;
   readonly label: string;
   /** Variants in which it exists; always when undefined. */
@@ -154,6 +159,7 @@ function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: R
     lengthMm: paths.reduce((sum, path) => sum + pathLength(path), 0),
     angleDegrees: operationAngle(operation),
     depthMm: operationDepth(operation, thicknessMm),
+    ...(operation.kind === 'groove' ? { cut: cutOf(operation) } : {}), ...('hingeOn' in operation && operation.hingeOn === 'tape' ? { isTaped: true } : {}),
     caption: operationCaption(operation),
     label: operation.label, variants: operation.variants,
   };

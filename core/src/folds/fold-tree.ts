@@ -44,9 +44,11 @@ export function foldTree(flat: FlatPlates): FoldTree {
 }
 
 /**
- * A trench of 90° has two edges but one turn: the wall turns about the edge on its own side and stands on the skin of the trench, which
- * stays with the plate before.
+ * A trench of 90° has two edges but one turn. Where its line does not say at which, the wall turns about the edge on its own side and
+ * stands on the skin of the trench, which stays with the plate before.
  */
 function withWallsTurned(flat: FlatPlates, turns: readonly Turn[]): readonly Turn[] {
-  return turns.map((turn) => (turn.hinge.kind === 'trench' && !turn.hinge.isDoubled && flat.plates[turn.child]!.kind === 'skin' ? { ...turn, hinge: { ...turn.hinge, turnDegrees: 0 } } : turn));
+  const isOpen = ({ hinge, child }: Turn): boolean => hinge.kind === 'trench' && !hinge.isDoubled && flat.plates[child]!.kind === 'skin'
+    && flat.hinges.every((other) => other.operationId !== hinge.operationId || other.turnDegrees !== 0);
+  return turns.map((turn) => (isOpen(turn) ? { ...turn, hinge: { ...turn.hinge, turnDegrees: 0 } } : turn));
 }

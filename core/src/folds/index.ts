@@ -12,3 +12,4 @@ export * from './folded-part.ts';
 export * from './assembly.ts';
 export * from './folded-faces.ts';
 export * from './fold-report.ts';
+export * from './folded-sizes.ts';

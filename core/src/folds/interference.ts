@@ -139,8 +139,7 @@ function mouthOf(solids: readonly PlateSolid[], { left, right, from, to, zMm }: 
   const runs = [left, right].map((index) => solids.find(({ plate }) => plate.index === index)).map((solid) => {
     const side = solid?.plate.outer.findIndex((p, at) => distanceToRun(p, from, to) < 0.02 && distanceToRun(solid.plate.outer[(at + 1) % solid.plate.outer.length]!, from, to) < 0.02) ?? -1;
     if (!solid || side < 0) return undefined;
-    const worked = zMm === 0 ? solid.top : solid.bottom, kept = zMm === 0 ? solid.bottom : solid.top;
-    return Math.abs(cross(unitVector(from, to), subtract(worked[side]!, kept[side]!)));
+    return Math.abs(cross(unitVector(from, to), subtract((zMm === 0 ? solid.top : solid.bottom)[side]!, from)));
   });
   return runs[0] === undefined || runs[1] === undefined ? undefined : runs[0] + runs[1];
 }

@@ -21,14 +21,14 @@ export interface PlateSolid {
 export const SKIN_MM = 0.3;
 const ON_LINE_MM = 0.01;
 
-interface Slope { readonly kind: SideKind; readonly runMm: number; readonly face: 'face' | 'back'; readonly lines: readonly (readonly [Point, Point])[] }
+interface Slope { readonly kind: SideKind; readonly runMm: number; readonly face: 'face' | 'back' | 'both'; readonly lines: readonly (readonly [Point, Point])[] }
 
 /** The lines of work that slant or part the sides of plates. */
 function slopesOf(part: ResolvedPart): readonly Slope[] {
   const linesOf = (stroke: Stroke): readonly (readonly [Point, Point])[] => stroke.paths.flatMap((path) => path.map(({ from, to }) => [from, to] as const));
   return part.strokes.flatMap((stroke): readonly Slope[] => {
     switch (stroke.kind) {
-      case 'groove': return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.face, lines: linesOf(stroke) }];
+      case 'groove': return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.cut?.school === 'square' ? 'both' : stroke.face, lines: linesOf(stroke) }];
       case 'bevel': return [{ kind: 'bevel', runMm: stroke.widthMm, face: stroke.face, lines: linesOf(stroke) }];
       case 'hinge': return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.face, lines: linesOf(stroke) }];
       case 'crease': case 'slit': return [{ kind: 'fold', runMm: 0, face: stroke.face, lines: linesOf(stroke) }];
@@ -54,8 +54,8 @@ function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): P
   if (plate.kind === 'skin') return { plate, bottom: outer, top: outer, sides, holes: plate.holes, thicknessMm: SKIN_MM };
   return {
     plate, sides, thicknessMm, holes: plate.holes,
-    bottom: movedIn(outer, found.map((slope) => (slope?.face === 'back' ? slope.runMm : 0))),
-    top: movedIn(outer, found.map((slope) => (slope?.face === 'face' ? slope.runMm : 0))),
+    bottom: movedIn(outer, found.map((slope) => (slope && slope.face !== 'face' ? slope.runMm : 0))),
+    top: movedIn(outer, found.map((slope) => (slope && slope.face !== 'back' ? slope.runMm : 0))),
   };
 }
 

@@ -39,6 +39,8 @@ const OVERRUN_MM = 0.02;
 /** Plates are looked for this far to either side of a hinge. */
 const PROBE_MM = 0.02;
 const LEAST_PLATE_MM2 = 0.05;
+/** The edge of a trench's strip this near its line is the line. */
+const ON_LINE_MM = 0.01;
 const PROBES = 24;
 
 /**
@@ -127,9 +129,11 @@ function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number)
     };
     if (stroke.kind !== 'trench') return hinge([from, to], turn, undefined);
     const [low, high] = stripEdges(stroke, path);
-    const isDoubled = Math.abs(turn) > 135;
-    // A doubled board turns half at each edge of the strip. A wall turns at the edge on its own side, which is known once the tree is.
-    return [...hinge(low, isDoubled ? turn / 2 : turn, 'skin left', isDoubled), ...hinge(high, isDoubled ? turn / 2 : turn, 'skin right', isDoubled)];
+    // A doubled board turns half at each edge of the strip.
+    if (Math.abs(turn) > 135) return [...hinge(low, turn / 2, 'skin left', true), ...hinge(high, turn / 2, 'skin right', true)];
+    // A wall turns about the drawn line when the strip lies beside it. About its middle it turns at the edge on its own side, which is known once the tree is.
+    const [isOnLow, isOnHigh] = [low, high].map(([p]) => distance(p, from) < ON_LINE_MM);
+    return [...hinge(low, isOnHigh ? 0 : turn, 'skin left'), ...hinge(high, isOnLow ? 0 : turn, 'skin right')];
   });
 }
 

@@ -1,5 +1,6 @@
-import { distanceToEdge, distanceToRun, flattenClosedPath, flattenOpenPath, isInsideRegion, type Point } from '../../geometry/index.ts';
+import { distanceToEdge, distanceToRun, flattenClosedPath, flattenOpenPath, isInsideRegion, midpoint, type Point } from '../../geometry/index.ts';
 import { traitsOf, type Operation } from '../operations/index.ts';
+import { foundLips } from '../lips.ts';
 import { foldReach } from '../commands/index.ts';
 import { curvesOf, findPath, holesOf, outlineOf, type Part } from '../part.ts';
 import type { Fault } from './fault.ts';
@@ -13,6 +14,12 @@ export function foldFaults(part: Part): readonly Fault[] {
   return part.operations.filter((operation) => traitsOf(operation.kind).folds && part.lines.some((line) => line.id === operation.on.pathId))
     .flatMap((operation) => [...curved(part, operation), ...short(part, operation)]);
 }
+
+/** Bevels on a line within the part that have no second beside them. */
+export const lipFaults = (part: Part, thicknessMm: number): readonly Fault[] => foundLips(part, thicknessMm).alone.map(({ operation, line }): Fault => ({
+  code: 'LIP_ALONE', partId: part.id, targetId: operation.id, place: midpoint(line.nodes[0]!, line.nodes[1]!), title: `A bevel within ${part.name} stands alone`,
+  detail: 'It is one lip of a groove: the other must run beside it, as far away as the groove is wide.', mend: { label: 'Make it a groove', command: { name: 'changeWork', args: { operationId: operation.id, kind: 'groove' } } },
+}));
 
 function curved(part: Part, operation: Operation): readonly Fault[] {
   const line = findPath(part, operation.on.pathId)!;

@@ -8,7 +8,7 @@ import { findPath, type Part } from '../part.ts';
 import type { ResolvedPart } from '../resolve.ts';
 import { drawingFaults, grainFaults } from './drawing-checks.ts';
 import type { Fault, Mend } from './fault.ts';
-import { foldFaults } from './fold-checks.ts';
+import { foldFaults, lipFaults } from './fold-checks.ts';
 import { holeFaults } from './hole-checks.ts';
 import { lineFaults } from './line-checks.ts';
 import { outlineFaults } from './outline-checks.ts';
@@ -39,7 +39,7 @@ export function partFaults(drawn: Part, resolved: ResolvedPart, expandContext: E
   const isApart = variant.some(({ code }) => code === 'SYMMETRY_APART' || code === 'VARIANT_OPEN');
   const whole = [
     ...outlineFaults(part).filter(({ code }) => !isApart || (code !== 'OUTLINE_OPEN' && code !== 'OUTLINE_MISSING')), ...lineFaults(part), ...holeFaults(part), ...webFaults(part, resolved.thicknessMm, drawn.sizing === 'fixed' ? 1 : context.scale), ...operationFaultsOf(part, resolved.thicknessMm),
-    ...foldFaults(part), ...slotFaults(part, context.boards), ...sizeFaults(part, resolved, context.boards, context.scale, context.edgeMarginMm, context.turnStep), ...grainFaults(part, context.boards),
+    ...foldFaults(part), ...lipFaults(part, resolved.thicknessMm), ...slotFaults(part, context.boards), ...sizeFaults(part, resolved, context.boards, context.scale, context.edgeMarginMm, context.turnStep), ...grainFaults(part, context.boards),
   ];
   return [...variant, ...ledToDrawing(drawn, whole)];
 }
@@ -71,4 +71,4 @@ function ledToDrawing(drawn: Part, faults: readonly Fault[]): readonly Fault[] {
 }
 
 /** A mend that names only drawn things: pieces and images stand for what they come from. */
-const withDrawnIds = (mend: Mend): Mend => (JSON.stringify(mend).includes('~') ? JSON.parse(JSON.stringify(mend).replace(/"([A-Za-z]+\d+)(?:~(?:mirror|f\d+\.\d+))+"/g, '"$1"')) as Mend : mend);
+const withDrawnIds = (mend: Mend): Mend => (JSON.stringify(mend).includes('~') ? JSON.parse(JSON.stringify(mend).replace(/"([A-Za-z]+\d+)(?:~(?:mirror|lips|f\d+\.\d+))+"/g, '"$1"')) as Mend : mend);

@@ -6,7 +6,7 @@ import { done, IdSource, refused, type CommandResult, type OperationDraft } from
 export function addOperation(part: Part, args: { readonly on: OperationPlace; readonly operation: OperationDraft }): CommandResult {
   const path = findPath(part, args.on.pathId);
   if (!path) return refused(`There is no line "${args.on.pathId}" in ${part.name}.`);
-  if (args.operation.kind === 'bevel' && !('role' in path)) return refused('A bevel runs along an edge: choose an edge of the outline or of a hole.');
+  if (args.operation.kind === 'bevel' && !('role' in path) && (path.closed || path.nodes.length !== 2)) return refused('A bevel runs along an edge, or on one straight line as a lip of a groove.');
   const taken = part.operations.find((operation) => operation.kind === args.operation.kind && operation.on.pathId === args.on.pathId && operation.face === args.operation.face
     && (operation.on.segmentIds ?? path.segments.map((s) => s.id)).some((id) => (args.on.segmentIds ?? path.segments.map((s) => s.id)).includes(id)));
   if (taken) return refused(`That edge has a ${operationWord(taken)} on this face already: change that one.`);

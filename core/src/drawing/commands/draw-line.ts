@@ -7,7 +7,7 @@ export function drawLine(part: Part, args: { readonly draft: PathDraft; readonly
   const fault = draftFault(args.draft);
   if (fault) return refused(fault);
   if (args.operation.kind === 'pocket' && !args.draft.closed) return refused('A pocket needs a closed line: end it on its first point.');
-  if (args.operation.kind === 'bevel') return refused('A bevel runs along an edge: choose an edge of the outline or of a hole.');
+  if (args.operation.kind === 'bevel' && (args.draft.closed || args.draft.points.length !== 2)) return refused('A bevel runs along an edge, or on one straight line as a lip of a groove.');
   const ids = new IdSource(part);
   const line: DrawnLine = { ...pathFromDraft(args.draft, ids, 'l'), sizing: args.sizing ?? 'scaled' };
   const operation = { ...args.operation, id: ids.next('o'), on: { pathId: line.id } } as Operation;

@@ -3,10 +3,15 @@ import type { Part } from '../part.ts';
 import { addOperation } from './add-operation.ts';
 import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } from './features.ts';
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides.ts';
+import { creaseSection } from './crease-section.ts';
+import { foldStrip } from './fold-strip.ts';
+import { stretchPart } from './stretch-part.ts';
 import { rollCrease } from './roll-crease.ts';
 import { pastePaths } from './paste-paths.ts';
 import { groupPaths, ungroupPaths } from './path-groups.ts';
 import { bevelEdge } from './bevel-edge.ts';
+import { changeWork } from './change-work.ts';
+import { lipsToFold } from './lips-to-fold.ts';
 import { setFoldOrder } from './fold-order.ts';
 import { addJoint, changeJoint, removeJoint, setPlace } from './joints.ts';
 import { addSeam, moveEdge, removeSeam } from './seams.ts';
@@ -63,10 +68,10 @@ export { copiedFrom, type CopiedPaths } from './paste-paths.ts';
 /** Every editing command, by its name. */
 export const COMMANDS = {
   addFeature, addGuide, addJoint, addOperation, addSeam, alignPaths, arrangePaths, attachNode, bevelEdge, bringHoleInside, centreFeature, changeDetails, changeFeature,
-  changeGuide, changeJoint, changeOperation, changeSegment, changeSizing, changeSlot, closePath, combineOutline, detachNodes, divideSegment, drawHole, drawLine,
-  drawOutline, extendFold, extendLine, groupPaths, insertNode, joinLines, meetCentreLine, meetNode, mirrorPart, moveEdge, moveFeature, moveNodes,
+  changeGuide, changeJoint, changeOperation, changeSegment, changeSizing, changeSlot, changeWork, closePath, combineOutline, creaseSection, detachNodes, divideSegment, drawHole, drawLine,
+  drawOutline, extendFold, extendLine, foldStrip, groupPaths, insertNode, joinLines, lipsToFold, meetCentreLine, meetNode, mirrorPart, moveEdge, moveFeature, moveNodes,
   movePath, offsetContour, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeJoint, removeNode, removeOperation, removePath,
-  removeSeam, rollCrease, setDimension, setFoldOrder, setPlace, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, trimLine, uncrossOutline,
+  removeSeam, rollCrease, setDimension, setFoldOrder, setPlace, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, stretchPart, trimLine, uncrossOutline,
   ungroupPaths,
 } as const;
 

@@ -2,7 +2,7 @@ import { hingeWidth, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
 import { formatAngle } from '../../units/index.ts';
 import { bandOn } from './band.ts';
 import type { Hinge } from './operation.ts';
-import type { OperationTraits } from './operation-kind.ts';
+import { tapeWord, type OperationTraits } from './operation-kind.ts';
 
 /** Steepest deflection that its relief lets a knife cut. */
 const steepest = (operation: Hinge): number => (operation.relief === 'both' ? 2 * STEEPEST_BEVEL_DEGREES : STEEPEST_BEVEL_DEGREES);
@@ -15,7 +15,7 @@ export const hinge: OperationTraits<'hinge'> = {
   defaults: { kind: 'hinge', face: 'face', deflectionDegrees: 30, relief: 'both' },
   trueWidthMm: widthOf,
   area: (operation, site) => bandOn(site, widthOf(operation, site.thicknessMm), operation.relief === 'both' ? 'centre' : operation.relief),
-  caption: (operation) => `hinge ±${formatAngle(operation.deflectionDegrees)}`,
+  caption: (operation) => [`hinge ±${formatAngle(operation.deflectionDegrees)}`, tapeWord(operation)].filter(Boolean).join(' · '),
   angleDegrees: (operation) => operation.deflectionDegrees,
   faults: (operation) => {
     if (operation.deflectionDegrees > 0 && operation.deflectionDegrees <= steepest(operation)) return [];

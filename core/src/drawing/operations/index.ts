@@ -2,7 +2,7 @@ import type { Region } from '../../geometry/index.ts';
 import { bevel } from './bevel.ts';
 import { crease } from './crease.ts';
 import { engrave } from './engrave.ts';
-import { groove } from './groove.ts';
+import { cutOf, cutWords, groove, grooveGap } from './groove.ts';
 import { hinge } from './hinge.ts';
 import { mark } from './mark.ts';
 import type { Operation, OperationKind } from './operation.ts';
@@ -14,6 +14,7 @@ import { trench } from './trench.ts';
 
 export * from './operation.ts';
 export type * from './operation-kind.ts';
+export { cutOf, cutWords, grooveGap };
 
 /** Every kind of operation. A new kind is a new file and one line here. */
 const TRAITS: { readonly [K in OperationKind]: OperationTraits<K> } = { through, groove, bevel, crease, trench, pocket, slit, hinge, mark, engrave };

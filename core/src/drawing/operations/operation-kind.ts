@@ -1,5 +1,5 @@
 import type { Point, Region } from '../../geometry/index.ts';
-import type { Operation, OperationKind } from './operation.ts';
+import type { HingeGround, Operation, OperationKind } from './operation.ts';
 
 /** What a kind is drawn and cut on. */
 export type OperationGround = 'line' | 'edge' | 'area';
@@ -42,3 +42,6 @@ export interface OperationTraits<K extends OperationKind> {
   readonly angleDegrees: (operation: Extract<Operation, { kind: K }>) => number | undefined;
   readonly faults: (operation: Extract<Operation, { kind: K }>, thicknessMm: number) => readonly OperationFault[];
 }
+
+/** The word on a line that is cut through and held by tape. */
+export const tapeWord = ({ hingeOn }: { readonly hingeOn?: HingeGround }): string => (hingeOn === 'tape' ? 'tape' : '');

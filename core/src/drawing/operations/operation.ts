@@ -1,10 +1,13 @@
-import type { HingeRelief, TrenchFold } from '../../allowance/index.ts';
+import type { GrooveSchool, HingeRelief, TrenchFold } from '../../allowance/index.ts';
 
 /** Where an operation runs: a whole path, or some segments of it. */
 export interface OperationPlace { readonly pathId: string; readonly segmentIds?: readonly string[] }
 
 /** The side of the board that is worked: the face that is printed and cut from, or the back. */
 export type BoardFace = 'face' | 'back';
+
+/** What holds the plates together at a fold: the skin that is left, or tape where the board is cut right through. */
+export type HingeGround = 'skin' | 'tape';
 
 interface OperationBase {
   readonly id: string;
@@ -23,8 +26,14 @@ export interface Groove extends OperationBase {
   readonly foldDegrees: number;
   /** Width at the mouth in mm; auto follows the measured thickness. */
   readonly mouthMm: number | 'auto';
+  /** How it is cut; as the airframe says when undefined. */
+  readonly school?: GrooveSchool;
+  /** Tilt of the bevel tool from the normal; as the airframe says when undefined. */
+  readonly toolDegrees?: number;
+  /** As the airframe says when undefined. */
+  readonly hingeOn?: HingeGround;
 }
-/** Slanted edge: the face is cut back by t·tan β. */
+/** Slanted edge: the face is cut back by t·tan β. On a line within the part it is one of the two lips of a groove. */
 export interface Bevel extends OperationBase { readonly kind: 'bevel'; readonly bevelDegrees: number }
 /** The face is dented, nothing removed. */
 export interface Crease extends OperationBase { readonly kind: 'crease'; readonly foldDegrees: number }
@@ -45,6 +54,8 @@ export interface Slit extends OperationBase {
   readonly foldDegrees: number;
   /** Depth in mm; auto leaves the far skin. */
   readonly depthMm: number | 'auto';
+  /** As the airframe says when undefined. */
+  readonly hingeOn?: HingeGround;
 }
 /** Control hinge with foam bevelled away for its deflection. */
 export interface Hinge extends OperationBase {
@@ -52,6 +63,8 @@ export interface Hinge extends OperationBase {
   readonly deflectionDegrees: number;
   /** Which edges are bevelled, looking along the line. */
   readonly relief: HingeRelief;
+  /** As the airframe says when undefined. */
+  readonly hingeOn?: HingeGround;
 }
 /** Line to align or glue to; nothing is cut. */
 export interface Mark extends OperationBase { readonly kind: 'mark' }

@@ -1,4 +1,4 @@
-import { applyCommand, circleDraft, emptyPart, outlineOf, polylineDraft, type FeatureKind, type OperationDraft, type Part, type PartCommand, type PartDetails, type PathDraft, type Sizing } from '@grain-fold/core/drawing';
+import { applyCommand, circleDraft, emptyPart, outlineOf, polylineDraft, type FeatureKind, type Joint, type OperationDraft, type Part, type PartCommand, type PartDetails, type PathDraft, type Place, type Sizing } from '@grain-fold/core/drawing';
 import type { Point } from '@grain-fold/core/geometry';
 
 /** Drafts one demo part step by step with the program's own commands, so that demo files hold nothing a builder could not draw. */
@@ -22,6 +22,11 @@ export class Drafter {
     const drawn = this.hole(slot(x, y, length, width), 'slot');
     return drawn.run({ name: 'changeSlot', args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } } });
   }
+  /** A slot upwards for a plate of a material. */
+  slotUpFor(material: string, x: number, y: number, length: number, width: number): Drafter {
+    const drawn = this.hole(box(x - width / 2, y - length / 2, width, length), 'slot');
+    return drawn.run({ name: 'changeSlot', args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } } });
+  }
   round(x: number, y: number, diameterMm: number): Drafter { return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed'); }
   /** A feature at a place. */
   feature(kind: FeatureKind, x: number, y: number, numbers: Readonly<Record<string, unknown>> = {}): Drafter { return this.run({ name: 'addFeature', args: { kind, at: { x, y }, numbers } }); }
@@ -35,11 +40,33 @@ export class Drafter {
   }
   area(draft: PathDraft, operation: OperationDraft, sizing: Sizing = 'fixed'): Drafter { return this.run({ name: 'drawLine', args: { draft, operation, sizing } }); }
 
+  /** Stands a piece of the part on a line of another part. */
+  stand(own: number | string, to: Drafter, line: number | string, numbers: Partial<Omit<Joint, 'id' | 'toPartId'>> = {}): Drafter {
+    const joint = { ownSegmentId: lineOf(this, own), ownSkin: 'back' as const, toPartId: to.part.id, toSegmentId: lineOf(to, line), toSkin: 'face' as const, turnDegrees: 90, alongMm: 0, isReversed: false, ...numbers };
+    return this.run({ name: 'addJoint', args: { joint } });
+  }
+  place(x: number, y: number, z: number, turns: Partial<Omit<Place, 'at'>> = {}): Drafter {
+    return this.run({ name: 'setPlace', args: { place: { at: { x, y, z }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0, ...turns } } });
+  }
+  /** Declares that an edge meets an edge of another part. */
+  meets(own: number, to: Drafter, edge: number): Drafter {
+    return this.run({ name: 'addSeam', args: { fromSegmentId: lineOf(this, own), toSegmentId: lineOf(to, edge), toPartId: to.part.id } });
+  }
+
   /** A bevel along edges of the outline, counted from 0 in the order they were drawn. */
   bevel(edges: readonly number[], bevelDegrees: number, label = ''): Drafter {
     const outline = outlineOf(this.part)!;
     return this.run({ name: 'addOperation', args: { on: { pathId: outline.id, segmentIds: edges.map((edge) => outline.segments[edge]!.id) }, operation: { kind: 'bevel', face: 'face', bevelDegrees, label } } });
   }
+}
+
+/** A line of a drawn part: an edge of its outline counted from 0, or the line drawn under a label. */
+export function lineOf({ part }: Drafter, which: number | string): string {
+  if (typeof which === 'number') return outlineOf(part)!.segments[which]!.id;
+  const work = part.operations.find(({ label }) => label === which);
+  const line = part.lines.find(({ id }) => id === work?.on.pathId);
+  if (!line) throw new Error(`${part.name} has no line "${which}"`);
+  return line.segments[0]!.id;
 }
 
 export const groove = (foldDegrees: number, label = ''): OperationDraft => ({ kind: 'groove', face: 'face', foldDegrees, mouthMm: 'auto', label });

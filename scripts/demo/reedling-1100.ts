@@ -27,20 +27,27 @@ function facetedNose(facets: number, facetDegrees: number, outerMm: number, inne
 /** V-tail pusher glider of 1,100 mm span: the main demo. */
 export function reedling1100(): Airframe {
   const t = 4.9;
+  // Over the spar the top skin lies parallel to the bottom: it rises behind the leading edge, and its end comes down on the bottom skin.
+  const sparHeight = 14, rise = (Math.atan2(sparHeight, 37) * 180) / Math.PI, edge = 178 + t, creases = [8, 8 + Math.hypot(37, sparHeight), 22.5 + Math.hypot(37, sparHeight)] as const;
+  const fall = (Math.asin(sparHeight / (348 - edge - creases[2])) * 180) / Math.PI;
   const centre = Drafter.start('wing-centre', 'Wing centre', BOARD, 'Wing', { grain: alongX, notes: 'Flat centre panel; the skin closes over the spar.' })
     .outline(box(0, 0, 480, 348))
-    .line([[0, 178], [480, 178]], trench(180, 'leading edge')).line([[0, 214], [480, 214]], crease(13, 'top, front')).line([[0, 262], [480, 262]], crease(8, 'top, rear'))
-    .line([[0, 128], [480, 128]], mark('spar, front edge')).line([[0, 118], [480, 118]], mark('spar, rear edge'))
-    .bevel([0], 60, 'trailing edge').feature('servo', 240, 60, { lengthMm: 39.5, widthMm: 13.5, screwsMm: 0 });
+    .line([[0, 178], [480, 178]], trench(180, 'leading edge')).line([[0, edge + creases[0]], [480, edge + creases[0]]], crease(-rise, 'behind the edge'))
+    .line([[0, edge + creases[1]], [480, edge + creases[1]]], crease(rise, 'top, front')).line([[0, edge + creases[2]], [480, edge + creases[2]]], crease(fall, 'top, rear'))
+    .line([[0, 126], [480, 126]], mark('spar, front edge')).line([[0, 126 - 2 * t], [480, 126 - 2 * t]], mark('spar, rear edge'))
+    .bevel([0], 60, 'trailing edge').feature('servo', 240, 60, { lengthMm: 39.5, widthMm: 13.5, screwsMm: 0 }).place(255, -240, 44.6, { yawDegrees: 90 });
+  // The tip's section is the root's, made smaller: every crease comes nearer to the leading edge by as much.
+  const taper = (282 - 166 - t) / (348 - edge), tipCrease = (distance: number): [number, number][] => [[-4, edge + distance + 4 * (12 + distance * (1 - taper)) / 307], [314, 166 + t + distance * taper - 7 * (12 + distance * (1 - taper)) / 307]];
   const tip = Drafter.start('wing-tip', 'Wing tip', BOARD, 'Wing', { handed: 'pair', grain: alongX, notes: 'Raised tip; the root end follows the section, so the two ends meet.' })
     .outline(closed([0, 0], [
       [296, 40], [306, 158], [308, 174], [300, 282, { c1: [309, 210], c2: [304, 262] }],
       [0, 348], [3.4, 262, { c1: [1, 318], c2: [3.4, 290] }], [0, 178, { c1: [3.4, 236], c2: [2, 200] }],
     ]))
-    .line([[0, 178], [307, 166]], trench(180, 'leading edge')).line([[-2, 214], [314, 192]], crease(13, 'top, front'))
-    .line([[0, 122], [302, 110]], mark('spar')).bevel([0], 60, 'trailing edge');
-  const spar = Drafter.start('spar-centre', 'Spar strip, centre', BOARD, 'Wing', { quantity: 2, grain: alongX }).outline(box(0, 0, 480, 20));
-  const tipSpar = Drafter.start('spar-tip', 'Spar strip, tip', BOARD, 'Wing', { handed: 'pair', grain: alongX }).outline(closed([0, 0], [[290, 0], [290, 12], [0, 20]]));
+    .line([[0, 178], [307, 166]], trench(180, 'leading edge')).line(tipCrease(creases[0]), crease(-rise, 'behind the edge')).line(tipCrease(creases[1]), crease(rise, 'top, front')).line(tipCrease(creases[2]), crease(fall - 0.6, 'top, rear'))
+    .line([[0, 126], [302, 134]], mark('spar')).bevel([0], 60, 'trailing edge');
+  const spar = Drafter.start('spar-centre', 'Spar strip, centre', BOARD, 'Wing', { quantity: 2, grain: alongX }).outline(box(0, 0, 480, sparHeight))
+    .stand(0, centre, 'spar, front edge', { ownSkin: 'face' }).stand(0, centre, 'spar, rear edge');
+  const tipSpar = Drafter.start('spar-tip', 'Spar strip, tip', BOARD, 'Wing', { handed: 'pair', grain: alongX }).outline(closed([0, 0], [[290, 0], [290, sparHeight * taper], [0, sparHeight]]));
   const flaperon = Drafter.start('flaperon', 'Flaperon', BOARD, 'Wing', { handed: 'pair', grain: alongX })
     .outline(closed([0, 0], [[232, 0], [236, 8, { bulge: 0.3 }], [234, 34], [0, 34]])).bevel([3], 30, 'hinge relief');
   const tray = Drafter.start('pod-tray', 'Pod tray', BOARD, 'Pod', { grain: alongX, notes: 'Folds to a box 63.2 mm wide outside.' })
@@ -48,19 +55,22 @@ export function reedling1100(): Airframe {
     .line([[0, 42.4], [262, 42.4]], groove(90, 'lower wall')).line([[0, 105.6], [262, 105.6]], groove(90, 'upper wall'))
     .line([[262, 42.4], [262, 105.6]], trench(90, 'tail wall', 'left'))
     .area(box(78, 60, 48, 28), pocket(2.5, 'battery')).round(210, 74, 22)
-    .line([[173.7, 44.9], [173.7, 103.1]], mark('former 2')).bevel([11], 30, 'nose').bevel([3, 4, 6, 7], 45, 'tail corners');
+    .line([[60, 47.6], [60, 100.4]], mark('former 1')).line([[173.7, 47.6], [173.7, 100.4]], mark('former 2')).line([[246, 47.6], [246, 100.4]], mark('former 3'))
+    .bevel([11], 30, 'nose').bevel([3, 4, 6, 7], 45, 'tail corners').place(0, -74, 0);
   const deck = Drafter.start('pod-deck', 'Pod deck', BOARD, 'Pod', { grain: alongX, notes: 'Wraps over the three formers.' })
     .outline(closed([0, 30], [[210, 0], [210, 112], [0, 82]]))
     .line([[0, 47], [210, 34]], crease(22, 'starboard')).line([[0, 65], [210, 78]], crease(22, 'port'));
   const former = (number: number, width: number, height: number): Drafter => Drafter.start(`former-${number}`, `Former ${number}`, BOARD, 'Pod')
-    .outline(closed([0, 0], [[width, 0], [width, height], [0, height, { bulge: 0.32 }]])).hole(closed([width * 0.24, 10], [[width * 0.76, 10], [width * 0.76, height - 8], [width * 0.24, height - 8, { bulge: 0.25 }]]));
+    .outline(closed([0, 0], [[width, 0], [width, height], [0, height, { bulge: 0.32 }]])).hole(closed([width * 0.24, 10], [[width * 0.76, 10], [width * 0.76, height - 8], [width * 0.24, height - 8, { bulge: 0.25 }]])).stand(0, tray, `former ${number}`);
   const nose = facetedNose(10, 20, 118, 40);
   const boom = Drafter.start('boom', 'Boom, doubled', BOARD, 'Boom', { grain: alongX, notes: 'Folded back on itself: two boards thick.' })
     .outline(closed([0, 8], [[520, 16], [520, 70], [0, 78]])).line([[0, 43], [520, 43]], trench(180, 'fold'))
-    .line([[470, 24], [470, 38.1]], mark('tail, leading edge'));
-  const tail = Drafter.start('v-tail', 'V-tail panel', BOARD, 'Tail', { handed: 'pair', grain: alongX, notes: '105° between the two panels.' })
+    .line([[470, 24], [470, 38.1]], mark('tail, leading edge')).place(262, t, 0, { rollDegrees: 90 });
+  const panel = Drafter.start('v-tail', 'V-tail panel', BOARD, 'Tail', { handed: 'pair', grain: alongX, notes: '105° between the two panels.' })
     .outline(closed([0, 0], [[190, 22], [204, 34, { c1: [198, 23], c2: [204, 27] }], [198, 92, { c1: [205, 56], c2: [203, 82] }], [0, 110]]))
-    .line([[0, 76], [200, 76]], mark('ruddervator hinge')).bevel([4], 37.5, 'root, to the other panel');
+    .line([[0, 76], [200, 76]], mark('ruddervator hinge')).bevel([4], 37.5, 'root, to the other panel').place(670, 0, 39, { pitchDegrees: -37.5, yawDegrees: -90 });
+  // Two panels at 105° turn by 75° from one to the other: the port root meets the starboard root.
+  const tail = panel.meets(4, panel, 4);
   const tailGauge = Drafter.start('v-gauge', 'V-tail gauge', BOARD, 'Gauges', { sizing: 'fixed', notes: '105° included. Stands under the tail while the glue sets.' })
     .outline(closed([-84, 0], [[84, 0], [84, 64], [60, 64], [0, 18], [-60, 64], [-84, 64]]));
   const dihedral = Drafter.start('tip-gauge', 'Tip dihedral gauge', BOARD, 'Gauges', { sizing: 'fixed', quantity: 2 }).outline(closed([0, 0], [[70, 0], [70, 46], [0, 36]]));
@@ -72,7 +82,7 @@ export function reedling1100(): Airframe {
   return {
     id: 'reedling-1100', name: 'Reedling 1100',
     settings: { ...DEFAULT_SETTINGS, notes: 'V-tail pusher motor glider for calm evenings, 1,100 mm span.' },
-    parts: [centre, tip, spar, tipSpar, flaperon, tray, deck, former(1, 44, 40), former(2, 53, 48), former(3, 50, 44), nose, doubler, skid, boom, brace, tail, mount, tailGauge, dihedral].map(({ part }) => part),
+    parts: [centre, tip, spar, tipSpar, flaperon, tray, deck, former(1, 44, 26), former(2, 53, 30), former(3, 50, 28), nose, doubler, skid, boom, brace, tail, mount, tailGauge, dihedral].map(({ part }) => part),
     boards: [
       { id: 'wedge', name: 'Wedge left from the last wing', material: BOARD, thicknessMm: t, widthMm: 420, heightMm: 300, count: 1, price: 0, grain: 'width', gramsPerSquareMetre: 480, outline: [{ x: 0, y: 0 }, { x: 420, y: 0 }, { x: 420, y: 120 }, { x: 160, y: 300 }, { x: 0, y: 300 }] },
       { id: 'full', name: 'Faced board 700 × 500', material: BOARD, thicknessMm: t, widthMm: 700, heightMm: 500, count: 8, price: 4.6, grain: 'width', gramsPerSquareMetre: 480 },

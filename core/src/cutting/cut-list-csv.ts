@@ -12,7 +12,7 @@ export function cutListCsv(list: CutList, unit: LengthUnit): string {
     part: piece.part.name, group: piece.part.group, side: piece.part.side === 'single' ? '' : piece.part.side, quantity: piece.quantity,
     material: piece.part.material, [`thickness ${unit}`]: length(piece.part.thicknessMm), boards: piece.boards.join(' '),
     work: work.words, face: work.face, count: work.count, [`length ${unit}`]: length(work.lengthMm), [`width ${unit}`]: length(work.widthMm), [`depth ${unit}`]: length(work.depthMm),
-    'angle °': work.angleDegrees ?? '', 'blade °': work.bladeDegrees ?? '', 'fold order': piece.folds.join(' > '),
+    'angle °': work.angleDegrees ?? '', 'blade °': work.bladeDegrees ?? '', 'glue ml': work.glueMl === undefined ? '' : work.glueMl.toFixed(1), 'fold order': piece.folds.join(' > '),
   })));
   return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
 }

@@ -99,7 +99,7 @@ describe('seams between parts', () => {
     // Square ends share a bar 5 × 3 in section; its middle is 1.5 from the nearest side.
     expect(square!.overlapMm).toBeGreaterThan(1.4);
     const bevels = bevelsOf(square!)!;
-    expect(bevels).toMatchObject({ turnDegrees: expect.closeTo(90, 6), face: 'face', present: [expect.closeTo(0, 9), expect.closeTo(0, 9)] });
+    expect(bevels).toMatchObject({ turnDegrees: expect.closeTo(90, 6), faces: ['face', 'face'], present: [expect.closeTo(0, 9), expect.closeTo(0, 9)] });
     // tan β of the 3 mm plate is 5/3, of the 5 mm plate 3/5.
     expect(bevels.wanted.map((angle) => Math.tan((angle * Math.PI) / 180))).toEqual([expect.closeTo(5 / 3, 9), expect.closeTo(3 / 5, 9)]);
     const cut = bevellingMends(square!).reduce((now, { side, command }) => now.map((one) => (one.part.id === (side === 0 ? 'thin' : 'floor') ? standing(after(one.part, command), side === 0 ? 3 : 5) : one)), parts);

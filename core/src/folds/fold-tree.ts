@@ -20,10 +20,21 @@ const ONE_LINE_MM = 0.05;
 const joinsSame = (a: Hinge, b: Hinge): boolean => (a.left === b.left && a.right === b.right) || (a.left === b.right && a.right === b.left);
 const offLine = (p: Point, { from, to }: Hinge): number => Math.abs(cross(unitVector(from, to), subtract(p, from)));
 
+/** Plates whose areas differ by less than this share are equally large. */
+const SAME_AREA = 1e-3;
+
+/** The largest plate of board; of equally large ones that with the most hinges, so that fewest plates hang on others. */
+function rootOf({ plates, hinges }: FlatPlates, areas: readonly number[]): number {
+  const boards = plates.filter(({ kind }) => kind === 'board').map(({ index }) => index);
+  const largest = Math.max(0, ...boards.map((index) => areas[index]!));
+  const count = (index: number): number => hinges.filter(({ left, right }) => left === index || right === index).length;
+  return boards.filter((index) => areas[index]! >= largest * (1 - SAME_AREA)).reduce((best, index) => (best < 0 || count(index) > count(best) ? index : best), -1);
+}
+
 /** The fold tree of plates: from the largest plate outward, each plate by the shortest way. */
 export function foldTree(flat: FlatPlates): FoldTree {
   const areas = flat.plates.map(({ outer, holes }) => polygonArea(outer) - holes.reduce((sum, hole) => sum + polygonArea(hole), 0));
-  const root = areas.indexOf(Math.max(...areas.map((area, index) => (flat.plates[index]!.kind === 'board' ? area : -1))));
+  const root = rootOf(flat, areas);
   const seen = new Set([root]), used = new Set<Hinge>();
   const turns: Turn[] = [], queue = root < 0 ? [] : [root];
   for (const parent of queue) { // grows while it is walked

@@ -40,8 +40,8 @@ const length2 = (p: Point): number => Math.hypot(p.x, p.y);
 export interface SeamBevels {
   /** Turn between the two plates, from their normals. */
   readonly turnDegrees: number;
-  /** Side of the board that is bevelled, of both. */
-  readonly face: BoardFace;
+  /** Side of the board that is bevelled, of each. */
+  readonly faces: readonly [BoardFace, BoardFace];
   readonly wanted: readonly [number, number];
   readonly present: readonly [number, number];
 }
@@ -55,24 +55,30 @@ const SAME_BEVEL_DEGREES = 0.3;
  * @returns undefined when the bevels are right, an end stands on a face, or the plates go on flat
  */
 export function bevelsOf(state: SeamState): SeamBevels | undefined {
-  const [a, b] = state.edges, [skinA, skinB] = state.skins;
-  if (skinA !== skinB) return undefined;
-  const [outA, outB] = [outward(a), outward(b)];
+  const [a, b] = state.edges, [outA, outB] = [outward(a), outward(b)];
   const turnDegrees = degrees(Math.acos(Math.max(-1, Math.min(1, -dot3(outA, outB)))));
-  const isTowardFace = dot3(outA, turnVector(b.map, { x: 0, y: 0, z: 1 })) < 0;
-  // Skins that meet outside a bend need bevels; inside it the edges stand apart anyway.
-  if (turnDegrees < 2 || turnDegrees > 178 || isTowardFace !== (skinA === 0)) return undefined;
+  if (turnDegrees < 2 || turnDegrees > 178) return undefined;
+  // The skin outside the bend is the one that the other plate turns away from. Met at any other skin, an end stands on a face.
+  const outer = [outerSkin(a, outB), outerSkin(b, outA)] as const;
+  if (outer[0] !== state.skins[0] || outer[1] !== state.skins[1]) return undefined;
   const wanted = unequalBevelAngles(turnDegrees, a.edge.solid.thicknessMm, b.edge.solid.thicknessMm);
-  const present = [bevelOf(a, skinA), bevelOf(b, skinB)] as const;
-  return wanted.every((angle, index) => Math.abs(angle - present[index]!) <= SAME_BEVEL_DEGREES) ? undefined : { turnDegrees, face: isTowardFace ? 'face' : 'back', wanted, present };
+  const present = [bevelOf(a, outer[0]), bevelOf(b, outer[1])] as const;
+  if (wanted.every((angle, index) => Math.abs(angle - present[index]!) <= SAME_BEVEL_DEGREES)) return undefined;
+  return { turnDegrees, faces: [BEVELLED[outer[0]], BEVELLED[outer[1]]], wanted, present };
 }
+
+/** A bevel is cut from the skin across from the one that stays. */
+const BEVELLED = ['face', 'back'] as const;
+
+/** Which skin of a plate lies outside its bend with another, which goes on in a direction from their edge: 0 the far skin, 1 the face. */
+const outerSkin = ({ map }: PlacedEdge, otherOutward: Point3): 0 | 1 => (dot3(turnVector(map, { x: 0, y: 0, z: 1 }), otherOutward) < 0 ? 0 : 1);
 
 /** The edits that give both edges of a seam their bevels; none when a knife cannot cut one of them. */
 export function bevellingMends(state: SeamState): readonly SeamMend[] {
   const bevels = bevelsOf(state);
   if (!bevels || bevels.wanted.some((angle) => angle < 0 || angle > STEEPEST_BEVEL_DEGREES)) return [];
   return ([0, 1] as const).filter((side) => Math.abs(bevels.wanted[side] - bevels.present[side]) > SAME_BEVEL_DEGREES)
-    .map((side) => ({ side, command: { name: 'bevelEdge', args: { segmentId: drawnId(state.edges[side].edge.segmentId), face: bevels.face, bevelDegrees: bevels.wanted[side] } } }));
+    .map((side) => ({ side, command: { name: 'bevelEdge', args: { segmentId: drawnId(state.edges[side].edge.segmentId), face: bevels.faces[side], bevelDegrees: bevels.wanted[side] } } }));
 }
 
 /** Away from the plate, across its edge and in its plane. */

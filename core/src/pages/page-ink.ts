@@ -2,6 +2,7 @@ import { applyTransform, boundsCentre, boundsHeight, boundsWidth, compose, rotat
 import { LEGEND_WORDS, lineCode } from '../drawing/index.ts';
 import { formatLength, MM_PER_INCH, radians } from '../units/index.ts';
 import { boxInk, inksOfMark, lineInk, textInk, type Ink } from './ink.ts';
+import { foldNumbers } from './fold-numbers.ts';
 import { legendSample } from './legend.ts';
 import { kindsOnPage, type Page, type PagePlan, type PlacedTemplate, type Sheet } from './plan-pages.ts';
 import { templateLabel } from './template.ts';
@@ -43,6 +44,7 @@ function templateInkOnPage({ template, transform }: PlacedTemplate, toPaper: Tra
   const arrow = grain.rule === 'any' ? [] : grainArrow(applyTransform(t, { x: label.at.x, y: label.at.y }), turnOf(t, grain.directionDegrees), label.sizeMm);
   return [
     ...lineCode(template.part).flatMap((mark) => inksOfMark(mark, t)),
+    ...foldNumbers(template.part, t),
     textInk({ x: at.x, y: at.y + label.sizeMm * 0.35 }, label.lines[0]!, label.sizeMm, { weight: 'bold', align: 'centre' }),
     textInk({ x: at.x, y: at.y - label.sizeMm * 0.85 }, label.lines[1]!, label.sizeMm * 0.8, { weight: 'figure', align: 'centre' }),
     ...arrow,

@@ -17,7 +17,7 @@ const length = (mm: number): string => formatRunLength(mm, work.unit);
 const totals = computed(() => [
   { word: 'Cut through', figure: length(list.value.totals.throughMm) }, { word: 'Mitre grooves', figure: length(list.value.totals.grooveMm) },
   { word: 'Edge bevels', figure: length(list.value.totals.bevelMm) }, { word: 'Trenches', figure: length(list.value.totals.trenchMm) },
-  { word: 'Creases', figure: length(list.value.totals.creaseMm) }, { word: 'Pockets', figure: String(list.value.totals.pockets) },
+  { word: 'Creases', figure: length(list.value.totals.creaseMm) }, { word: 'Tape on folds', figure: length(list.value.totals.tapeMm) }, { word: 'Pockets', figure: String(list.value.totals.pockets) },
 ].filter(({ figure }) => !/^0(\.0)?( |$)/.test(figure)));
 const sums = (sum: CutTotals): string => [`cut through ${length(sum.throughMm)}`, ...([['grooves', sum.grooveMm], ['bevels', sum.bevelMm], ['trenches', sum.trenchMm]] as const).filter(([, mm]) => mm > 0).map(([word, mm]) => `${word} ${length(mm)}`)].join(' · ');
 const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => part.group))].map((group) => ({ group, parts: list.value.parts.filter(({ part }) => part.group === group) })));

@@ -22,7 +22,7 @@ const isFold = ({ kind }: CutWork): boolean => kind === 'groove' || kind === 'tr
         <tbody>
           <tr v-for="(work, index) in cut.works" :key="index">
             <td class="stroke"><StrokeSample :kind="kindOf(work)" :is-back="work.face === 'back'" /></td>
-            <td class="words">{{ work.words }}<span v-if="work.count > 1" class="soft"> · {{ work.count }} lines</span></td>
+            <td class="words">{{ work.words }}<span v-if="work.count > 1" class="soft"> · {{ work.count }} lines</span><span v-if="work.glueMl !== undefined" class="soft"> · glue {{ work.glueMl.toFixed(1) }} ml</span></td>
             <td>{{ work.face === 'through' ? 'right through' : `on the ${work.face}` }}</td>
             <td class="figures">{{ isFold(work) ? `folds ${formatAngle(work.angleDegrees ?? 0)}` : work.kind === 'bevel' ? formatAngle(work.angleDegrees ?? 0) : work.kind === 'hinge' ? `±${formatAngle(work.angleDegrees ?? 0)}` : '' }}</td>
             <td class="figures">{{ work.bladeDegrees === undefined ? '' : `blade ${formatAngle(work.bladeDegrees)}` }}</td>

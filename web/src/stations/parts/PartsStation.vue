@@ -19,9 +19,12 @@ import PartRack from './PartRack.vue';
 import PartSlip from './PartSlip.vue';
 import FoldedMat from './folded/FoldedMat.vue';
 import FoldSection from './folded/FoldSection.vue';
+import FoldDefaultsSection from './folded/FoldDefaultsSection.vue';
+import FoldSizes from './folded/FoldSizes.vue';
 import StandingSection from './folded/StandingSection.vue';
 import { useFoldView } from './folded/use-fold-view.ts';
 import RackEditBar from './RackEditBar.vue';
+import StripSection from './StripSection.vue';
 import VariantBar from './VariantBar.vue';
 import { featureOfTool, toolHint, TOOLS, type Tool } from './part-tools.ts';
 import { useSelection, type Chosen } from './selection.ts';
@@ -259,7 +262,10 @@ useEventListener(window, 'keydown', (event) => {
         @mend="mend" @duplicate="duplicatePart" @remove="removePart" @copy="copy" @paste="paste" @beneath="beneathId = $event"
       >
         <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
+        <FoldSizes v-if="folded?.partId === part.id" :part="part" :view="folded" />
         <StandingSection v-if="isFolded" :part="part" />
+        <FoldDefaultsSection v-if="isFolded" />
+        <StripSection v-if="part.contours.length === 0" :part="part" :thickness-mm="resolved.thicknessMm" />
       </PartSlip>
     </div>
     <TrayBar>

@@ -218,8 +218,15 @@ export function useMatHand(site: HandSite): MatHand {
   }
 
   function bevelEdge(picked: Picked | undefined): void {
+    // On a mark within the part a bevel is one lip of a groove.
+    const mark = picked?.kind === 'operation' ? site.part().operations.find(({ id, kind }) => id === picked.operationId && (kind === 'mark' || kind === 'engrave')) : undefined;
+    if (mark) {
+      if (run({ name: 'changeWork', args: { operationId: mark.id, kind: 'bevel' } })) selection.chosen.value = { kind: 'operation', operationId: mark.id };
+      drafting.start('select');
+      return;
+    }
     if (picked?.kind !== 'segment') {
-      work.message = 'Click an edge of the outline or of a hole.';
+      work.message = 'Click an edge of the outline or of a hole, or a straight mark that is one lip of a groove.';
       return;
     }
     if (!run({ name: 'addOperation', args: { on: { pathId: picked.pathId, segmentIds: [picked.segmentId] }, operation: operationDraft('bevel') } })) return;

@@ -93,5 +93,6 @@ button.name:hover { text-decoration: underline; }
 ol { padding-left: 20px; margin: 6px 0 8px; display: grid; gap: 4px; }
 li span { color: var(--ink-soft); }
 li.blocked span { color: var(--brick); font-weight: 600; }
-.up { margin-left: 6px; }
+li { padding-right: 62px; position: relative; }
+.up { position: absolute; right: 0; top: -2px; }
 </style>

@@ -25,7 +25,8 @@ const measured = shallowRef<readonly Point3[]>([]);
 
 const label = computed(() => props.view.report.join(' '));
 const EXTENTS = [['part', 'this part'], ['together', 'what it stands with'], ['airframe', 'whole airframe']] as const;
-const VIEWS = [['corner', 35, 28], ['front', 0, 0], ['side', 90, 0], ['above', 0, 89], ['below', 0, -89]] as const;
+/** A part is looked at as it is drawn, an airframe by its axes: aft runs to the right. */
+const VIEWS = computed(() => [['corner', 35, 28], ...(props.view.extent === 'part' ? [['front', 0, 0], ['side', 90, 0]] as const : [['from port', 0, 0], ['from the nose', 90, 0]] as const), ['above', 0, 89], ['below', 0, -89]] as const);
 const look = (turnDegrees: number, heightDegrees: number): void => { viewpoint.value = { turnDegrees, heightDegrees }; };
 const hasHinge = computed(() => props.view.parts.some(({ body }) => body.tree.hinges.some(({ kind }) => kind === 'hinge')));
 const highlighted = computed(() => folding.linesOf(props.selection.operation.value?.id, props.selection.segment.value?.segment.id));
@@ -83,7 +84,7 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
 
 <template>
   <div class="folded-mat">
-    <FoldedModel v-if="hasModel" ref="model" :folding="folding" :part-id="part.id" :label="label" :highlighted="highlighted" :measured="measured" @pick="pick" @failed="hasModel = false" />
+    <FoldedModel v-if="hasModel" ref="model" :folding="folding" :part-id="part.id" :fit-key="view.extent === 'part' ? view.partId : view.extent" :label="label" :highlighted="highlighted" :measured="measured" @pick="pick" @failed="hasModel = false" />
     <FoldedDrawing v-else :folding="folding" :label="label" :highlighted="highlighted" :measured="measured" />
     <div class="stack">
     <p v-if="sectionSize || measured.length === 2" class="told figures">
@@ -97,8 +98,6 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
       <button type="button" :aria-pressed="isMeasuring" @click="isMeasuring = !isMeasuring; measured = []">measure</button>
       <select aria-label="Section across" :value="section?.word ?? ''" @change="setSection(($event.target as HTMLSelectElement).value)"><option value="">no section</option><option v-for="[word, name] in SECTIONS" :key="word" :value="word">{{ name }}</option></select>
       <input v-if="section" type="range" aria-label="Section at" :min="sectionReach[0]" :max="sectionReach[1]" step="0.5" :value="section.at" @input="section = { ...section!, at: Number(($event.target as HTMLInputElement).value) }" />
-      <button v-if="hasModel" type="button" @click="savePng">save PNG</button>
-      <button type="button" @click="saveSvg">save SVG</button>
     </div>
     <div class="controls figures" role="group" aria-label="Folding">
       <select aria-label="Shown folded" :value="view.extent" @change="emit('extent', ($event.target as HTMLSelectElement).value as FoldExtent)"><option v-for="[extent, word] in EXTENTS" :key="extent" :value="extent">{{ word }}</option></select>
@@ -108,6 +107,7 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
         <button type="button" title="One fold on" aria-label="One fold on" @click="setStep(1)">+</button>
       </template>
       <span v-if="stepName" class="step">{{ stepName }}</span>
+      <span class="save"><button v-if="hasModel" type="button" @click="savePng">save PNG</button> <button type="button" @click="saveSvg">save SVG</button></span>
       <label v-if="hasHinge">control <input type="range" min="-45" max="45" step="1" aria-label="Control deflection in degrees" :value="deflection" @input="deflection = Number(($event.target as HTMLInputElement).value)" /> {{ deflection }}°</label>
     </div>
     </div>
@@ -122,7 +122,7 @@ const stepName = computed(() => (step.value === undefined ? '' : step.value === 
 .controls, .views, .told { display: flex; flex-wrap: wrap; gap: 4px 8px; align-items: center; background: #1b333b; color: #e9eee9; border-radius: var(--radius); padding: 6px 10px; font-size: 15px; font-weight: 500; }
 .told { color: #ffd9a1; font-size: 17px; font-weight: 600; }
 .slide { display: flex; gap: 10px; align-items: center; }
-.slide input { width: 200px; }
+.slide input { width: 160px; }
 input[type='range'] { accent-color: var(--marigold); }
 button, select { border: 1px solid #5d7f86; background: #12262c; color: #fff; border-radius: var(--radius); padding: 2px 10px; }
 button:hover { background: #29474f; }

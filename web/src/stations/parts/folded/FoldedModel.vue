@@ -11,9 +11,10 @@ import { edgeLines, meshOf, rodBetween, vector } from './model-geometry.ts';
 import type { Folding } from './use-folding.ts';
 
 /** The folded part in space, to be turned and picked. */
-const props = defineProps<{ folding: Folding; /** The part whose edges stand out. */ partId: string; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
+const props = defineProps<{ folding: Folding; /** The part whose edges stand out. */ partId: string; /** Another one brings the whole model into view again. */ fitKey: string; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
 const emit = defineEmits<{ pick: [at: Point3]; failed: [] }>();
 
+const THICKEST_ROD_MM = 1.6;
 const MOSS = '#5c7f3c', BRICK = '#b0452c', MARIGOLD = '#d9902f';
 const frame = ref<HTMLElement>();
 const canvas = ref<HTMLCanvasElement>();
@@ -65,7 +66,7 @@ function build(): void {
   content.add(new Mesh(body, material), new LineSegments(edges, new LineBasicMaterial({ color: '#1d2a2f' })));
   // Among others, the part whose slip is open is told by its edges.
   if (props.folding.pieces.value.length > 1) content.add(new LineSegments(edgeLines(faces.value.filter(({ partId }) => partId === props.partId)), new LineBasicMaterial({ color: MARIGOLD })));
-  const rod = (a: Point3, b: Point3, colour: string, share: number): void => { content.add(new Mesh(rodBetween(a, b, radius.value * share), new MeshBasicMaterial({ color: colour, depthTest: false, transparent: true }))); };
+  const rod = (a: Point3, b: Point3, colour: string, share: number): void => { content.add(new Mesh(rodBetween(a, b, Math.min(THICKEST_ROD_MM, radius.value * share)), new MeshBasicMaterial({ color: colour, depthTest: false, transparent: true }))); };
   for (const { lines, gapMm, isPressed } of seams.value) for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM && !isPressed ? MOSS : BRICK, 0.006);
   for (const [a, b] of props.highlighted) rod(a, b, MARIGOLD, 0.009);
   if (props.measured.length === 2) rod(props.measured[0]!, props.measured[1]!, MARIGOLD, 0.006);
@@ -118,7 +119,7 @@ onBeforeUnmount(() => {
   renderer?.dispose();
 });
 watch([props.folding.faces, props.folding.seams, props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured, () => props.partId], build);
-watch(props.folding.viewpoint, look);
+watch([props.folding.viewpoint, () => props.fitKey], look);
 watch([width, height], fit);
 
 let pressedAt: readonly [number, number] | undefined;

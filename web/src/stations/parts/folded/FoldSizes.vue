@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { lineName, operationWord, type Part } from '@grain-fold/core/drawing';
+import type { FoldView } from '@grain-fold/core/airframe';
+import { foldedSizes, sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/folds';
+import MeasureField from '../../../components/MeasureField.vue';
+import { useAirframe } from '../../../stores/airframe.ts';
+
+/** What the plates measure when they are folded, outside and inside; a size that is typed moves the flat lines. */
+const props = defineProps<{ part: Part; view: FoldView }>();
+const work = useAirframe();
+const body = computed(() => props.view.parts.find(({ part }) => part.id === props.view.partId)!.body);
+const MOST_SIZES = 16;
+const sizes = computed(() => foldedSizes(body.value));
+
+function endName(end: SizeEnd): string {
+  const operation = props.part.operations.find(({ id }) => id === end.operationId);
+  if (operation) return operation.label || `${operationWord(operation)} ${props.part.operations.filter(({ kind }) => kind === operation.kind).indexOf(operation) + 1}`;
+  const edge = body.value.edges.find(({ from, to }) => from === end.from && to === end.to);
+  return edge ? lineName(props.part, edge.segmentId.replace(/~.*$/, '')) : 'its edge';
+}
+const nameOf = ({ ends }: PlateSize): string => `${endName(ends[0])} to ${endName(ends[1])}`;
+const set = (size: PlateSize, is: 'outer' | 'inner', mm: number): void => { work.run(props.part.id, sizeCommand(props.part, size, is, mm, props.view.scale)); };
+</script>
+
+<template>
+  <section v-if="sizes.length > 0" aria-label="Sizes folded">
+    <h2 class="eyebrow">Sizes folded</h2>
+    <div v-for="(size, index) in sizes.slice(0, MOST_SIZES)" :key="index" class="size">
+      <p>{{ nameOf(size) }}</p>
+      <MeasureField label="outside" :unit="work.unit" :least="0.1" :model-value="size.outerMm" @update:model-value="set(size, 'outer', $event)" />
+      <MeasureField label="inside" :unit="work.unit" :least="0.1" :model-value="size.innerMm" @update:model-value="set(size, 'inner', $event)" />
+    </div>
+    <p v-if="sizes.length > MOST_SIZES" class="more">and {{ sizes.length - MOST_SIZES }} more plates</p>
+  </section>
+</template>
+
+<style scoped>
+.size { border-left: 4px solid #c9bd9f; padding: 0 0 4px 10px; margin: 8px 0; }
+.size p { font-weight: 500; }
+.more { color: var(--ink-soft); }
+</style>

@@ -2,15 +2,18 @@ import { readArguments, type CliOptions } from './arguments.ts';
 import { check } from './check.ts';
 import { CliError, EXIT_CODES } from './cli-error.ts';
 import { cutlist } from './cutlist.ts';
+import { fold } from './fold.ts';
 import { nest } from './nest.ts';
 import type { CommandOutcome } from './outcome.ts';
 import { pages } from './pages.ts';
 
-const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = { check, pages, nest, cutlist };
+const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = { check, fold, pages, nest, cutlist };
 
 const HELP = `grain-fold COMMAND FILE [options]
 
   check    FILE               every fault of an airframe, and its figures
+  fold     FILE               how every part closes when it is folded, and how all stand together
+             --out FILE.svg   a drawing of what stands together
   pages    FILE               lays the parts out on paper and writes a PDF in true size
              --paper A4|Letter|A3|Tabloid|Legal|WxH   paper, or width x height in mm
              --scale K        factor from 0.05 to 20
@@ -24,7 +27,7 @@ const HELP = `grain-fold COMMAND FILE [options]
              --format json|csv|pdf    --out FILE
 
 FILE is a project file (*.grainfold.json). Results are JSON on standard output, errors one JSON line on standard error.
-Exit codes: 0 done, 1 faults found, 2 wrong call, 3 file cannot be read or written, 4 parts found no place, 5 failed.
+Exit codes: 0 done, 1 faults or open seams found, 2 wrong call, 3 file cannot be read or written, 4 parts found no place, 5 failed.
 `;
 
 async function main(): Promise<number> {

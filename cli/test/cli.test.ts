@@ -37,6 +37,17 @@ test('check tells figures and faults, and its exit code says which', async () =>
   expect(JSON.parse(large.out).faults.map(({ code }: { code: string }) => code)).toContain('PART_TOO_LARGE');
 });
 
+test('fold tells how every part closes and how all stand together, and draws it', async () => {
+  const out = path.join(folder, 'folded.svg');
+  const { exit, out: told } = await run('fold', saltbox, '--out', out);
+  expect(exit).toBe(0);
+  const result = JSON.parse(told) as { parts: { part: string; order: unknown[]; seams: { state: string }[] }[]; together: { report: string[]; seams: { gapMm: number }[] } };
+  expect(result.parts.find(({ part }) => part === 'Power box')).toMatchObject({ seams: [{ state: 'closed' }], order: [{}, {}, {}] });
+  expect(result.together.report.slice(0, 3)).toEqual(['19 pieces of 13 parts stand together.', 'Both seams are closed; the widest gap is 0 in.', 'No piece is in another.']);
+  for (const { gapMm } of result.together.seams) expect(gapMm).toBeLessThan(0.01);
+  expect(fs.readFileSync(out, 'utf8')).toMatch(/^<svg.*<title>19 pieces of 13 parts/);
+});
+
 test('pages writes a PDF of the paper asked for, at the scale asked for', async () => {
   const out = path.join(folder, 'pages.pdf');
   const { exit, out: told } = await run('pages', saltbox, '--paper', '420x594', '--scale', '1.2', '--out', out);
@@ -73,7 +84,7 @@ test('cutlist in every format', async () => {
 });
 
 test.each<[string, () => string[], number, string]>([
-  ['no command', () => [], 2, ''], ['an unknown command', () => ['fly', saltbox], 2, 'check, pages, nest, cutlist'], ['no file', () => ['check'], 2, 'needs a file'], ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
+  ['no command', () => [], 2, ''], ['an unknown command', () => ['fly', saltbox], 2, 'check, fold, pages, nest, cutlist'], ['no file', () => ['check'], 2, 'needs a file'], ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
   ['a variant that nobody named', () => ['check', saltbox, '--variant', 'glider'], 2, 'three channels'], ['a scale of zero', () => ['check', saltbox, '--scale', '0'], 2, '0.05 to 20'], ['a scale that is no number', () => ['pages', saltbox, '--scale', 'big'], 2, '"big"'], ['paper that nobody makes', () => ['pages', saltbox, '--paper', 'B99'], 2, 'B99'],
   ['paper too small', () => ['pages', saltbox, '--paper', '20x20'], 2, '90 to 5000'], ['a file that is not there', () => ['check', 'nowhere.json'], 3, 'nowhere.json'], ['a file that was cut off', () => ['check', write('cut.json', fs.readFileSync(saltbox, 'utf8').slice(0, 3000))], 3, 'Line'],
   ['an instance with a word for a width', () => ['nest', write('nan.json', '{"name":"x","boards":[{"id":"b","width":"wide","height":2,"count":1}],"clearance":1,"parts":[{"id":"a","polygon":[[0,0],[1,0],[0,1]],"quantity":1,"rotations":[0]}]}')], 3, 'width'], ['a folder that is not there', () => ['pages', saltbox, '--out', '/nowhere/at/all.pdf'], 3, '/nowhere/at/all.pdf'],

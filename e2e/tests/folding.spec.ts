@@ -139,3 +139,134 @@ test('without WebGL the folded part is drawn instead, and turns under the pointe
   expect(await shape()).not.toBe(before);
   await expect(page.getByRole('button', { name: 'save PNG' })).toHaveCount(0);
 });
+
+/** Draws a strip that folds to sizes, as a new part. */
+async function foldStrip(page: Page, sizes: Readonly<Record<string, string>>): Promise<void> {
+  await page.getByRole('button', { name: /new part/i }).first().click();
+  await slip(page).getByText('Or fold it from sizes').click();
+  for (const [label, value] of Object.entries(sizes)) await setFigure(page, label, value);
+}
+
+test('a channel is drawn from its inside sizes; its folds are cut by a tool and taped, and a size typed later moves the lines', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Channel');
+  await foldStrip(page, { 'Length along the folds': '120', 'Side 1': '30', 'Side 2': '50', 'Side 3': '30' });
+  for (const side of [1, 2, 3]) await page.getByLabel(`Side ${side} is measured`).selectOption('inside');
+  // In 5 mm board: 35 + 60 + 35.
+  await expect(slip(page)).toContainText('Flat it is 120.0 mm × 130.0 mm, with folds at 35.0 mm, 95.0 mm.');
+  await setFigure(page, 'Fold 1', '150');
+  await expect(slip(page)).toContainText('A groove folds by up to 120°, got 150.');
+  await setFigure(page, 'Fold 1', '90');
+  await slip(page).getByRole('button', { name: 'Draw it flat' }).click();
+  await page.locator('body').press('u');
+  await expect(folds(page)).toContainText('Nothing is in the way while it folds');
+  const sizes = slip(page).getByRole('region', { name: 'Sizes folded' });
+  await expect(sizes.getByLabel('outside').first()).toHaveValue(/^(60|35)\.0$/);
+  const floor = sizes.locator('.size').filter({ hasText: 'mitre groove 1 to mitre groove 2' });
+  await expect(floor.getByLabel('inside')).toHaveValue('50.0');
+  await floor.getByLabel('inside').fill('64');
+  await floor.getByLabel('inside').press('Enter');
+  await expect(floor.getByLabel('outside')).toHaveValue('74.0');
+  await expect(slip(page)).toContainText(/Width\s*144\.0/);
+
+  await slip(page).getByText('How folds are made in this airframe').click();
+  await page.getByLabel('Grooves by').selectOption('a bevel tool');
+  await page.getByLabel('Tool tilts by').fill('50');
+  await page.getByLabel('Tool tilts by').press('Enter');
+  await slip(page).getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Mitre groove/ }).first().click();
+  // A 50° tool opens 2 · 5 · tan 50° = 11.9 mm and leaves the lips 1.35 mm apart.
+  await expect(page.getByLabel('Mouth')).toHaveValue('11.9');
+  await expect(slip(page)).toContainText(/Stays open, folded\s*1\.4 mm/);
+  await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Held by').selectOption('tape, cut right through');
+  await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Work').selectOption('trench');
+  await expect(slip(page).getByRole('region', { name: 'Lines on this part' })).toContainText(/Trench\s*90°/);
+  await page.keyboard.press('Control+z');
+  await station(page, 'Cut list');
+  await expect(page.getByRole('main')).toContainText(/mitre groove, 50° tool, cut through, taped/);
+  await expect(page.getByRole('main')).toContainText(/glue \d+\.\d ml/);
+});
+
+test('two marks made bevels are the lips of one groove', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Lips');
+  await drawPlate(page, 'Plate', '100', '80');
+  await page.locator('body').press('l');
+  for (const y of ['35', '45']) {
+    await typePoint(page, { across: '0', up: y });
+    await typePoint(page, { across: '100', up: y });
+    await strip(page).getByRole('button', { name: 'End here' }).click();
+  }
+  await page.locator('body').press('f');
+  const at = await pixelsOf(page);
+  await page.locator('body').press('b');
+  await page.mouse.click(...at(70, 35));
+  await expect(stations(page)).toContainText(/Faults.*1/);
+  await expect(slip(page)).toContainText('A bevel within Plate stands alone');
+  await page.locator('body').press('b');
+  await page.mouse.click(...at(70, 45));
+  await expect(stations(page)).toContainText(/Faults.*none/);
+  await expect(slip(page)).toContainText(/With its other lip it folds to\s*90°/);
+  await slip(page).getByRole('button', { name: 'Make them one fold' }).click();
+  await expect(slip(page).getByRole('region', { name: 'Lines on this part' }).getByRole('button')).toHaveCount(1);
+  await expect(slip(page).getByRole('region', { name: 'Lines on this part' })).toContainText(/Mitre groove\s*90°/);
+});
+
+test('a wall stands on a floor: their square edges press, are bevelled by the mend, and a shift opens the seam', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Box');
+  await drawPlate(page, 'Floor', '200', '100');
+  await drawPlate(page, 'Wall', '200', '40');
+  await page.locator('body').press('u');
+  const standing = slip(page).getByRole('region', { name: 'Where it stands' });
+  await expect(folds(page)).toContainText('Wall is one plate: nothing of it folds.');
+  await standing.getByRole('button', { name: 'Stand it on another part' }).click();
+  await standing.getByLabel('on its').selectOption('edge 1 · 200.0');
+  await standing.getByLabel('at that part’s').selectOption('far skin');
+  await page.getByLabel('Shown folded').selectOption('what it stands with');
+  await expect(folds(page)).toContainText('2 pieces of 2 parts stand together.');
+  // The wall's foot and the floor's edge are both square: they share a bar of foam.
+  await expect(folds(page)).toContainText(/Floor and Wall are 2\.50 mm in each other/);
+  await standing.getByText('It meets an edge of another part').click();
+  await standing.getByLabel('meets the part').selectOption('Floor');
+  await standing.getByRole('button', { name: 'Declare the seam' }).click();
+  await expect(folds(page)).toContainText('2.50 mm in each other');
+  await expect(folds(page)).toContainText('Met at 90°: bevels of 45° and 45°; they have 0° and 0°.');
+  await folds(page).getByRole('button', { name: 'Bevel both edges' }).click();
+  await expect(folds(page)).toContainText('No piece is in another.');
+  await expect(folds(page)).toContainText('Its seam is closed; the widest gap is 0.00 mm.');
+  await expect(stations(page)).toContainText(/Folds.*1 closed/);
+  await standing.getByLabel('Shifted along by').fill('7');
+  await standing.getByLabel('Shifted along by').press('Enter');
+  await expect(folds(page)).toContainText(/One seam is open by up to 7\.00 mm/);
+  await page.keyboard.press('Escape');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'save PNG' }).click();
+  expect((await saved).suggestedFilename()).toBe('Wall folded.png');
+  // A part that goes takes its joint's ground away, which is told on the flat drawing.
+  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Floor/ }).click();
+  await slip(page).getByRole('button', { name: 'Remove part' }).click();
+  await expect(slip(page)).toContainText('Wall does not stand');
+  await slip(page).getByRole('button', { name: 'Take it off' }).first().click();
+  await slip(page).getByRole('button', { name: 'Remove the seam' }).first().click();
+  await expect(stations(page)).toContainText(/Faults.*none/);
+});
+
+test('the whole demo airframe is folded and stood together, and a click on it opens the part that was clicked', async ({ page, workshop }) => {
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Turtle deck/ }).click();
+  await page.locator('body').press('u');
+  await page.getByLabel('Shown folded').selectOption('whole airframe');
+  await expect(folds(page)).toContainText('19 pieces of 13 parts stand together.');
+  await expect(folds(page)).toContainText('No piece is in another.');
+  await expect(folds(page)).toContainText('closed; the widest gap is 0 in.');
+  await page.getByRole('button', { name: 'above', exact: true }).click();
+  const box = (await page.locator('.folded-mat canvas').boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2 - 60, box.y + box.height / 2 - 130);
+  await expect(slip(page).getByLabel("Part's name")).toHaveValue('Wing panel');
+  await folds(page).getByRole('button', { name: 'Keep this order' }).click();
+  await expect(folds(page)).toContainText('as you keep it');
+  await folds(page).getByRole('button', { name: /earlier/ }).last().click();
+  await expect(page.getByRole('button', { name: 'Let the program order them' })).toBeVisible();
+});

@@ -1,7 +1,8 @@
 import { after, airframeOf, boxSide, foam, plate } from '../../test/samples.ts';
 import { layoutFaults } from '../nesting/index.ts';
-import { faultsIn, isNestCurrent, materialNests, nestHash, pieceFaults, boardViews, piecesOfAirframe, quickFigures, quickNest, searchAirframeNest, shapeOf, slowFigures, turnPlaced, turnsOn, type Airframe, type AirframeNest } from './index.ts';
+import { faultsIn, foldView, isNestCurrent, materialNests, nestHash, pieceFaults, boardViews, piecesOfAirframe, quickFigures, quickNest, searchAirframeNest, shapeOf, slowFigures, turnPlaced, turnsOn, type Airframe, type AirframeNest } from './index.ts';
 import { boundsOf } from '../geometry/index.ts';
+import { emptyPart, outlineOf, type Part } from '../drawing/index.ts';
 
 const pair = after(plate(200, 100, 'wing'), { name: 'changeDetails', args: { changes: { handed: 'pair', grain: { directionDegrees: 0, rule: 'along' } } } });
 const nested = (airframe: Airframe): Airframe & { nest: AirframeNest } => ({ ...airframe, nest: quickNest(airframe, 3).nest });
@@ -87,4 +88,37 @@ test('faults of a part follow the scale and the boards', () => {
   const larger = { ...airframe, settings: { ...airframe.settings, scale: 1.5 } };
   expect(faultsIn(larger, airframe.parts[0]!).map(({ code }) => code)).toEqual(['PART_TOO_LARGE']);
   expect(faultsIn(airframe, airframe.parts[0]!)).toEqual([]);
+});
+
+describe('parts that stand together', () => {
+  const floor = plate(200, 100, 'floor'), edge = (part: Part, index: number): string => outlineOf(part)!.segments[index]!.id;
+  const on = (part: Part, toPartId: string, toSegmentId: string): Part => after(part, { name: 'addJoint', args: { joint: { ownSegmentId: edge(part, 0), ownSkin: 'back', toPartId, toSegmentId, toSkin: 'back', turnDegrees: 90, alongMm: 0, isReversed: false } } });
+  const codes = (parts: readonly Part[]): string[] => { const airframe = airframeOf(parts); return parts.flatMap((part) => faultsIn(airframe, part).map(({ code }) => code)); };
+  const wall = on(plate(200, 40, 'wall'), 'floor', edge(floor, 2));
+  test('the ticket counts seams within parts and between them, at the airframe’s scale', () => {
+    const seamed = after(wall, { name: 'addSeam', args: { fromSegmentId: edge(wall, 0), toSegmentId: edge(floor, 2), toPartId: 'floor' } }, { name: 'bevelEdge', args: { segmentId: edge(wall, 0), face: 'face', bevelDegrees: 45 } });
+    const mitred = after(floor, { name: 'bevelEdge', args: { segmentId: edge(floor, 2), face: 'face', bevelDegrees: 45 } });
+    for (const scale of [0.5, 1, 1.7]) {
+      const airframe = airframeOf([mitred, seamed]);
+      expect(slowFigures({ ...airframe, settings: { ...airframe.settings, scale } }).seams).toEqual({ closed: 1, open: 0, pressed: 0, worstMm: expect.closeTo(0, 6) });
+    }
+    expect(slowFigures(airframeOf([floor, seamed])).seams).toMatchObject({ closed: 0, pressed: 1 });
+  });
+  test('joints that lead nowhere, seams that lead nowhere, rings and too few pieces are told, each with its mend', () => {
+    expect(codes([floor, wall])).toEqual([]);
+    expect(codes([wall])).toEqual(['JOINT_STRAY']);
+    expect(codes([floor, on(plate(200, 40, 'wall'), 'floor', 's999')])).toEqual(['JOINT_STRAY']);
+    expect(codes([on(floor, 'wall', edge(wall, 0)), wall])).toEqual(['JOINT_STRAY', 'JOINT_STRAY']);
+    expect(codes([after(floor, { name: 'addSeam', args: { fromSegmentId: edge(floor, 0), toSegmentId: 's1', toPartId: 'gone' } })])).toEqual(['SEAM_STRAY']);
+    const twice = on(wall, 'floor', edge(floor, 0)), airframe = airframeOf([floor, twice]);
+    const [fault] = faultsIn(airframe, twice);
+    expect(fault).toMatchObject({ code: 'JOINT_MANY', title: 'Part wall stands in 2 places, 1 is cut', mend: { label: 'Cut 2' } });
+    expect(codes([floor, after(twice, ...('command' in fault!.mend ? [fault!.mend.command] : []))])).toEqual([]);
+  });
+  test('a view of a part that is not there, or has no outline, is none', () => {
+    const airframe = airframeOf([emptyPart('e', 'Empty', 'foam')]);
+    expect([foldView(airframe, 'e', 'airframe', 'mm'), foldView(airframe, 'nobody', 'part', 'mm')]).toEqual([undefined, undefined]);
+    const view = foldView(airframeOf([floor, wall, plate(9, 9, 'loose')]), 'loose', 'airframe', 'mm')!;
+    expect(view.report).toEqual(['2 pieces of 2 parts stand together.', 'No seam between parts is declared.', expect.stringContaining('in each other'), 'Part loose stands nowhere yet.']);
+  });
 });

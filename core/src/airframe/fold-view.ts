@@ -1,6 +1,6 @@
 import type { LengthUnit } from '../units/index.ts';
 import {
-  assemble, assemblyClashes, assemblyReport, assemblySeams, foldedBy, foldName, foldOrder, foldReport, standingWith, type Assembly, type OrderedFold, type SeamState, type StandingPart, type StrayJoint,
+  assemble, assemblyClashes, assemblyReport, assemblySeams, clashOf, foldedBy, foldName, foldOrder, foldReport, standingWith, type Assembly, type Clash, type OrderedFold, type SeamState, type StandingPart,
 } from '../folds/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';
@@ -18,6 +18,10 @@ export interface FoldView {
   readonly extent: FoldExtent;
   readonly scale: number;
   readonly parts: readonly StandingPart[];
+  /** All pieces where they stand, folded. */
+  readonly assembly: Assembly;
+  /** What is first in the way while the part folds. */
+  readonly clash?: Clash;
   /** The part's own folds in the order to fold them. */
   readonly order: readonly OrderedFold[];
   /** How it closes, in sentences. */
@@ -25,7 +29,6 @@ export interface FoldView {
   readonly seams: readonly ShownSeam[];
   /** Pairs of the part's edges that nearly meet without being a seam. */
   readonly near: readonly SeamState[];
-  readonly strays: readonly StrayJoint[];
 }
 
 /** The pieces of a view at a state of its folds: one part by itself, or all stood together. */
@@ -48,13 +51,13 @@ export function foldView(airframe: Airframe, partId: string, extent: FoldExtent,
   const { body } = own, scale = drawn.sizing === 'fixed' ? 1 : airframe.settings.scale;
   const order = body.tree.turns.length === 0 ? [] : foldOrder(body.solids, body.tree, (id) => foldName(own.part, id), own.part.foldOrder);
   const view = { partId, extent, scale, order, near: body.near };
-  if (extent === 'part') return { ...view, parts: [own], report: foldReport(own.part, body, unit), strays: [], seams: body.seams.map((state) => ({ partId, state, pieces: [0, 0] })) };
+  if (extent === 'part') return { ...view, parts: [own], assembly: piecesOfView({ extent, parts: [own], partId }, foldedBy(1)), clash: clashOf(body), report: foldReport(own.part, body, unit), seams: body.seams.map((state) => ({ partId, state, pieces: [0, 0] })) };
   const chosen = extent === 'airframe' ? partsInVariant(airframe) : standingWith(partsInVariant(airframe), partId);
   const parts = standingParts(airframe, chosen), assembly = assemble(parts, foldedBy(1)), { pieces } = assembly;
   const between = assemblySeams(parts, assembly);
   const within = pieces.flatMap((piece, index) => (piece.side === 'starboard' ? [] : piece.body.seams.map((state): ShownSeam => ({ partId: piece.partId, state, pieces: [index, index] }))));
   return {
-    ...view, parts, strays: assembly.strays,
+    ...view, parts, assembly,
     report: [...assemblyReport(parts.map(({ part }) => part), assembly, between, assemblyClashes(assembly), unit), ...(pieces.some((piece) => piece.partId === partId) ? [] : [`${drawn.name} stands nowhere yet.`])],
     seams: [...within, ...between.map((seam): ShownSeam => ({ partId: seam.partId, state: seam, pieces: seam.pieces }))],
   };

@@ -11,6 +11,16 @@ test('a folded box side: every line of work with its numbers, by hand', () => {
   expect(works.find(({ kind }) => kind === 'bevel')).toMatchObject({ count: 1, lengthMm: 200, angleDegrees: 30, bladeDegrees: 30, widthMm: expect.closeTo(2.8868, 3) });
 });
 
+test('a square cut that is taped: its blade stands upright, glue fills 25 mm² along 200 mm, tape is as long as the fold', () => {
+  const folds = { style: 'groove', school: 'square', toolDegrees: 45, hingeOn: 'tape' } as const;
+  const airframe = airframeOf([withLine(plate(200, 100), [0, 50], [200, 50], groove())]);
+  const list = cutListOf({ ...airframe, settings: { ...airframe.settings, folds } });
+  expect(list.parts[0]!.works.find(({ kind }) => kind === 'groove')).toMatchObject({ words: 'mitre groove, square cut, cut through, taped', bladeDegrees: 0, widthMm: expect.closeTo(10, 9), glueMl: expect.closeTo(5, 6) });
+  expect(list.totals.tapeMm).toBeCloseTo(200, 9);
+  expect(Papa.parse<Record<string, string>>(cutListCsv(list, 'mm'), { header: true }).data.find(({ work }) => work?.includes('taped'))).toMatchObject({ 'glue ml': '5.0', 'blade °': '0' });
+  expect(cutListOf(airframe).totals.tapeMm).toBe(0);
+});
+
 test('totals count every piece of a handed pair, and boards tell what lies on them', () => {
   const pair = after(withLine(plate(200, 100), [0, 50], [200, 50], groove()), { name: 'changeDetails', args: { changes: { handed: 'pair', quantity: 2 } } });
   const airframe = airframeOf([pair]);

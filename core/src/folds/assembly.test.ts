@@ -123,6 +123,14 @@ describe('seams between parts', () => {
       expect(Math.min(distance3(a![0], b![1]), distance3(a![0], b![0]))).toBeLessThan(0.01);
     }), { numRuns: 40 });
   });
+  test('a lid that rests with its inner skin on a wall’s outer corner is closed, and wants no bevel there', () => {
+    const side = joint(plate(200, 40, 'wall'), 0, floor, edge(floor, 2), { ownSkin: 'face' });
+    const resting = withSeam(joint(plate(200, 60, 'lid'), 0, side, edge(side, 2), { ownSkin: 'back', toSkin: 'face', turnDegrees: 70 }), 0, side, 2);
+    const parts = [floor, side, resting].map((part) => standing(part));
+    const [seam] = assemblySeams(parts, stood(parts));
+    expect(seam).toMatchObject({ gapMm: expect.closeTo(0, 9), skins: [0, 1] });
+    expect(bevelsOf(seam!)).toBeUndefined();
+  });
   test('a V of two panels: the port piece meets its own starboard piece', () => {
     const panel: Part = { ...after(withBevel(plate(200, 110, 'v'), 0, 37.5), { name: 'setPlace', args: { place: { at: { x: 0, y: 0, z: 0 }, rollDegrees: 142.5, pitchDegrees: 0, yawDegrees: 0 } } }), handed: 'pair' };
     const seamed = withSeam(panel, 0, panel, 0), parts = [standing(seamed)];

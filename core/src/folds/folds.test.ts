@@ -110,6 +110,25 @@ test('unfolded again, every plate lies where it was drawn', () => {
     });
   }), { numRuns: 60 });
 });
+test('trees that branch, with flaps on flaps, unroll to where they were drawn, whatever their angles', () => {
+  const turn = fc.integer({ min: -34, max: 34 }).map((angle) => (angle === 0 ? 5 : angle));
+  // A cross: four walls round a floor, and on two of them flaps, one of them with a slanted fold.
+  fc.assert(fc.property(fc.array(turn, { minLength: 6, maxLength: 6 }), fc.integer({ min: 20, max: 70 }), fc.integer({ min: -8, max: 8 }), (turns, depth, slant) => {
+    const far = 80 + 2 * depth;
+    let part = polygonPart([[0, 0], [0, -depth], [120, -depth], [120, 0], [120 + depth, 0], [120 + depth, 80], [120, 80], [120, far], [0, far], [0, 80], [-2 * depth, 80], [-2 * depth, 0]]);
+    const lines = [[[0, 0], [120, 0]], [[120, 0], [120, 80]], [[0, 80], [120, 80]], [[0, 0], [0, 80]], [[0, 80 + depth - slant], [120, 80 + depth + slant]], [[-depth, 0], [-depth, 80]]] as const;
+    lines.forEach(([from, to], index) => { part = withLine(part, from, to, crease(turns[index]!)); });
+    const tree = treeOf(part), maps = fold(tree);
+    expect([tree.plates.length, tree.turns.length, tree.rings.length]).toEqual([7, 6, 0]);
+    const inSpace = tree.plates.map(({ outer }, index) => ({ outer: outer.map((p) => placedPoint(maps[index]!, p, 0)) }));
+    const back = unfold(inSpace, tree.turns.map(({ parent, child, hinge }) => ({ parent, child, from: placedPoint(maps[parent]!, hinge.from, 0), to: placedPoint(maps[parent]!, hinge.to, 0) })), tree.root);
+    const flat = tree.plates.flatMap(({ outer }) => outer.map((p) => ({ ...p, z: 0 }))), again = inSpace.flatMap(({ outer }, index) => outer.map((p) => applyRigid(back[index]!, p)));
+    flat.forEach((p, index) => {
+      expect(Math.abs(again[index]!.z)).toBeLessThan(0.01);
+      expect(Math.abs(distance3(again[index]!, again[0]!) - distance3(p, flat[0]!))).toBeLessThan(0.01);
+    });
+  }), { numRuns: 40 });
+});
 test('one crease rolled into a row of nine turns the board by 180°, two radii high', () => {
   const drawn = withLine(plate(100, 300), [0, 100], [100, 100], crease(10));
   const part = after(drawn, { name: 'rollCrease', args: { operationId: drawn.operations[0]!.id, radiusMm: 40, turnDegrees: 180, creases: 9, side: 'left' } });

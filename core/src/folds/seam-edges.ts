@@ -5,7 +5,7 @@ import type { PlateSolid } from './plate-solid.ts';
 /** A straight line in space or on the flat part, from one end to the other. */
 export type Line3 = readonly [Point3, Point3];
 
-/** One free straight edge of a plate: a side that is cut or bevelled and lies on a straight edge of the drawing. */
+/** One free straight edge of a plate: a side that is cut or bevelled and lies on a straight edge of the drawing, or along a through cut. */
 export interface SeamEdge {
   readonly solid: PlateSolid;
   readonly segmentId: string;
@@ -29,7 +29,8 @@ const SHORTEST_EDGE_MM = 2;
  * @param part made whole
  */
 export function seamEdges(part: Part, solids: readonly PlateSolid[]): readonly SeamEdge[] {
-  const runs = pathsOf(part).filter((path) => 'role' in path).flatMap((path) => path.segments.flatMap((segment, index) => (segment.kind === 'line' ? [{ segmentId: segment.id, curve: curveOf(path, index) }] : [])));
+  const isCut = (pathId: string): boolean => part.operations.some(({ kind, on }) => kind === 'through' && on.pathId === pathId);
+  const runs = pathsOf(part).filter((path) => 'role' in path || isCut(path.id)).flatMap((path) => path.segments.flatMap((segment, index) => (segment.kind === 'line' ? [{ segmentId: segment.id, curve: curveOf(path, index) }] : [])));
   const edges = solids.filter(({ plate }) => plate.kind === 'board').flatMap((solid) => solid.sides.flatMap((side, index): readonly SeamEdge[] => {
     if (side !== 'cut' && side !== 'bevel') return [];
     const { plate: { outer }, bottom, top, thicknessMm } = solid, next = (index + 1) % outer.length;

@@ -94,3 +94,26 @@ test('volume is what was drawn less what grooves and bevels take away, folded or
   expect(Math.abs(volume - (floor * 5 - grooves - trenches - bevels))).toBeLessThan(8 * 125);
   expect(made(part).areaMm2).toBeCloseTo(floor, 6);
 });
+
+test('a ring of folds cut open at one of them closes again there: four sectors of a shallow pyramid', () => {
+  // Four creases from the middle of a plate to its edges, which no flat board can fold about at once.
+  let part = plate(100, 100);
+  for (const [x, y] of [[50, 0], [100, 50], [50, 100], [0, 50]] as const) part = withLine(part, [50, 50], [x, y], { kind: 'crease', face: 'face', foldDegrees: 20, label: '' });
+  const ring = foldPart(part, context())!;
+  expect(ring.tornRings).toHaveLength(1);
+  const cut = after(part, { name: 'openFold', args: { operationId: ring.tornRings[0]!.operationId } });
+  const opened = foldPart(cut, context())!;
+  expect(opened.tornRings).toEqual([]);
+  // Four right angles close round a point only while they lie flat: folded they leave a gap or press, which the seam now tells.
+  expect(opened.seams).toHaveLength(1);
+  expect(opened.seams[0]).toMatchObject({ seam: { fromSegmentId: opened.seams[0]!.seam.toSegmentId } });
+  expect(opened.seams[0]!.state).not.toBe('closed');
+  expect(() => after(part, { name: 'addSeam', args: { fromSegmentId: part.lines[0]!.segments[0]!.id, toSegmentId: part.lines[0]!.segments[0]!.id } })).toThrow('both sides of a through cut');
+});
+test('walls with square ends press where their ends meet, by half a board; each bevelled by half, they do not', () => {
+  const square = tray(), bevel = square.operations.find(({ kind }) => kind === 'bevel')!;
+  const part = after(withSeams(square, foldPart(square, context())!), { name: 'removeOperation', args: { operationId: bevel.id } });
+  const pressed = foldPart(part, context())!;
+  expect(seamFigures(pressed.seams)).toMatchObject({ closed: 0, open: 0, pressed: 4 });
+  for (const { overlapMm } of pressed.seams) expect(overlapMm).toBeCloseTo(2.5, 1);
+});

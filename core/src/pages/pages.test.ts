@@ -104,3 +104,19 @@ test.each<[string, Partial<PageSettings>, string]>([
 });
 
 test('nothing drawn, nothing printed', () => expect(plan([after(plate(10, 10), { name: 'removePath', args: { pathId: plate(10, 10).contours[0]!.id } })]).pages).toEqual([]));
+
+test('folds are numbered on the page in the order to fold them, the builder’s own when there is one', () => {
+  const drawn = withLine(withLine(plate(150, 100), [0, 30], [150, 30], { ...groove(), label: 'lower' }), [0, 70], [150, 70], { ...groove(), label: 'upper' });
+  const [lower, upper] = drawn.operations.map(({ id }) => id) as [string, string];
+  const numbersUp = (part: Part): string[] => {
+    const it = plan([part]);
+    const numbers = flat(pageInk(it, it.pages[0]!, title)).flatMap((ink) => (ink.kind === 'text' && ink.sizeMm < 4 && /^[12]$/.test(ink.text) ? [ink] : []));
+    return numbers.sort((a, b) => a.at.x - b.at.x || a.at.y - b.at.y).map(({ text }) => text);
+  };
+  const kept = (...operationIds: string[]): string[] => numbersUp(after(drawn, { name: 'setFoldOrder', args: { operationIds } }));
+  expect(numbersUp(drawn).sort()).toEqual(['1', '2']);
+  expect(kept(lower, upper)).toEqual([...kept(upper, lower)].reverse());
+  // One fold needs no number.
+  expect(numbersUp(withLine(plate(150, 100), [0, 30], [150, 30], groove()))).toEqual([]);
+  expect(() => after(drawn, { name: 'setFoldOrder', args: { operationIds: [lower, lower] } })).toThrow('stands in the order twice');
+});

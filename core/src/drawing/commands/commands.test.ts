@@ -116,7 +116,7 @@ describe('points and edges', () => {
     ['a move by NaN', { name: 'moveNodes', args: { nodeIds: ['n1'], by: { x: Number.NaN, y: 0 } } }, 'finite'],
     ['a point that is not there', { name: 'placeNode', args: { nodeId: 'n99', at: { x: 0, y: 0 } } }, 'n99'],
     ['a quantity of 0', { name: 'changeDetails', args: { changes: { quantity: 0 } } }, 'got 0'],
-    ['a bevel along a line', { name: 'drawLine', args: { draft: polylineDraft([{ x: 0, y: 0 }, { x: 9, y: 9 }]), operation: { kind: 'bevel', face: 'face', bevelDegrees: 30, label: '' } } }, 'runs along an edge'],
+    ['a bevel along a bent line', { name: 'drawLine', args: { draft: polylineDraft([{ x: 0, y: 0 }, { x: 50, y: 20 }, { x: 100, y: 0 }]), operation: { kind: 'bevel', face: 'face', bevelDegrees: 45, label: '' } } }, 'runs along an edge'],
     ['a field that an operation has not', { name: 'changeOperation', args: { operationId: 'o12', changes: { depthMm: 3 } } }, 'no'],
   ])('%s is refused', (_, command, message) => {
     const result = applyCommand(withLine(plate(200, 100), [0, 50], [200, 50], groove()), command);

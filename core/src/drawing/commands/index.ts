@@ -14,7 +14,7 @@ import { changeWork } from './change-work.ts';
 import { lipsToFold } from './lips-to-fold.ts';
 import { setFoldOrder } from './fold-order.ts';
 import { addJoint, changeJoint, removeJoint, setPlace } from './joints.ts';
-import { addSeam, moveEdge, removeSeam } from './seams.ts';
+import { addSeam, moveEdge, openFold, removeSeam } from './seams.ts';
 import { setVariants } from './set-variants.ts';
 import { simplifyPath } from './simplify-path.ts';
 import { meetCentreLine, setSymmetry } from './symmetry.ts';
@@ -70,7 +70,7 @@ export const COMMANDS = {
   addFeature, addGuide, addJoint, addOperation, addSeam, alignPaths, arrangePaths, attachNode, bevelEdge, bringHoleInside, centreFeature, changeDetails, changeFeature,
   changeGuide, changeJoint, changeOperation, changeSegment, changeSizing, changeSlot, changeWork, closePath, combineOutline, creaseSection, detachNodes, divideSegment, drawHole, drawLine,
   drawOutline, extendFold, extendLine, foldStrip, groupPaths, insertNode, joinLines, lipsToFold, meetCentreLine, meetNode, mirrorPart, moveEdge, moveFeature, moveNodes,
-  movePath, offsetContour, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeJoint, removeNode, removeOperation, removePath,
+  movePath, offsetContour, openFold, pastePaths, pinDimension, placeNode, removeDimension, removeFeature, removeGuide, removeJoint, removeNode, removeOperation, removePath,
   removeSeam, rollCrease, setDimension, setFoldOrder, setPlace, setSymmetry, setVariants, shapeCorners, shapeRun, simplifyPath, splitLine, straightenLine, stretchPart, trimLine, uncrossOutline,
   ungroupPaths,
 } as const;

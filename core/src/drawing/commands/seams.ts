@@ -1,6 +1,7 @@
 import { distance, leftOf, times, unitVector } from '../../geometry/index.ts';
 import { FURTHEST_COORDINATE_MM, type DrawnPath, type Part } from '../part.ts';
 import { done, findSegment, IdSource, refused, withoutLostPlaces, withPath, type CommandResult } from './command.ts';
+import { changeWork } from './change-work.ts';
 import { moveNodes } from './move-nodes.ts';
 
 /**
@@ -11,11 +12,23 @@ export function addSeam(part: Part, args: { readonly fromSegmentId: string; read
   const ends = [args.fromSegmentId, args.toSegmentId], isOwn = args.toPartId === undefined;
   const lost = (isOwn ? ends : ends.slice(0, 1)).find((id) => findSegment(part, id)?.path.segments.find((segment) => segment.id === id)?.kind !== 'line');
   if (lost !== undefined) return refused(`A seam joins two straight edges; "${lost}" is none.`);
-  if (isOwn && ends[0] === ends[1]) return refused('A seam joins two different edges.');
+  if (isOwn && ends[0] === ends[1] && !isCutThrough(part, ends[0]!)) return refused('A seam joins two different edges, or both sides of a through cut.');
   if (args.toPartId === part.id && part.handed !== 'pair') return refused(`${part.name} is no pair: it has no other piece to meet.`);
   if (part.seams?.some((seam) => seam.toPartId === args.toPartId && [seam.fromSegmentId, seam.toSegmentId].sort().join() === [...ends].sort().join())) return refused('These edges are a seam already.');
   const ids = new IdSource(part);
   return done({ ...part, seams: [...(part.seams ?? []), { id: ids.next('j'), ...args }], lastId: ids.lastId }, 'Declare seam');
+}
+
+/** Whether a segment is a cut within the part, so that it has two sides which can meet again. */
+const isCutThrough = (part: Part, segmentId: string): boolean => { const found = findSegment(part, segmentId); return part.operations.some(({ kind, on }) => kind === 'through' && on.pathId === found?.path.id); };
+
+/** Cuts a fold right through and declares that both sides of the cut meet again: what a ring of folds needs, since flat board cannot bend about all of them. */
+export function openFold(part: Part, args: { readonly operationId: string }): CommandResult {
+  const cut = changeWork(part, { operationId: args.operationId, kind: 'through' });
+  if (!cut.ok) return cut;
+  const line = part.lines.find(({ id }) => id === part.operations.find((operation) => operation.id === args.operationId)!.on.pathId)!;
+  const seamed = addSeam(cut.part, { fromSegmentId: line.segments[0]!.id, toSegmentId: line.segments[0]!.id });
+  return seamed.ok ? done(seamed.part, 'Cut the fold open') : seamed;
 }
 
 export function removeSeam(part: Part, args: { readonly seamId: string }): CommandResult {

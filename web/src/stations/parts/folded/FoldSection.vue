@@ -37,6 +37,8 @@ function show({ partId, state: { seam } }: ShownSeam): void {
   const path = partId === props.part.id ? props.part.contours.find(({ segments }) => segments.some(({ id }) => id === drawnId(seam.fromSegmentId))) : undefined;
   if (path) props.selection.chosen.value = { kind: 'segment', pathId: path.id, segmentId: drawnId(seam.fromSegmentId), t: 0.5 };
 }
+/** Folds of a ring that flat board cannot close by itself: each can be cut open. */
+const torn = computed(() => (props.view.extent === 'part' ? [...new Set(props.view.parts[0]!.body.tornRings.map(({ operationId }) => drawnId(operationId)))] : []));
 const near = computed(() => props.view.near.filter(({ seam }) => !seam.fromSegmentId.includes('~') && !seam.toSegmentId.includes('~')));
 const declare = (states: readonly SeamState[]): void => { work.runAll(props.part.id, states.map(({ seam }) => ({ name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } })), `Declare ${states.length} seams`); };
 
@@ -54,6 +56,10 @@ const keepOrder = (): void => { work.run(props.part.id, { name: 'setFoldOrder', 
   <section aria-label="Folds">
     <h2 class="eyebrow">{{ view.extent === 'part' ? 'How it closes' : 'How it stands together' }}<template v-if="view.scale !== 1"> at × {{ view.scale.toFixed(3) }}</template></h2>
     <div class="report" role="status"><p v-for="(sentence, index) in view.report" :key="index">{{ sentence }}</p></div>
+    <div v-if="view.clash?.widen || torn.length > 0" class="doings">
+      <button v-if="view.clash?.widen" type="button" class="button small strong" @click="work.run(part.id, { name: 'changeOperation', args: { operationId: drawnId(view.clash.widen.operationId), changes: { mouthMm: 'auto' } } })">Widen the groove</button>
+      <button v-for="operationId in torn" :key="operationId" type="button" class="button small" @click="work.run(part.id, { name: 'openFold', args: { operationId } })">Cut {{ foldName(part, operationId) }} open</button>
+    </div>
     <div v-for="({ seam, name, figure, edits, bevels }, index) in shown" :key="index" class="seam" :class="seam.state.state">
       <button type="button" class="name" @click="show(seam)">{{ name }}</button><span class="value figures">{{ figure }}</span>
       <button v-if="seam.state.seam.id" type="button" class="button small quiet" :aria-label="`Remove the seam ${name}`" @click="work.run(seam.partId, { name: 'removeSeam', args: { seamId: seam.state.seam.id } })">Remove</button>
@@ -87,7 +93,7 @@ const keepOrder = (): void => { work.run(props.part.id, { name: 'setFoldOrder', 
 button.name:hover { text-decoration: underline; }
 .value { font-weight: 600; font-size: 17px; }
 .bevels { grid-column: 1 / -1; color: var(--ink-soft); }
-.doings { grid-column: 1 / -1; display: flex; gap: 6px; }
+.doings { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 6px; margin: 4px 0; }
 .hint { margin: 10px 0 4px; color: var(--ink-soft); }
 .order { margin-top: 16px; }
 ol { padding-left: 20px; margin: 6px 0 8px; display: grid; gap: 4px; }

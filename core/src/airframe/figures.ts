@@ -1,5 +1,5 @@
 import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
-import { seamFigures, type SeamFigures } from '../folds/index.ts';
+import { foldsInOrder, seamFigures, type SeamFigures } from '../folds/index.ts';
 import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
@@ -50,8 +50,10 @@ export function quickFigures(airframe: Airframe): QuickFigures {
 
 /** The templates that an airframe prints. */
 export function templatesOf(airframe: Airframe): readonly Template[] {
-  return piecesOfAirframe(airframe).flatMap(({ part, quantity }) =>
-    (airframe.settings.pages.templates === 'every-piece' ? Array.from({ length: quantity }, () => ({ part, pieces: 1 })) : [{ part, pieces: quantity }]));
+  return piecesOfAirframe(airframe).flatMap(({ part, quantity }) => {
+    const template = { part, folds: foldsInOrder(part).map(({ operationId }) => operationId) };
+    return airframe.settings.pages.templates === 'every-piece' ? Array.from({ length: quantity }, () => ({ ...template, pieces: 1 })) : [{ ...template, pieces: quantity }];
+  });
 }
 
 /** The pages that an airframe prints. @throws CoreError OUT_OF_RANGE when its page settings cannot print */

@@ -1,6 +1,6 @@
 import type { LengthUnit } from '../units/index.ts';
 import {
-  assemble, assemblyClashes, assemblyReport, assemblySeams, clashOf, foldedBy, foldName, foldOrder, foldReport, standingWith, type Assembly, type Clash, type OrderedFold, type SeamState, type StandingPart,
+  assemble, assemblyClashes, assemblyReport, assemblySeams, clashOf, foldedBy, foldedSizes, foldName, foldOrder, foldReport, standingWith, type Assembly, type Clash, type OrderedFold, type PlateSize, type SeamState, type StandingPart,
 } from '../folds/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';
@@ -27,6 +27,8 @@ export interface FoldView {
   /** How it closes, in sentences. */
   readonly report: readonly string[];
   readonly seams: readonly ShownSeam[];
+  /** What the part's plates measure when they are folded. */
+  readonly sizes: readonly PlateSize[];
   /** Pairs of the part's edges that nearly meet without being a seam. */
   readonly near: readonly SeamState[];
 }
@@ -50,7 +52,7 @@ export function foldView(airframe: Airframe, partId: string, extent: FoldExtent,
   if (!own) return undefined;
   const { body } = own, scale = drawn.sizing === 'fixed' ? 1 : airframe.settings.scale;
   const order = body.tree.turns.length === 0 ? [] : foldOrder(body.solids, body.tree, (id) => foldName(own.part, id), own.part.foldOrder);
-  const view = { partId, extent, scale, order, near: body.near };
+  const view = { partId, extent, scale, order, sizes: foldedSizes(body), near: body.near };
   if (extent === 'part') return { ...view, parts: [own], assembly: piecesOfView({ extent, parts: [own], partId }, foldedBy(1)), clash: clashOf(body), report: foldReport(own.part, body, unit), seams: body.seams.map((state) => ({ partId, state, pieces: [0, 0] })) };
   const chosen = extent === 'airframe' ? partsInVariant(airframe) : standingWith(partsInVariant(airframe), partId);
   const parts = standingParts(airframe, chosen), assembly = assemble(parts, foldedBy(1)), { pieces } = assembly;

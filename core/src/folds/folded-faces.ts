@@ -1,4 +1,4 @@
-import { add3, cross3, dot3, subtract3, times3, unit3, type Point, type Point3 } from '../geometry/index.ts';
+import { add3, cross3, dot3, unit3, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
 import { placedPoint, type FoldedPlates } from './fold.ts';
 import type { PlateSolid, SideKind } from './plate-solid.ts';
 
@@ -8,35 +8,27 @@ export type FaceKind = 'far skin' | 'face' | SideKind;
 /** One plane face of a folded plate, its corners counter-clockwise from outside. */
 export interface FoldedFace { readonly plate: number; readonly kind: FaceKind; readonly rings: readonly (readonly Point3[])[] }
 
-/**
- * The faces of folded plates, to be drawn.
- * @param apartMm how far plates are drawn away from the middle of the part, to see between them
- */
-export function foldedFaces(solids: readonly PlateSolid[], maps: FoldedPlates, apartMm = 0): readonly FoldedFace[] {
-  const middles = solids.map((solid) => middleOf(solid.bottom.map((p) => placedPoint(maps[solid.plate.index]!, p, solid.thicknessMm / 2))));
-  const middle = middleOf(middles);
-  return solids.flatMap((solid, at) => {
-    const map = maps[solid.plate.index]!, { thicknessMm, plate } = solid;
-    const shift = times3(unit3(subtract3(middles[at]!, middle)), apartMm);
-    const place = (p: Point, zMm: number): Point3 => add3(placedPoint(map, p, zMm), shift);
-    // A mirrored piece turns every ring the other way round.
-    const isMirrored = dot3(cross3(map.x, map.y), map.z) < 0;
-    const seen = (corners: readonly Point3[]): readonly Point3[] => (isMirrored ? [...corners].reverse() : corners);
-    const ring = (points: readonly Point[], zMm: number, isTurned: boolean): readonly Point3[] => seen((isTurned ? [...points].reverse() : points).map((p) => place(p, zMm)));
-    const walls = (low: readonly Point[], high: readonly Point[], kindOf: (index: number) => FaceKind): readonly FoldedFace[] => low.map((p, index) => {
-      const next = (index + 1) % low.length;
-      return { plate: plate.index, kind: kindOf(index), rings: [seen([place(p, 0), place(low[next]!, 0), place(high[next]!, thicknessMm), place(high[index]!, thicknessMm)])] };
-    });
-    const holes = solid.holes.map((hole) => [...hole].reverse());
-    return [
-      { plate: plate.index, kind: 'far skin' as const, rings: [ring(solid.bottom, 0, true), ...holes.map((hole) => ring(hole, 0, true))] },
-      { plate: plate.index, kind: plate.kind === 'skin' ? 'trench' as const : 'face' as const, rings: [ring(solid.top, thicknessMm, false), ...holes.map((hole) => ring(hole, thicknessMm, false))] },
-      ...walls(solid.bottom, solid.top, (index) => solid.sides[index]!), ...holes.flatMap((hole) => walls(hole, hole, () => 'cut')),
-    ];
+/** The faces of one plate where a map carries it. */
+export function plateFaces({ bottom, top, sides, holes: own, thicknessMm, plate }: PlateSolid, map: RigidMap): readonly FoldedFace[] {
+  // A mirrored piece turns every ring the other way round.
+  const isMirrored = dot3(cross3(map.x, map.y), map.z) < 0;
+  const seen = (corners: readonly Point3[]): readonly Point3[] => (isMirrored ? [...corners].reverse() : corners);
+  const place = (p: Point, zMm: number): Point3 => placedPoint(map, p, zMm);
+  const ring = (points: readonly Point[], zMm: number, isTurned: boolean): readonly Point3[] => seen((isTurned ? [...points].reverse() : points).map((p) => place(p, zMm)));
+  const walls = (low: readonly Point[], high: readonly Point[], kindOf: (index: number) => FaceKind): readonly FoldedFace[] => low.map((p, index) => {
+    const next = (index + 1) % low.length;
+    return { plate: plate.index, kind: kindOf(index), rings: [seen([place(p, 0), place(low[next]!, 0), place(high[next]!, thicknessMm), place(high[index]!, thicknessMm)])] };
   });
+  const holes = own.map((hole) => [...hole].reverse());
+  return [
+    { plate: plate.index, kind: 'far skin' as const, rings: [ring(bottom, 0, true), ...holes.map((hole) => ring(hole, 0, true))] },
+    { plate: plate.index, kind: plate.kind === 'skin' ? 'trench' as const : 'face' as const, rings: [ring(top, thicknessMm, false), ...holes.map((hole) => ring(hole, thicknessMm, false))] },
+    ...walls(bottom, top, (index) => sides[index]!), ...holes.flatMap((hole) => walls(hole, hole, () => 'cut')),
+  ];
 }
 
-const middleOf = (points: readonly Point3[]): Point3 => times3(points.reduce(add3, { x: 0, y: 0, z: 0 }), 1 / Math.max(1, points.length));
+/** The faces of folded plates, to be drawn. */
+export const foldedFaces = (solids: readonly PlateSolid[], maps: FoldedPlates): readonly FoldedFace[] => solids.flatMap((solid) => plateFaces(solid, maps[solid.plate.index]!));
 
 /** Where a folded part is looked at from: turned about the upright, and from above, in degrees. */
 export interface Viewpoint { readonly turnDegrees: number; readonly heightDegrees: number }

@@ -1,16 +1,14 @@
 import { applyTransform, distance, interpolate, type Point, type Transform } from '../geometry/index.ts';
-import type { ResolvedPart } from '../drawing/index.ts';
-import { foldsInOrder } from '../folds/index.ts';
 import { textInk, type Ink } from './ink.ts';
+import type { Template } from './template.ts';
 
 /** Size of the ring round a fold's number, and how far from the fold's end it stands, in mm. */
 const RING_MM = 2.6, NUMBER_FROM_END_MM = 9;
 
 /** The order to fold in: a ringed number on each fold, when there is more than one. */
-export function foldNumbers(part: ResolvedPart, t: Transform): readonly Ink[] {
-  const order = foldsInOrder(part);
-  if (order.length < 2) return [];
-  return order.flatMap(({ operationId }, index) => part.strokes.filter((stroke) => stroke.operationId === operationId).flatMap(({ paths }) => {
+export function foldNumbers({ part, folds = [] }: Template, t: Transform): readonly Ink[] {
+  if (folds.length < 2) return [];
+  return folds.flatMap((operationId, index) => part.strokes.filter((stroke) => stroke.operationId === operationId).flatMap(({ paths }) => {
     const path = paths[0];
     if (!path) return [];
     const from = applyTransform(t, path[0]!.from), to = applyTransform(t, path.at(-1)!.to), length = distance(from, to);

@@ -44,7 +44,7 @@ function templateInkOnPage({ template, transform }: PlacedTemplate, toPaper: Tra
   const arrow = grain.rule === 'any' ? [] : grainArrow(applyTransform(t, { x: label.at.x, y: label.at.y }), turnOf(t, grain.directionDegrees), label.sizeMm);
   return [
     ...lineCode(template.part).flatMap((mark) => inksOfMark(mark, t)),
-    ...foldNumbers(template.part, t),
+    ...foldNumbers(template, t),
     textInk({ x: at.x, y: at.y + label.sizeMm * 0.35 }, label.lines[0]!, label.sizeMm, { weight: 'bold', align: 'centre' }),
     textInk({ x: at.x, y: at.y - label.sizeMm * 0.85 }, label.lines[1]!, label.sizeMm * 0.8, { weight: 'figure', align: 'centre' }),
     ...arrow,

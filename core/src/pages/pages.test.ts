@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { after, boxSide, groove, made, plate, polygonPart, withLine } from '../../test/samples.ts';
 import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
 import type { Part } from '../drawing/index.ts';
+import { foldsInOrder } from '../folds/index.ts';
 import { DEFAULT_PAGE_SETTINGS, pageFrame, pageInk, pageSettingsFault, paperSize, planPages, type Ink, type Page, type PagePlan, type PageSettings } from './index.ts';
 import { templateInk } from './template.ts';
 
@@ -109,7 +110,7 @@ test('folds are numbered on the page in the order to fold them, the builder’s 
   const drawn = withLine(withLine(plate(150, 100), [0, 30], [150, 30], { ...groove(), label: 'lower' }), [0, 70], [150, 70], { ...groove(), label: 'upper' });
   const [lower, upper] = drawn.operations.map(({ id }) => id) as [string, string];
   const numbersUp = (part: Part): string[] => {
-    const it = plan([part]);
+    const it = planPages([{ part: made(part), pieces: 1, folds: foldsInOrder(made(part)).map(({ operationId }) => operationId) }], settings());
     const numbers = flat(pageInk(it, it.pages[0]!, title)).flatMap((ink) => (ink.kind === 'text' && ink.sizeMm < 4 && /^[12]$/.test(ink.text) ? [ink] : []));
     return numbers.sort((a, b) => a.at.x - b.at.x || a.at.y - b.at.y).map(({ text }) => text);
   };

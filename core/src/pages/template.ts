@@ -7,6 +7,8 @@ export interface Template {
   readonly part: ResolvedPart;
   /** Pieces to cut with this template. */
   readonly pieces: number;
+  /** Its folds in the order to fold them, which is printed on them when there are several. */
+  readonly folds?: readonly string[];
 }
 
 /** What is written on a template and where. */

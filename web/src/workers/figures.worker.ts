@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { pagesOf, quickFigures, slowFigures, type Airframe, type SlowFigures } from '@grain-fold/core/airframe';
+import { cutListOf, pagesOf, quickFigures, slowFigures, type Airframe, type SlowFigures } from '@grain-fold/core/airframe';
+import type { CutList } from '@grain-fold/core/cutting';
 import type { PagePlan } from '@grain-fold/core/pages';
 import { worked, type Worked } from './worked.ts';
 
@@ -7,6 +8,7 @@ import { worked, type Worked } from './worked.ts';
 const figures = {
   slow: (airframe: Airframe): Worked<SlowFigures> => worked(() => slowFigures(airframe)),
   pages: (airframe: Airframe): Worked<PagePlan> => worked(() => pagesOf(airframe)),
+  cutList: (airframe: Airframe): CutList => cutListOf(airframe),
   /** Figures at another factor, the kept nest left out: what scaling would do. */
   atScale: (airframe: Airframe, scale: number): Worked<{ scale: number; foamG: number; longestMm: number; slow: SlowFigures }> => worked(() => {
     const { nest: _nest, ...rest } = airframe;

@@ -1,18 +1,24 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import type { CutTotals } from '@grain-fold/core/cutting';
-import { cutListOf } from '@grain-fold/core/airframe';
+import { cutTotals, type CutList, type CutTotals } from '@grain-fold/core/cutting';
 import { countOf, formatRunLength } from '@grain-fold/core/units';
 import DownloadButton from '../../components/DownloadButton.vue';
 import TrayBar from '../../components/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
+import { figuresWorker } from '../../workers/index.ts';
 import CutPartRow from './CutPartRow.vue';
 
 const work = useAirframe();
 const figures = useFigures();
-const list = computed(() => cutListOf(work.airframe!));
+/** Worked out in a worker: the order of folds takes trying. What is shown stays until the next is there. */
+const told = shallowRef<CutList>();
+const list = computed<CutList>(() => told.value ?? { parts: [], boards: [], totals: cutTotals([]) });
+watch(() => work.airframe, async (airframe) => {
+  const next = airframe && await figuresWorker().cutList(airframe);
+  if (work.airframe === airframe) told.value = next;
+}, { immediate: true });
 const length = (mm: number): string => formatRunLength(mm, work.unit);
 const totals = computed(() => [
   { word: 'Cut through', figure: length(list.value.totals.throughMm) }, { word: 'Mitre grooves', figure: length(list.value.totals.grooveMm) },
@@ -34,7 +40,8 @@ const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => par
         </div>
       </header>
       <p v-if="(figures.quick?.faults ?? 0) > 0" class="warn">{{ figures.quick?.faults }} faults are open. <RouterLink :to="{ name: 'parts' }">Mend them on Parts</RouterLink> before you cut.</p>
-      <div v-if="list.parts.length === 0" class="empty"><h2>Nothing to cut yet</h2><p>Every part with a closed outline is listed here with its grooves, bevels, trenches and pockets, and the board it lies on.</p><RouterLink class="button strong" :to="{ name: 'parts' }">Draw a part</RouterLink></div>
+      <p v-if="!told" class="note" role="status">Writing the cut list</p>
+      <div v-else-if="list.parts.length === 0" class="empty"><h2>Nothing to cut yet</h2><p>Every part with a closed outline is listed here with its grooves, bevels, trenches and pockets, and the board it lies on.</p><RouterLink class="button strong" :to="{ name: 'parts' }">Draw a part</RouterLink></div>
       <template v-else>
         <dl class="totals"><div v-for="one in totals" :key="one.word"><dt>{{ one.word }}</dt><dd class="figures">{{ one.figure }}</dd></div></dl>
         <section aria-label="By board">

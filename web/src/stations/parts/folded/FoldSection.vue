@@ -42,6 +42,8 @@ const torn = computed(() => (props.view.extent === 'part' ? [...new Set(props.vi
 const near = computed(() => props.view.near.filter(({ seam }) => !seam.fromSegmentId.includes('~') && !seam.toSegmentId.includes('~')));
 const declare = (states: readonly SeamState[]): void => { work.runAll(props.part.id, states.map(({ seam }) => ({ name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } })), `Declare ${states.length} seams`); };
 
+/** Folds told one by one. */
+const MOST_FOLDS = 60;
 const isKept = computed(() => (props.part.foldOrder?.length ?? 0) > 0);
 /** Moves a fold one place up in the order; from then on the order is kept. */
 function moveUp(index: number): void {
@@ -74,11 +76,12 @@ const keepOrder = (): void => { work.run(props.part.id, { name: 'setFoldOrder', 
     <template v-if="view.order.length > 0">
       <h2 class="eyebrow order">Fold in this order</h2>
       <ol>
-        <li v-for="({ operationId, reason, isBlocked }, index) in view.order" :key="operationId" :class="{ blocked: isBlocked }">
+        <li v-for="({ operationId, reason, isBlocked }, index) in view.order.slice(0, MOST_FOLDS)" :key="operationId" :class="{ blocked: isBlocked }">
           <b>{{ foldName(part, operationId) }}</b> <span>{{ reason }}</span>
           <button v-if="index > 0" type="button" class="button small quiet up" :aria-label="`Fold ${foldName(part, operationId)} earlier`" @click="moveUp(index)">earlier</button>
         </li>
       </ol>
+      <p v-if="view.order.length > MOST_FOLDS" class="hint">and {{ view.order.length - MOST_FOLDS }} more folds, further in one after the other</p>
       <button v-if="view.order.length > 1" type="button" class="button small" @click="keepOrder">{{ isKept ? 'Let the program order them' : 'Keep this order' }}</button>
     </template>
   </section>

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { lineName, operationWord, type Part } from '@grain-fold/core/drawing';
 import type { FoldView } from '@grain-fold/core/airframe';
-import { foldedSizes, sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/folds';
+import { sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/folds';
 import MeasureField from '../../../components/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';
 
@@ -11,7 +11,7 @@ const props = defineProps<{ part: Part; view: FoldView }>();
 const work = useAirframe();
 const body = computed(() => props.view.parts.find(({ part }) => part.id === props.view.partId)!.body);
 const MOST_SIZES = 16;
-const sizes = computed(() => foldedSizes(body.value));
+const sizes = computed(() => props.view.sizes);
 
 function endName(end: SizeEnd): string {
   const operation = props.part.operations.find(({ id }) => id === end.operationId);

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core';
 import {
-  AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry, type Material,
+  AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import type { Point3 } from '@grain-fold/core/geometry';
-import { CLOSED_MM } from '@grain-fold/core/folds';
-import { edgeLines, meshOf, rodBetween, vector } from './model-geometry.ts';
-import type { Folding } from './use-folding.ts';
+import { STILL, type Point3 } from '@grain-fold/core/geometry';
+import { CLOSED_MM, plateFaces, type PlateSolid } from '@grain-fold/core/folds';
+import { mergedPlates, rodBetween, shapeOfFaces, vector, type MergedPlates, type PlateShape } from './model-geometry.ts';
+import type { Folding, ShownPlate } from './use-folding.ts';
 
 /** The folded part in space, to be turned and picked. */
 const props = defineProps<{ folding: Folding; /** The part whose edges stand out. */ partId: string; /** Another one brings the whole model into view again. */ fitKey: string; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
@@ -40,33 +40,98 @@ const middle = computed(() => {
   return new Vector3((low.x + high.x) / 2, (low.y + high.y) / 2, (low.z + high.z) / 2);
 });
 
-let frameAsked = 0;
+let frameAsked = 0, turnedAt = 0, fineness = 1;
+/** Frames slower than this while the model is turned are drawn coarser until it rests: software rendering pays for every pixel. */
+const SLOW_FRAME_MS = 28, COARSE = 0.6;
+function setFineness(value: number): void {
+  if (!renderer || fineness === value) return;
+  fineness = value;
+  renderer.setPixelRatio(Math.min(2, window.devicePixelRatio) * value);
+  draw();
+}
 /** Draws once before the next frame, however often it is asked. */
 function draw(): void {
-  frameAsked ||= requestAnimationFrame(() => {
+  frameAsked ||= requestAnimationFrame((now) => {
     frameAsked = 0;
     renderer?.render(scene, camera);
+    if (turnedAt === 0) return;
+    if (now - turnedAt > SLOW_FRAME_MS && now - turnedAt < 1000) setFineness(COARSE);
+    turnedAt = now;
   });
 }
 
-/** Takes everything out of the scene and gives its memory back. */
-function clear(): void {
-  for (const child of content.children) {
-    if (!(child instanceof Mesh || child instanceof LineSegments)) continue;
-    (child.geometry as BufferGeometry).dispose();
-    (child.material as Material).dispose();
-  }
-  content.clear();
+// Materials live as long as the view: a new one would have its shader made anew at every step of the slider.
+const board = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
+const edging = new LineBasicMaterial({ vertexColors: true });
+const rods: Readonly<Record<string, MeshBasicMaterial>> = Object.fromEntries([MOSS, BRICK, MARIGOLD].map((color) => [color, new MeshBasicMaterial({ color, depthTest: false, transparent: true })]));
+const shapes = new Map<PlateSolid, PlateShape>();
+const overlay = new Group();
+content.add(overlay);
+let drawn: readonly ShownPlate[] = [], merged: MergedPlates | undefined, body: Mesh | undefined, edges: LineSegments | undefined;
+
+function clearOverlay(): void {
+  for (const child of overlay.children) if (child instanceof Mesh) (child.geometry as BufferGeometry).dispose();
+  overlay.clear();
 }
+function clearModel(): void {
+  for (const one of [body, edges]) {
+    if (!one) continue;
+    content.remove(one);
+    one.geometry.dispose();
+  }
+  merged = body = edges = undefined;
+}
+
+/** Work on the interface's thread is cut into slices of about this length. */
+const SLICE_MS = 12;
+let making = 0;
+const isSame = (a: readonly ShownPlate[], b: readonly ShownPlate[]): boolean => a.length === b.length && a.every(({ solid, partId }, index) => solid === b[index]!.solid && partId === b[index]!.partId);
+
+/** Puts the plates where they are now. Others than before are made first, slice by slice, while those before stay. */
 function build(): void {
-  clear();
-  const { faces, seams, isClear, section } = props.folding;
-  const { body, edges } = meshOf(faces.value);
-  const material = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide, transparent: isClear.value, opacity: isClear.value ? 0.45 : 1, depthWrite: !isClear.value, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
-  content.add(new Mesh(body, material), new LineSegments(edges, new LineBasicMaterial({ color: '#1d2a2f' })));
-  // Among others, the part whose slip is open is told by its edges.
-  if (props.folding.pieces.value.length > 1) content.add(new LineSegments(edgeLines(faces.value.filter(({ partId }) => partId === props.partId)), new LineBasicMaterial({ color: MARIGOLD })));
-  const rod = (a: Point3, b: Point3, colour: string, share: number): void => { content.add(new Mesh(rodBetween(a, b, Math.min(THICKEST_ROD_MM, radius.value * share)), new MeshBasicMaterial({ color: colour, depthTest: false, transparent: true }))); };
+  const plates = props.folding.plates.value;
+  if (merged && isSame(plates, drawn)) {
+    drawn = plates;
+    place();
+    return;
+  }
+  cancelAnimationFrame(making);
+  if (!plates.some(({ solid }) => shapes.has(solid))) shapes.clear();
+  make();
+}
+function make(): void {
+  const start = performance.now(), plates = props.folding.plates.value;
+  for (const { solid } of plates) {
+    if (shapes.has(solid)) continue;
+    if (performance.now() - start > SLICE_MS) {
+      making = requestAnimationFrame(make);
+      return;
+    }
+    shapes.set(solid, shapeOfFaces(plateFaces(solid, STILL)));
+  }
+  clearModel();
+  drawn = plates;
+  merged = mergedPlates(plates.map(({ solid }) => shapes.get(solid)!));
+  body = new Mesh(merged.body, board);
+  edges = new LineSegments(merged.edges, edging);
+  content.add(body, edges);
+  place();
+}
+/** Colours of edges: ink, and for the part whose slip is open among others, marigold. */
+const [INK_EDGE, OWN_EDGE] = ['#1d2a2f', MARIGOLD].map((colour) => new Color(colour).toArray()) as [[number, number, number], [number, number, number]];
+/** Carries the plates to where they are. */
+function place(): void {
+  const isAmong = new Set(drawn.map(({ partId }) => partId)).size > 1;
+  merged?.place(drawn.map(({ map }) => map), drawn.map(({ partId }) => (isAmong && partId === props.partId ? OWN_EDGE : INK_EDGE)));
+  decorate();
+}
+
+/** Seams, what is chosen, what is measured and the section, over the model. */
+function decorate(): void {
+  clearOverlay();
+  const { seams, isClear, section } = props.folding;
+  if (board.transparent !== isClear.value) Object.assign(board, { transparent: isClear.value, opacity: isClear.value ? 0.45 : 1, depthWrite: !isClear.value, needsUpdate: true });
+  const rod = (a: Point3, b: Point3, colour: string, share: number): void => { overlay.add(new Mesh(rodBetween(a, b, Math.min(THICKEST_ROD_MM, radius.value * share)), rods[colour]!)); };
   for (const { lines, gapMm, isPressed } of seams.value) for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM && !isPressed ? MOSS : BRICK, 0.006);
   for (const [a, b] of props.highlighted) rod(a, b, MARIGOLD, 0.009);
   if (props.measured.length === 2) rod(props.measured[0]!, props.measured[1]!, MARIGOLD, 0.006);
@@ -100,25 +165,32 @@ function fit(): void {
 }
 
 onMounted(() => {
-  const context = canvas.value!.getContext('webgl2', { antialias: true, preserveDrawingBuffer: true });
+  const context = canvas.value!.getContext('webgl2', { antialias: true });
   if (!context) {
     emit('failed'); // no WebGL on this machine: the part is drawn instead
     return;
   }
   renderer = new WebGLRenderer({ canvas: canvas.value!, context });
+  renderer.debug.checkShaderErrors = false; // asking waits for the compiler
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   controls = new OrbitControls(camera, canvas.value!);
   controls.addEventListener('change', draw);
+  controls.addEventListener('start', () => { turnedAt = performance.now(); });
+  controls.addEventListener('end', () => { turnedAt = 0; setFineness(1); });
   build();
   look();
 });
 onBeforeUnmount(() => {
   cancelAnimationFrame(frameAsked);
+  cancelAnimationFrame(making);
   controls?.dispose();
-  clear();
+  clearOverlay();
+  clearModel();
+  for (const material of [board, edging, ...Object.values(rods)]) material.dispose();
   renderer?.dispose();
 });
-watch([props.folding.faces, props.folding.seams, props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured, () => props.partId], build);
+watch([props.folding.plates, () => props.partId], build);
+watch([props.folding.isClear, props.folding.section, () => props.highlighted, () => props.measured], decorate);
 watch([props.folding.viewpoint, () => props.fitKey], look);
 watch([width, height], fit);
 
@@ -130,7 +202,7 @@ function release(event: PointerEvent): void {
   const box = canvas.value.getBoundingClientRect();
   const ray = new Raycaster();
   ray.setFromCamera(new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2), camera);
-  const hit = ray.intersectObjects(content.children.filter((child) => child instanceof Mesh && child.material instanceof MeshLambertMaterial))[0];
+  const hit = body && ray.intersectObject(body, false)[0];
   if (hit) emit('pick', { x: hit.point.x, y: hit.point.y, z: hit.point.z });
 }
 const TURN_STEP = 10;

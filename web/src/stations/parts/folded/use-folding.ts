@@ -1,14 +1,14 @@
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
-import { add3, composeRigid, cross3, dot3, distance3, STILL, subtract3, times3, unit3, type Point, type Point3 } from '@grain-fold/core/geometry';
+import { add3, composeRigid, cross3, dot3, distance3, STILL, subtract3, times3, unit3, type Point, type Point3, type RigidMap } from '@grain-fold/core/geometry';
 import { drawnId } from '@grain-fold/core/drawing';
 import { piecesOfView, type FoldView } from '@grain-fold/core/airframe';
-import { foldedFaces, measureSeam, placedEdge, placedPoint, type FoldedFace, type HingeState, type Line3, type PlacedEdge, type StandingPiece, type Viewpoint } from '@grain-fold/core/folds';
+import { measureSeam, placedEdge, placedPoint, plateFaces, type FoldedFace, type HingeState, type Line3, type PlacedEdge, type PlateSolid, type StandingPiece, type Viewpoint } from '@grain-fold/core/folds';
 
 /** A plane that the model is cut open at: what lies beyond `at` along `normal` is taken away. */
 export interface Section { readonly word: string; readonly normal: Point3; readonly at: number }
 
-/** A face as it is shown, and of which part. */
-export interface ShownFace extends FoldedFace { readonly partId: string }
+/** A plate as it is shown, where it is carried to. */
+export interface ShownPlate { readonly partId: string; readonly solid: PlateSolid; readonly map: RigidMap }
 
 /** A seam's two lines as they lie now. */
 export interface SeamLines { readonly lines: readonly [Line3, Line3]; readonly gapMm: number; readonly isPressed: boolean }
@@ -25,8 +25,9 @@ export interface Folding {
   readonly section: Ref<Section | undefined>;
   /** Deflection of the control hinges in degrees. */
   readonly deflection: Ref<number>;
-  readonly pieces: ComputedRef<readonly StandingPiece[]>;
-  readonly faces: ComputedRef<readonly ShownFace[]>;
+  readonly plates: ComputedRef<readonly ShownPlate[]>;
+  /** The faces of all plates, worked out when they are asked for. */
+  readonly faces: ComputedRef<readonly FoldedFace[]>;
   readonly seams: ComputedRef<readonly SeamLines[]>;
   readonly bounds: ComputedRef<{ readonly low: Point3; readonly high: Point3 }>;
   readonly sectionSize: ComputedRef<{ readonly widthMm: number; readonly heightMm: number } | undefined>;
@@ -58,24 +59,27 @@ export function useFolding(view: () => FoldView): Folding {
     return ({ kind, operationId, turnDegrees }) => (kind === 'hinge' ? deflection.value : done ? (!own.has(operationId) || done.has(operationId) ? turnDegrees : 0) : turnDegrees * share.value);
   });
   const pieces = computed(() => piecesOfView(view(), state.value).pieces);
-  const cornersOf = ({ body, maps }: StandingPiece): readonly Point3[] => body.solids.flatMap(({ bottom, plate, thicknessMm }) => bottom.map((p) => placedPoint(maps[plate.index]!, p, thicknessMm / 2)));
   /** Pieces as they are shown: taken apart, each moves away from the middle of all. */
   const shown = computed<readonly StandingPiece[]>(() => {
     if (apart.value === 0 || pieces.value.length === 1) return pieces.value;
-    const middles = pieces.value.map((piece) => middleOf(cornersOf(piece))), middle = middleOf(middles), byMm = apart.value * sizeOf(pieces.value.flatMap(cornersOf));
-    return pieces.value.map((piece, index) => { const away = { ...STILL, origin: times3(unit3(subtract3(middles[index]!, middle)), byMm) }; return { ...piece, maps: piece.maps.map((map) => composeRigid(map, away)) }; });
+    const corners = pieces.value.map(({ body, maps }) => body.solids.flatMap((solid) => cornersOf(solid, maps[solid.plate.index]!))), away = awayFrom(corners, apart.value);
+    return pieces.value.map((piece, index) => ({ ...piece, maps: piece.maps.map((map) => composeRigid(map, away(index))) }));
   });
-  const faces = computed<readonly ShownFace[]>(() => shown.value.flatMap((piece) => {
-    const byMm = pieces.value.length === 1 ? apart.value * sizeOf(cornersOf(piece)) : 0;
-    return foldedFaces(piece.body.solids, piece.maps, byMm).map((face) => ({ ...face, partId: piece.partId }));
-  }));
+  /** Of one piece its plates move away from each other. */
+  const plates = computed<readonly ShownPlate[]>(() => {
+    const all = shown.value.flatMap(({ partId, body, maps }) => body.solids.map((solid): ShownPlate => ({ partId, solid, map: maps[solid.plate.index]! })));
+    if (apart.value === 0 || pieces.value.length > 1) return all;
+    const away = awayFrom(all.map(({ solid, map }) => cornersOf(solid, map)), apart.value);
+    return all.map((plate, index) => ({ ...plate, map: composeRigid(plate.map, away(index)) }));
+  });
+  const faces = computed(() => plates.value.flatMap(({ solid, map }) => plateFaces(solid, map)));
   const seams = computed<readonly SeamLines[]>(() => (apart.value > 0 ? [] : view().seams.flatMap(({ state: { edges, overlapMm, state: now }, pieces: at }) => {
     const [a, b] = edges.map(({ edge }, index) => { const piece = shown.value[at[index as 0 | 1]]; return piece && placedEdge(edge, piece.maps[edge.solid.plate.index]!); }) as [PlacedEdge | undefined, PlacedEdge | undefined];
     if (!a || !b) return [];
     const { skins, gapMm } = measureSeam(a, b);
     return [{ lines: [a.lines[skins[0]], b.lines[skins[1]]] as const, gapMm, isPressed: now === 'pressed' && overlapMm > 0 }];
   })));
-  const corners = computed(() => faces.value.flatMap(({ rings }) => rings.flat()));
+  const corners = computed(() => plates.value.flatMap(({ solid, map }) => cornersOf(solid, map)));
   const reachAlong = (direction: Point3): readonly [number, number] => extentAlong(corners.value, direction);
   const bounds = computed(() => {
     const [x, y, z] = [STILL.x, STILL.y, STILL.z].map(reachAlong) as [readonly [number, number], readonly [number, number], readonly [number, number]];
@@ -104,7 +108,15 @@ export function useFolding(view: () => FoldView): Folding {
     ...body.edges.flatMap((edge) => placedEdge(edge, maps[edge.solid.plate.index]!).lines.map((line) => ({ partId, kind: 'segment' as const, id: drawnId(edge.segmentId), line }))),
     ...body.tree.turns.map(({ hinge, parent }) => ({ partId, kind: 'operation' as const, id: drawnId(hinge.operationId), line: [placedPoint(maps[parent]!, hinge.from, hinge.zMm), placedPoint(maps[parent]!, hinge.to, hinge.zMm)] as const })),
   ]);
-  return { share, step, apart, isClear, deflection, viewpoint, section, pieces, faces, seams, bounds, sectionSize, reachAlong, linesOf, pickable };
+  return { share, step, apart, isClear, deflection, viewpoint, section, plates, faces, seams, bounds, sectionSize, reachAlong, linesOf, pickable };
+}
+
+const cornersOf = ({ bottom, top, thicknessMm }: PlateSolid, map: RigidMap): readonly Point3[] => [...bottom.map((p) => placedPoint(map, p, 0)), ...top.map((p) => placedPoint(map, p, thicknessMm))];
+
+/** How each of several bodies is moved when all are taken apart by a share of their size. */
+function awayFrom(bodies: readonly (readonly Point3[])[], share: number): (index: number) => RigidMap {
+  const middles = bodies.map(middleOf), middle = middleOf(middles), byMm = share * sizeOf(bodies.flat());
+  return (index) => ({ ...STILL, origin: times3(unit3(subtract3(middles[index]!, middle)), byMm) });
 }
 
 const sizeOf = (points: readonly Point3[]): number => Math.max(...[STILL.x, STILL.y].map((axis) => { const [low, high] = extentAlong(points, axis); return high - low; }));

@@ -38,6 +38,10 @@ try {
   await page.locator('body').press('u');
   await page.getByRole('region', { name: 'Folds' }).waitFor();
   await take('folded', 2500);
+  await page.getByLabel('Shown folded').selectOption('airframe');
+  await page.getByRole('region', { name: 'Folds' }).getByText(/stand together/).waitFor();
+  await take('together', 2500);
+  await page.getByLabel('Shown folded').selectOption('part');
   await page.locator('body').press('u');
   await station('Stock');
   await take('stock');

@@ -1,5 +1,6 @@
 import { add3, cross3, dot3, unit3, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
 import { placedPoint, type FoldedPlates } from './fold.ts';
+import { paintersOrder } from './painters-order.ts';
 import type { PlateSolid, SideKind } from './plate-solid.ts';
 
 /** What a face of a folded plate shows: a skin, or foam where it was cut. */
@@ -52,20 +53,14 @@ export function seenDirection({ turnDegrees, heightDegrees }: Viewpoint): Point3
 /** Light from above the left shoulder. */
 const LIGHT = unit3({ x: -0.4, y: -0.5, z: 0.9 });
 
-/**
- * Faces drawn without perspective, those behind first. What looks away from the eye is left out, but for the thin skins of trenches.
- * @source painter's order by the middle of each face: right for plates that do not pass through each other, but for long plates that lean over short ones
- */
+/** Faces drawn without perspective, those behind first. What looks away from the eye is left out. */
 export function drawnFaces(faces: readonly FoldedFace[], from: Viewpoint): readonly DrawnFace[] {
-  return faces.flatMap((face) => {
+  const seen = faces.flatMap((face) => {
     const outer = face.rings[0]!;
     const normal = unit3(outer.reduce((sum, p, index) => add3(sum, cross3(p, outer[(index + 1) % outer.length]!)), { x: 0, y: 0, z: 0 }));
-    const seen = face.rings.map((ring) => ring.map((p) => seenFrom(from, p)));
-    const isTowards = seenFrom(from, normal).depth > 1e-6;
-    if (!isTowards) return [];
-    const depth = seen[0]!.reduce((sum, p) => sum + p.depth, 0) / seen[0]!.length;
-    return [{ face, rings: seen, depth, light: 0.55 + 0.45 * Math.max(0, dot3(normal, LIGHT)) }];
-  }).sort((a, b) => a.depth - b.depth).map(({ face, rings, light }) => ({ face, rings, light }));
+    return seenFrom(from, normal).depth > 1e-6 ? [{ face, rings: face.rings.map((ring) => ring.map((p) => seenFrom(from, p))), light: 0.55 + 0.45 * Math.max(0, dot3(normal, LIGHT)) }] : [];
+  });
+  return paintersOrder(seen).map((index) => seen[index]!);
 }
 
 /** Colours of folded faces: paper skins, and foam where it shows. */

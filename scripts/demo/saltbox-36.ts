@@ -25,9 +25,10 @@ export function saltbox36(): Airframe {
     .feature('dowel', inch(5.9), inch(4.3), { diameterMm: 6.25 }).feature('dowel', inch(12.1), inch(4.3), { diameterMm: 6.25 })
     .line([at(4.5, 3.75), at(4.5, 0.06)], mark('former 2')).line([at(12.5, 4.75), at(12.5, 0.19)], mark('former 3'))
     .bevel([9], 30, 'nose').place(0, -half, 0, { rollDegrees: 90 });
-  const tray = Drafter.start('tray', 'Floor tray', BOARD, 'Body', { grain: alongX, notes: 'Folds to a channel 2 1/2 in wide outside; walls stand on their own skin.' })
-    .outline(box(0, 0, inch(11), inch(4)))
-    .line([at(0, 0.75), at(11, 0.75)], groove(90, 'port wall')).line([at(0, 3.25), at(11, 3.25)], groove(90, 'starboard wall'))
+  const tray = Drafter.start('tray', 'Floor tray', BOARD, 'Body', { grain: alongX, notes: 'Folds to a tray 2 1/2 in wide outside; its front wall stands on its own skin.' })
+    .outline(closed(at(0, 0), [at(11, 0), at(11, 4), at(0, 4), at(0, 3.25), at(-0.75, 3.25), at(-0.75, 0.75), at(0, 0.75)]))
+    .line([at(0, 0.75), at(11, 0.75)], groove(90, 'port wall')).line([at(0, 3.25), at(11, 3.25)], groove(90, 'starboard wall')).line([at(0, 0.75), at(0, 3.25)], trench(90, 'front wall', 'right'))
+    .bevel([3, 4, 6, 7], 45, 'front corners')
     .line([at(0.7, 0.95), at(0.7, 3.05)], mark('former 1')).line([at(3, 0.95), at(3, 3.05)], mark('former 2')).line([at(10.8, 0.95), at(10.8, 3.05)], mark('former 3'))
     .place(trayX, -inch(2), trayZ);
   // Flat lengths of the deck's sides: folded by 18° each, its inner edges come down on the outer edges of both sides.
@@ -47,7 +48,7 @@ export function saltbox36(): Airframe {
     .outline(box(0, 0, inch(4), inch(7.2)))
     .line([at(0, 1.5), at(4, 1.5)], groove(90)).line([at(0, 3.6), at(4, 3.6)], groove(90)).line([at(0, 5.1), at(4, 5.1)], groove(90))
     .bevel([0, 2], 45, 'closing seam')
-    .area(box(inch(2.4), inch(2.2), inch(1), inch(0.9)), pocket(2.5, 'controller')).place(-inch(2.05), -inch(2.55), trayZ + t);
+    .area(box(inch(2.4), inch(2.2), inch(1), inch(0.9)), pocket(2.5, 'controller')).place(-inch(2.5), -inch(2.55), trayZ + t);
   // Over the spar the top skin lies parallel to the bottom: it rises behind the leading edge, and comes down on the trailing edge.
   const sparHeight = inch(0.5), edge = inch(6.4) + t, rise = (Math.atan2(sparHeight, 36) * 180) / Math.PI, fall = (Math.atan2(sparHeight, 99.3) * 180) / Math.PI;
   const skin = edge + 8, over1 = skin + Math.hypot(36, sparHeight), over2 = over1 + 14;
@@ -72,7 +73,7 @@ export function saltbox36(): Airframe {
     .line([at(3.1, 0), at(3.1, 4.6)], throughCut('rudder')).stand(0, deck, 'fin', { toSkin: 'back', turnDegrees: -90 });
   const strut = Drafter.start('strut', 'Cabane strut', BOARD, 'Wing', { handed: 'pair', grain: { directionDegrees: 90, rule: 'along' } })
     .outline(closed(at(0, 0), [at(1.4, 0), at(1.1, 3), at(0.3, 3)])).stand(0, side, 7, { ownSkin: 'back', toSkin: 'back', turnDegrees: 0 });
-  const mount = Drafter.start('mount', 'Motor mount', PLY, 'Power', { sizing: 'fixed' }).outline(box(0, 0, 52, 40)).round(26, 20, 9).round(18, 12, 3).round(34, 12, 3).round(18, 28, 3).round(34, 28, 3).place(-inch(2.05) - 3.2, -26, trayZ + t, { rollDegrees: 90, yawDegrees: 90 });
+  const mount = Drafter.start('mount', 'Motor mount', PLY, 'Power', { sizing: 'fixed' }).outline(box(0, 0, 52, 40)).round(26, 20, 9).round(18, 12, 3).round(34, 12, 3).round(18, 28, 3).round(34, 28, 3).place(-inch(2.5) - 3.2, -26, trayZ + t, { rollDegrees: 90, yawDegrees: 90 });
   const skid = Drafter.start('skid', 'Tail skid plate', PLY, 'Tail', { sizing: 'fixed' }).outline(closed([0, 0], [[46, 0], [40, 12], [6, 12]])).round(12, 6, 2).round(34, 6, 2);
   return {
     id: 'saltbox-36', name: 'Saltbox 36',

@@ -57,7 +57,7 @@ export function nearSeams(edges: readonly PlacedEdge[], reachMm: number): readon
   const found: (readonly [PlacedEdge, PlacedEdge, number])[] = [];
   edges.forEach((a, index) => edges.slice(index + 1).forEach((b) => {
     const [own, other] = [a.edge, b.edge];
-    if (own.solid === other.solid || isMirrorId(own.segmentId) && isMirrorId(other.segmentId)) return;
+    if (own.solid === other.solid || own.segmentId === other.segmentId || isMirrorId(own.segmentId) && isMirrorId(other.segmentId)) return;
     const [m, n] = [distance3(...a.lines[0]), distance3(...b.lines[0])];
     if (Math.min(m, n) < 0.6 * Math.max(m, n) || distance3(interpolate3(...a.lines[0], 0.5), interpolate3(...b.lines[0], 0.5)) > reachMm + Math.abs(m - n) / 2 + 2 * distance3(a.lines[0][0], a.lines[1][0])) return;
     const { gapMm, angleDegrees } = measureSeam(a, b);

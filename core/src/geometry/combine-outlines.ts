@@ -1,7 +1,7 @@
 import { curvePoint, curveTangent, nearestOnCurve, splitCurve, type Curve } from './curve.ts';
-import { curveMeetings } from './meetings.ts';
+import { curveMeetings, type Meeting } from './meetings.ts';
 import { flattenClosedPath, pathSignedArea, reversePath, type Path } from './path.ts';
-import { distance, dot, type Point } from './point.ts';
+import { cross, distance, dot, subtract, type Point } from './point.ts';
 import { isInside } from './polygon.ts';
 
 /** How two outlines become one: everything in either, the first without the second, what both have. */
@@ -31,12 +31,45 @@ export function combineOutlines(first: Path, second: Path, how: Combination): re
 
 const counterClockwisePath = (path: Path): Path => (pathSignedArea(path) < 0 ? reversePath(path) : path);
 
-/** The path's curves, cut wherever they meet the other path. */
+/** The path's curves, cut wherever they meet the other path; where they only touch it they are left whole. */
 export function cutAt(path: Path, other: Path): Path {
-  return path.flatMap((curve) => {
-    const cuts = other.flatMap((one) => curveMeetings(curve, one).map(({ s }) => s)).filter((s) => s > 0 && s < 1).sort((m, n) => m - n);
+  return path.flatMap((curve, index) => {
+    const cuts = other.flatMap((one) => curveMeetings(curve, one).filter((meeting) => !isTouch(path, index, one, other, meeting)).map(({ s }) => s)).filter((s) => s > 0 && s < 1).sort((m, n) => m - n);
     return cutCurve(curve, cuts);
   });
+}
+
+/** Sine of the angle below which two curves run alike where they meet. */
+const ALIKE = 0.01;
+/** How far to either side of a meeting paths are looked at to tell a touch from a crossing, in mm. */
+const ASIDE_MM = 1;
+
+/**
+ * Whether a path only touches another and stays on its side of it. Round a touch both are one within any tolerance for a while, so that
+ * cuts there fall anywhere and leave splinters that belong to neither.
+ */
+function isTouch(path: Path, index: number, one: Curve, other: Path, { s, t }: Meeting): boolean {
+  const curve = path[index]!, u = curveTangent(curve, s), v = curveTangent(one, t), speed = Math.hypot(u.x, u.y);
+  if (speed === 0 || Math.abs(cross(u, v)) > ALIKE * speed * Math.hypot(v.x, v.y)) return false;
+  const step = ASIDE_MM / speed;
+  const sides = [pointAside(path, index, s - step), pointAside(path, index, s + step)].map((p) => (p ? sideAt(other, p) : 0));
+  return sides[0] !== 0 && sides[0] === sides[1];
+}
+
+/** A place of a closed path by a parameter of one of its curves, which may run over into its neighbour. */
+function pointAside(path: Path, index: number, at: number): Point | undefined {
+  const curve = path[index]!;
+  if (at >= 0 && at <= 1) return curvePoint(curve, at);
+  const next = path[(index + (at < 0 ? path.length - 1 : 1)) % path.length]!;
+  const own = curveTangent(curve, at < 0 ? 0 : 1), others = curveTangent(next, at < 0 ? 1 : 0);
+  const over = ((at < 0 ? -at : at - 1) * Math.hypot(own.x, own.y)) / Math.hypot(others.x, others.y);
+  return over < 1 ? curvePoint(next, at < 0 ? 1 - over : over) : undefined;
+}
+
+/** Which side of a path a point lies on: 1 on its left, -1 on its right, 0 on it or off its ends. */
+function sideAt(path: Path, p: Point): number {
+  const { curve, near, distance: d, point } = nearestOnPathCurve(path, p);
+  return d < SAME_PLACE_MM ? 0 : Math.sign(cross(curveTangent(curve, near), subtract(p, point)));
 }
 
 /** A curve cut at ascending parameters; cuts that leave no length are passed over. */
@@ -56,15 +89,21 @@ export function cutCurve(curve: Curve, cuts: readonly number[]): readonly Curve[
 }
 const curveIsShort = (curve: Curve): boolean => distance(curvePoint(curve, 0.5), curve.from) < SAME_PLACE_MM;
 
-/** Where a piece lies to a closed path, judged by its middle; `on` runs the same way along it, `against` the other. */
+/** Places along a piece by which its side is judged: a piece may touch the path in one of them. */
+const JUDGED_AT = [0.5, 0.31, 0.73];
+
+/** Where a piece lies to a closed path; `on` runs the same way along it, `against` the other. */
 function sideOf(piece: Curve, path: Path): 'inside' | 'outside' | 'on' | 'against' {
-  const middle = curvePoint(piece, 0.5);
-  for (const curve of path) {
-    const near = nearestOnCurve(curve, middle);
-    if (near.distance < SAME_PLACE_MM) return dot(curveTangent(piece, 0.5), curveTangent(curve, near.t)) > 0 ? 'on' : 'against';
-  }
-  return isInside(middle, flattenClosedPath(path, 1e-3)) ? 'inside' : 'outside';
+  const nearest = JUDGED_AT.map((t) => { const at = curvePoint(piece, t); return { t, at, ...nearestOnPathCurve(path, at) }; });
+  const off = nearest.find(({ distance: d }) => d >= SAME_PLACE_MM);
+  if (off) return isInside(off.at, flattenClosedPath(path, 1e-3)) ? 'inside' : 'outside';
+  const { t, curve, near } = nearest[0]!;
+  return dot(curveTangent(piece, t), curveTangent(curve, near)) > 0 ? 'on' : 'against';
 }
+
+/** The curve of a path that a point lies nearest to, and where on it. */
+const nearestOnPathCurve = (path: Path, p: Point): { readonly curve: Curve; readonly near: number; readonly distance: number; readonly point: Point } =>
+  path.map((curve) => { const { t, distance: d, point } = nearestOnCurve(curve, p); return { curve, near: t, distance: d, point }; }).reduce((a, b) => (b.distance < a.distance ? b : a));
 
 /** Pieces joined end to start into closed loops; what closes nowhere is left out. */
 export function chain(pieces: readonly Curve[]): readonly Path[] {

@@ -112,20 +112,34 @@ export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; re
     const point = interpolate(curve.from, curve.to, t);
     return { t, point, distance: distance(point, p) };
   }
-  let best = 0, bestDistance = Infinity;
-  const steps = 48;
-  for (let step = 0; step <= steps; step++) {
-    const d = distance(curvePoint(curve, step / steps), p);
-    if (d < bestDistance) [best, bestDistance] = [step / steps, d];
-  }
-  let low = Math.max(0, best - 1 / steps), high = Math.min(1, best + 1 / steps);
-  for (let round = 0; round < 60; round++) { // ternary search: the distance has one minimum between neighbouring samples
+  const samples = Array.from({ length: NEAREST_SAMPLES + 1 }, (_, step) => curvePoint(curve, step / NEAREST_SAMPLES));
+  const off = samples.map((sample) => distance(sample, p));
+  let best = { t: 0, point: samples[0]!, distance: off[0]! };
+  off.forEach((d, index) => {
+    const before = off[index - 1] ?? Infinity, after = off[index + 1] ?? Infinity;
+    if (d > before || d > after) return;
+    // Between two samples the curve comes no nearer than they do, less the way to the next: a curve that passes by itself has several such places.
+    const reach = Math.max(index > 0 ? distance(samples[index - 1]!, samples[index]!) : 0, index < NEAREST_SAMPLES ? distance(samples[index]!, samples[index + 1]!) : 0);
+    if (d - 1.5 * reach > best.distance) return;
+    const found = nearestBetween(curve, p, Math.max(0, index - 1) / NEAREST_SAMPLES, Math.min(NEAREST_SAMPLES, index + 1) / NEAREST_SAMPLES);
+    if (found.distance < best.distance) best = found;
+  });
+  return best;
+}
+
+/** Samples along a bent curve between which its distance from a point has one least value. */
+const NEAREST_SAMPLES = 48;
+
+/** The nearest place within a stretch, by ternary search. */
+function nearestBetween(curve: Curve, p: Point, from: number, to: number): { readonly t: number; readonly point: Point; readonly distance: number } {
+  let [low, high] = [from, to];
+  for (let round = 0; round < 60; round++) {
     const third = (high - low) / 3;
     if (distance(curvePoint(curve, low + third), p) < distance(curvePoint(curve, high - third), p)) high -= third;
     else low += third;
   }
-  const t = (low + high) / 2;
-  return { t, point: curvePoint(curve, t), distance: distance(curvePoint(curve, t), p) };
+  const t = (low + high) / 2, point = curvePoint(curve, t);
+  return { t, point, distance: distance(point, p) };
 }
 
 /**

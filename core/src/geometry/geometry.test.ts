@@ -118,3 +118,11 @@ describe('separation', () => {
   });
   test('areas of polygons by hand', () => expect(polygonArea([{ x: 0, y: 0 }, { x: 6, y: 0 }, { x: 0, y: 8 }])).toBe(24));
 });
+
+test('the nearest place of a curve that passes by itself is found on whichever branch it lies', () => {
+  // A cubic with a loop, tried against a fine chain of its points.
+  fc.assert(fc.property(fc.integer({ min: -200, max: 200 }), fc.integer({ min: 20, max: 200 }), fc.double({ min: 0, max: 1, noNaN: true }), (a, b, t) => {
+    const loop: Curve = { kind: 'cubic', from: { x: 0, y: 0 }, to: { x: 20, y: 0 }, control1: { x: 150 + a, y: b }, control2: { x: -130 - a, y: b } };
+    expect(nearestOnCurve(loop, curvePoint(loop, t)).distance).toBeLessThan(1e-6);
+  }));
+});

@@ -63,6 +63,17 @@ describe('combining outlines', () => {
     expect(area(combineOutlines(box(0, 0, 5, 5), box(0, 0, 5, 5), 'join'))).toBeCloseTo(25, 9);
     expect(combineOutlines(box(0, 0, 5, 5), box(0, 0, 5, 5), 'cutOut')).toEqual([]);
   });
+  test('rounds that touch from within or from without, anywhere on their way', () => {
+    for (const turn of [0, 37, 90, 211]) {
+      const at = (distance: number): readonly [number, number] => [distance * Math.cos((turn * Math.PI) / 180), distance * Math.sin((turn * Math.PI) / 180)];
+      const large = circle(0, 0, 36), within = circle(...at(20), 16), beside = circle(...at(52), 16);
+      expect(area(combineOutlines(within, large, 'join'))).toBeCloseTo(Math.PI * 36 ** 2, 3);
+      expect(area(combineOutlines(within, large, 'common'))).toBeCloseTo(Math.PI * 16 ** 2, 3);
+      expect(area(combineOutlines(large, within, 'cutOut'))).toBeCloseTo(Math.PI * (36 ** 2 - 16 ** 2), 3);
+      expect(area(combineOutlines(large, beside, 'join'))).toBeCloseTo(Math.PI * (36 ** 2 + 16 ** 2), 3);
+      expect(area(combineOutlines(large, beside, 'common'))).toBeCloseTo(0, 3);
+    }
+  });
   test('the area of both together and of what they share is the sum of the two; loops are closed', () => {
     const shape = fc.tuple(fc.constantFrom('box', 'circle', 'star'), fc.integer({ min: -30, max: 30 }), fc.integer({ min: -30, max: 30 }), fc.integer({ min: 8, max: 40 }), fc.integer({ min: 0, max: 89 })).map(([kind, x, y, size, turn]): Path => {
       if (kind === 'circle') return circle(x + 0.137, y + 0.291, size);

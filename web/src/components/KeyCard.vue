@@ -5,6 +5,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
   ['On the mat', [['Wheel, + −', 'zoom'], ['Space-drag', 'pan'], ['F', 'fit'], ['Arrows', 'move what is chosen, or pan'], ['Alt', 'hold snapping off'], ['Delete', 'remove'], ['Esc', 'back out one step']]],
   ['Drawing', [['N', 'new part'], ['O', 'outline'], ['D', 'hole'], ['A', 'next run is an arc'], ['S', 'smooth curve'], ['Double-click', 'type a number in its place'], ['Enter', 'type length, angle or place'], ['R', 'mirror'], ['J', 'see the back'], ['U', 'see it folded'], ['Ctrl+C, Ctrl+V', 'copy lines, paste them']]],
   ['Lines', [['V', 'mitre groove'], ['B', 'bevel on an edge'], ['T', 'trench'], ['I', 'open slit'], ['H', 'control hinge'], ['C', 'crease'], ['P', 'pocket'], ['K', 'cut through'], ['L', 'mark'], ['W', 'engrave'], ['X', 'trim a line'], ['E', 'features'], ['G', 'guide'], ['M', 'measure'], ['Shift-click', 'choose several lines'], ['Ctrl-click, Space', 'choose several parts']]],
+  ['Folded', [['Arrows', 'turn it'], ['Shift-arrows', 'from a side, from above or below'], ['Home', 'from the corner'], ['[ ]', 'one fold back, one on']]],
   ['Boards', [['Enter', 'nest'], ['Esc', 'stop, keep the best'], ['[ ]', 'choose a piece'], ['R', 'turn it'], ['Arrows', 'move it']]],
 ];
 </script>

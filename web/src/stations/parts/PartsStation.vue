@@ -217,7 +217,7 @@ useEventListener(window, 'keydown', (event) => {
     else if (drafting.tool.value !== 'select') drafting.backOut();
     else selection.chosen.value = undefined;
   } else if (key === 'DELETE' || key === 'BACKSPACE') removeChosen();
-  else if (event.key.startsWith('Arrow') && !isOnControl) { if (nudge(event)) event.preventDefault(); }
+  else if (event.key.startsWith('Arrow') && !isOnControl && !isFolded.value) { if (nudge(event)) event.preventDefault(); }
   else if (key === 'ENTER' && drafting.isDrawing.value && !isOnControl) {
     event.preventDefault();
     void entry.value?.focus();

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef } from 'vue';
 import { distance3, distanceToRun3, type Point3 } from '@grain-fold/core/geometry';
 import type { Part } from '@grain-fold/core/drawing';
 import type { FoldExtent, FoldView } from '@grain-fold/core/airframe';
 import { foldedSvg, foldName, seenDirection } from '@grain-fold/core/folds';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { isTyping } from '../../../composables/keys.ts';
 import { useAirframe } from '../../../stores/airframe.ts';
 import type { Chosen, Selection } from '../selection.ts';
 import FoldedDrawing from './FoldedDrawing.vue';
@@ -40,6 +42,19 @@ function setShare(event: Event): void {
   step.value = undefined;
   share.value = Number((event.target as HTMLInputElement).value) / 100;
 }
+const TURN_STEP = 10;
+/** Arrows turn it, with Shift to a standard view; brackets fold one fold back or on. */
+const ORBITS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-TURN_STEP, 0], ArrowRight: [TURN_STEP, 0], ArrowUp: [0, TURN_STEP], ArrowDown: [0, -TURN_STEP] };
+const STANDARD: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [0, 0], ArrowRight: [90, 0], ArrowUp: [0, 89], ArrowDown: [0, -89] };
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement) return;
+  const by = ORBITS[event.key], standard = event.shiftKey ? STANDARD[event.key] : event.key === 'Home' ? [35, 28] as const : undefined;
+  if (standard) look(...standard);
+  else if (by) look(viewpoint.value.turnDegrees + by[0], Math.max(-89, Math.min(89, viewpoint.value.heightDegrees + by[1])));
+  else if ((event.key === '[' || event.key === ']') && order.value.length > 0) setStep(event.key === ']' ? 1 : -1);
+  else return;
+  event.preventDefault();
+});
 /** Sections: across an axis, or across the way it is looked at just now. */
 const SECTIONS = [['x', 'section across x'], ['y', 'section across y'], ['z', 'section across z'], ['view', 'section as seen']] as const;
 function setSection(word: string): void {

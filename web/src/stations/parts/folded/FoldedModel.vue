@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core';
+import { useElementSize } from '@vueuse/core';
 import {
   AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry,
 } from 'three';
@@ -205,15 +205,6 @@ function release(event: PointerEvent): void {
   const hit = body && ray.intersectObject(body, false)[0];
   if (hit) emit('pick', { x: hit.point.x, y: hit.point.y, z: hit.point.z });
 }
-const TURN_STEP = 10;
-useEventListener(canvas, 'keydown', (event: KeyboardEvent) => {
-  const by = ({ ArrowLeft: [-TURN_STEP, 0], ArrowRight: [TURN_STEP, 0], ArrowUp: [0, TURN_STEP], ArrowDown: [0, -TURN_STEP] } as Record<string, readonly [number, number]>)[event.key];
-  if (!by) return;
-  event.preventDefault();
-  event.stopPropagation();
-  const { viewpoint } = props.folding;
-  viewpoint.value = { turnDegrees: viewpoint.value.turnDegrees + by[0], heightDegrees: Math.max(-89, Math.min(89, viewpoint.value.heightDegrees + by[1])) };
-});
 /** The picture as it stands, as a PNG. */
 const picture = (): Promise<Blob | undefined> => new Promise((resolve) => {
   renderer?.render(scene, camera);

@@ -108,6 +108,12 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await controls.getByLabel('Folded by, per cent').fill('100');
   await expect(page.locator('.told')).toContainText(/section 63\.2 mm × 39\.6 mm/);
   for (const view of ['front', 'side', 'above', 'below', 'see-through', 'apart']) await views.getByRole('button', { name: view }).click();
+  await page.locator('body').press('Shift+ArrowUp');
+  await expect(views.getByRole('button', { name: 'above' })).toHaveAttribute('aria-pressed', 'true');
+  await page.locator('body').press('Home');
+  await expect(views.getByRole('button', { name: 'corner' })).toHaveAttribute('aria-pressed', 'true');
+  await page.locator('body').press('[');
+  await expect(controls).toContainText('2 of 3');
   await station(page, 'Cut list');
   await expect(page.getByRole('article').filter({ hasText: 'Pod tray' })).toContainText(/Fold\s*1\s*tail wall\s*2\s*lower wall\s*3\s*upper wall/);
   await station(page, 'Parts');

@@ -65,10 +65,10 @@ export function reedling1100(): Airframe {
   const nose = facetedNose(10, 20, 118, 40);
   const boom = Drafter.start('boom', 'Boom, doubled', BOARD, 'Boom', { grain: alongX, notes: 'Folded back on itself: two boards thick.' })
     .outline(closed([0, 8], [[520, 16], [520, 70], [0, 78]])).line([[0, 43], [520, 43]], trench(180, 'fold'))
-    .line([[470, 24], [470, 38.1]], mark('tail, leading edge')).place(262, t, 0, { rollDegrees: 90 });
+    .line([[470, 24], [470, 38.1]], mark('tail, leading edge')).place(262, t, -43 - t, { rollDegrees: 90 });
   const panel = Drafter.start('v-tail', 'V-tail panel', BOARD, 'Tail', { handed: 'pair', grain: alongX, notes: '105° between the two panels.' })
     .outline(closed([0, 0], [[190, 22], [204, 34, { c1: [198, 23], c2: [204, 27] }], [198, 92, { c1: [205, 56], c2: [203, 82] }], [0, 110]]))
-    .line([[0, 76], [200, 76]], mark('ruddervator hinge')).bevel([4], 37.5, 'root, to the other panel').place(670, 0, 39, { pitchDegrees: -37.5, yawDegrees: -90 });
+    .line([[0, 76], [200, 76]], mark('ruddervator hinge')).bevel([4], 37.5, 'root, to the other panel').place(670, 0, 24, { pitchDegrees: -37.5, yawDegrees: -90 });
   // Two panels at 105° turn by 75° from one to the other: the port root meets the starboard root.
   const tail = panel.meets(4, panel, 4);
   const tailGauge = Drafter.start('v-gauge', 'V-tail gauge', BOARD, 'Gauges', { sizing: 'fixed', notes: '105° included. Stands under the tail while the glue sets.' })

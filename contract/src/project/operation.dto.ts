@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
-import { BOUNDS, HasVariants, IsIdentifier, isGiven, IsNumberBetween, IsTextUpTo } from './rules.ts';
+import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, isGiven, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
 const FACES = ['face', 'back'];
 
@@ -45,6 +45,8 @@ export class TrenchDto extends OperationDto {
   /** Width in mm, or auto to follow the measured thickness. */
   @ValidateIf(isGiven('widthMm')) @IsNumberBetween(0.001, 1000) widthMm!: number | string;
   @IsIn(['centre', 'left', 'right'], { message: 'must be centre, left or right, got $value' }) side!: string;
+  /** Boards that stand on it or that it wraps round; one without it. */
+  @IsOptional() @IsCountBetween(1, 6) layers?: number;
 }
 export class PocketDto extends OperationDto {
   @IsNumberBetween(0.001, 1000) depthMm!: number;

@@ -14,14 +14,16 @@ export function standingPart(airframe: Airframe, drawn: Part): StandingPart | un
 /** Parts of the airframe's variant as they can stand together. */
 export const standingParts = (airframe: Airframe, parts: readonly Part[] = partsInVariant(airframe)): readonly StandingPart[] => parts.flatMap((part) => standingPart(airframe, part) ?? []);
 
-/** Whether a part says where it stands or what it meets. */
-const hasPlace = ({ place, joints, seams }: Part): boolean => place !== undefined || (joints?.length ?? 0) > 0 || (seams?.some(({ toPartId }) => toPartId !== undefined) ?? false);
+/** The parts that figure in seams: those that declare one, and those that stand together. */
+function partsWithSeams(airframe: Airframe): readonly Part[] {
+  const drawn = partsInVariant(airframe);
+  const between = drawn.some(({ seams }) => seams?.some(({ toPartId }) => toPartId !== undefined));
+  const met = new Set(drawn.flatMap(({ joints, seams }) => [...(joints ?? []), ...(seams ?? [])].flatMap(({ toPartId }) => toPartId ?? [])));
+  return drawn.filter(({ id, seams, joints, place }) => (seams?.length ?? 0) > 0 || (between && ((joints?.length ?? 0) > 0 || place !== undefined || met.has(id))));
+}
 
 /** Every declared seam of the airframe, within parts and between them. */
 export function seamsOfAirframe(airframe: Airframe): readonly SeamState[] {
-  const drawn = partsInVariant(airframe);
-  const isAssembled = drawn.some(hasPlace);
-  const parts = standingParts(airframe, isAssembled ? drawn : drawn.filter(({ seams }) => seams && seams.length > 0));
-  const own = parts.flatMap(({ body }) => body.seams);
-  return isAssembled ? [...own, ...assemblySeams(parts, assemble(parts, foldedBy(1)))] : own;
+  const parts = standingParts(airframe, partsWithSeams(airframe));
+  return [...parts.flatMap(({ body }) => body.seams), ...assemblySeams(parts, assemble(parts, foldedBy(1)))];
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { after, groove, made, plate, polygonPart, withBevel, withLine, withRound } from '../../test/samples.ts';
 import { applyRigid, distance3, polygonArea, regionArea, type Point3 } from '../geometry/index.ts';
 import { applyCommand, polylineDraft, resolve, starboardTwin, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
-import { fold, foldedBy, foldTree, placedPoint, platesOf, solidsOf, unfold, type FoldTree } from './index.ts';
+import { clashesOf, fold, foldedBy, foldTree, placedPoint, platesOf, solidsOf, unfold, type FoldTree } from './index.ts';
 
 const treeOf = (part: Part): FoldTree => foldTree(platesOf(made(part)));
 const trench = (foldDegrees: 90 | 180, side: 'centre' | 'left' | 'right' = 'centre'): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
@@ -72,6 +72,16 @@ describe('folded', () => {
     const corners = cornersOf(part);
     expect(size(corners, 'z')).toBeCloseTo(10, 2);
     expect(size(corners, 'y')).toBeCloseTo(50, 2);
+  });
+  test('wrapped round a doubled board the third lies flat on the other side: three boards thick, and nothing presses', () => {
+    // 60 + 2 · 5 + 60 + 3 · 5 + 60, both strips folded toward the face.
+    const part = withLine(withLine(plate(200, 205), [0, 65], [200, 65], trench(180)), [0, 137.5], [200, 137.5], { ...trench(180), layers: 2 } as OperationDraft);
+    const corners = cornersOf(part), resolved = made(part), tree = treeOf(part);
+    expect(tree.plates.filter(({ kind }) => kind === 'skin').map(({ outer }) => Math.round(polygonArea(outer)))).toEqual([2000, 3000]);
+    expect(size(corners, 'z')).toBeCloseTo(15, 2);
+    expect(size(corners, 'y')).toBeCloseTo(60, 2);
+    expect(clashesOf(solidsOf(resolved, tree), tree, fold(tree))).toEqual([]);
+    expect(applyCommand(part, { name: 'changeOperation', args: { operationId: part.operations[0]!.id, changes: { layers: 7 } } })).toMatchObject({ message: 'A trench fits 1 to 6 boards, got 7.' });
   });
   test('a trench of 90° stands its wall on the skin, flush with the trench’s far edge', () => {
     const part = withLine(plate(200, 100), [0, 60], [200, 60], trench(90, 'right'));

@@ -1,9 +1,10 @@
+import { MOST_TRENCH_LAYERS } from '../../allowance/index.ts';
 import { operationWord, type Operation, type OperationKind } from '../operations/index.ts';
 import type { Part } from '../part.ts';
 import { done, refused, type CommandResult } from './command.ts';
 
 /** Fields that say how work is done and may be left to the airframe. */
-const OPTIONAL: Readonly<Partial<Record<OperationKind, readonly string[]>>> = { groove: ['school', 'toolDegrees', 'hingeOn'], slit: ['hingeOn'], hinge: ['hingeOn'] };
+const OPTIONAL: Readonly<Partial<Record<OperationKind, readonly string[]>>> = { groove: ['school', 'toolDegrees', 'hingeOn'], slit: ['hingeOn'], hinge: ['hingeOn'], trench: ['layers'] };
 
 /** Changes the numbers, face or label of an operation; its kind and place stay. A way of doing it given as undefined is left to the airframe. */
 export function changeOperation(part: Part, args: { readonly operationId: string; readonly changes: Readonly<Record<string, unknown>> }): CommandResult {
@@ -12,6 +13,7 @@ export function changeOperation(part: Part, args: { readonly operationId: string
   for (const [field, value] of Object.entries(args.changes)) {
     if (OPTIONAL[found.kind]?.includes(field)) {
       if (field === 'toolDegrees' && value !== undefined && !(typeof value === 'number' && value >= 5 && value <= 80)) return refused(`A bevel tool tilts by 5° to 80°, got ${String(value)}.`);
+      if (field === 'layers' && value !== undefined && !(Number.isInteger(value) && (value as number) >= 1 && (value as number) <= MOST_TRENCH_LAYERS)) return refused(`A trench fits 1 to ${MOST_TRENCH_LAYERS} boards, got ${String(value)}.`);
       continue;
     }
     if (field === 'id' || field === 'on' || field === 'kind' || !(field in found)) return refused(`A ${operationWord(found)} has no ${field} to change.`);

@@ -45,6 +45,8 @@ export interface Trench extends OperationBase {
   readonly widthMm: number | 'auto';
   /** Where the strip lies, looking along the line. */
   readonly side: 'centre' | 'left' | 'right';
+  /** Boards that stand on it or that it wraps round; one when undefined. */
+  readonly layers?: number;
 }
 /** Area cut away to a depth, far skin kept. */
 export interface Pocket extends OperationBase { readonly kind: 'pocket'; readonly depthMm: number }

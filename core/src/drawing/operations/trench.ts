@@ -4,7 +4,8 @@ import { bandOn } from './band.ts';
 import type { Trench } from './operation.ts';
 import type { OperationTraits } from './operation-kind.ts';
 
-const widthOf = (operation: Trench, thicknessMm: number): number => (operation.widthMm === 'auto' ? trenchWidth(operation.foldDegrees, thicknessMm) : operation.widthMm);
+const neededWidth = ({ foldDegrees, layers }: Trench, thicknessMm: number): number => trenchWidth(foldDegrees, thicknessMm, layers);
+const widthOf = (operation: Trench, thicknessMm: number): number => (operation.widthMm === 'auto' ? neededWidth(operation, thicknessMm) : operation.widthMm);
 
 /** Strip of foam removed so that the far skin bends round a wall or doubles back. */
 export const trench: OperationTraits<'trench'> = {
@@ -12,10 +13,10 @@ export const trench: OperationTraits<'trench'> = {
   defaults: { kind: 'trench', face: 'face', foldDegrees: 90, widthMm: 'auto', side: 'centre' },
   trueWidthMm: widthOf,
   area: (operation, site) => bandOn(site, widthOf(operation, site.thicknessMm), operation.side),
-  caption: (operation) => (operation.foldDegrees === 180 ? 'trench, doubled' : `trench ${formatAngle(operation.foldDegrees)}`),
+  caption: (operation) => (operation.foldDegrees === 180 ? (operation.layers ?? 1) > 1 ? `trench, round ${operation.layers} boards` : 'trench, doubled' : `trench ${formatAngle(operation.foldDegrees)}`),
   angleDegrees: (operation) => operation.foldDegrees,
   faults: (operation, thicknessMm) => {
-    const needed = trenchWidth(operation.foldDegrees, thicknessMm);
+    const needed = neededWidth(operation, thicknessMm);
     if (operation.widthMm === 'auto' || operation.widthMm >= needed - 0.05) return [];
     return [{
       code: 'TRENCH_NARROW',

@@ -2,7 +2,7 @@
 import { computed, reactive } from 'vue';
 import { findPath, foundLips, grooveGap, operationDepth, operationWidth, operationWord, traitsOf, USUAL_FOLDS, withFoldDefaults, OPERATION_KINDS, type Operation, type OperationKind, type Part } from '@grain-fold/core/drawing';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
-import { GROOVE_SCHOOLS, grooveWallDegrees, rolledEdge, slitGap } from '@grain-fold/core/allowance';
+import { GROOVE_SCHOOLS, grooveWallDegrees, MOST_TRENCH_LAYERS, rolledEdge, slitGap } from '@grain-fold/core/allowance';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -60,6 +60,7 @@ const placeWords = computed(() => {
       </template>
       <MeasureField v-if="operation.kind === 'groove' || operation.kind === 'crease'" label="Folds to" kind="angle" :model-value="operation.foldDegrees" :least="-179" :most="179" @update:model-value="change({ foldDegrees: $event })" />
       <ChoiceRow v-if="operation.kind === 'trench'" label="Folds to" :model-value="String(operation.foldDegrees)" :choices="[['90', 'wall, 90°'], ['180', 'doubled, 180°']]" @update:model-value="change({ foldDegrees: Number($event) })" />
+      <MeasureField v-if="operation.kind === 'trench'" :label="operation.foldDegrees === 180 ? 'Wraps round, boards' : 'Wall of, boards'" kind="number" :model-value="operation.layers ?? 1" :least="1" :most="MOST_TRENCH_LAYERS" @update:model-value="change({ layers: Math.round($event) === 1 ? undefined : Math.round($event) })" />
       <MeasureField v-if="operation.kind === 'bevel'" label="Bevel" kind="angle" :model-value="operation.bevelDegrees" :least="-89" :most="89" @update:model-value="change({ bevelDegrees: $event })" />
       <div v-if="operation.kind === 'bevel'" class="row"><span class="label">Reaches in by</span><span class="value">{{ formatLengthWithUnit(width, work.unit) }}</span></div>
       <template v-if="groove">

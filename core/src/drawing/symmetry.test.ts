@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { after, airframeOf, groove, made, withBevel } from '../../test/samples.ts';
+import { after, airframeOf, groove, made, plate, withBevel } from '../../test/samples.ts';
 import { faultsIn } from '../airframe/index.ts';
-import { circleDraft, drawnHalf, emptyPart, expandPart, outlineOf, polygonDraft, polylineDraft, type Part, type PartCommand } from './index.ts';
+import { circleDraft, drawnHalf, emptyPart, expandPart, outlineOf, polygonDraft, polylineDraft, straightLines, type Part, type PartCommand } from './index.ts';
 
 const upright = { along: 'upright', atMm: 0 } as const;
 const context = { thicknessMm: 5, plateThicknesses: {} };
@@ -65,4 +65,13 @@ test('moved, the centre line carries the other half along', () => {
   const wide = after(half, { name: 'setSymmetry', args: { symmetry: { along: 'upright', atMm: -10 } } }, { name: 'meetCentreLine', args: {} });
   expect(made(wide).areaMm2).toBeCloseTo(220 * 50, 9);
   expect(made(after(half, { name: 'mirrorPart', args: { across: 'vertical' } })).areaMm2).toBeCloseTo(10_000, 9);
+});
+
+test('the lines of a half drawing that a part can stand on: those drawn and their images, by name and length; pieces that tabs leave are one edge', () => {
+  const marked = after(half, { name: 'drawLine', args: { draft: polylineDraft([{ x: 10, y: 4 }, { x: 40, y: 4 }]), operation: { kind: 'mark', face: 'face', label: 'former 1' } } });
+  const lines = straightLines(marked, expandPart(marked, context));
+  expect(lines.filter(({ name }) => name.startsWith('mark'))).toEqual([expect.objectContaining({ name: 'mark, former 1', lengthMm: 30, isEdge: false }), expect.objectContaining({ name: 'mark, former 1, mirrored', lengthMm: 30 })]);
+  const board = plate(100, 40), outline = outlineOf(board)!;
+  const tabbed = after(board, { name: 'addFeature', args: { kind: 'tabs', on: { pathId: outline.id, segmentId: outline.segments[0]!.id }, numbers: { count: 2, lengthMm: 15, reachMm: 5 } } });
+  expect(straightLines(tabbed, expandPart(tabbed, context)).map(({ name, lengthMm }) => [name, lengthMm])).toEqual([['edge 1', 100], ['edge 2', 40], ['edge 3', 100], ['edge 4', 40]]);
 });

@@ -14,6 +14,9 @@ const plate = (id: string, name: string, width = 120): Part => {
   return result.part;
 };
 
+// Documents are worked out on a worker thread, which a busy machine starts late.
+jest.setTimeout(30_000);
+
 let server: TestServer, builder: Browser;
 beforeAll(async () => {
   server = await startTestServer();
@@ -86,6 +89,17 @@ describe('saving', () => {
     const part = plate('a', 'Exact', 100 / 3 + 1e-9);
     await save(id, { parts: [partChange(part)] }).expect(200);
     expect((await open(id)).airframe.parts[0]).toEqual(part);
+  });
+  test('where a part stands, what it meets, its order of folds and how folds are made survive; a joint that cannot be is refused', async () => {
+    const { airframe: { id, settings }, versions } = await create();
+    const drawn = plate('a', 'Wall'), segmentId = drawn.contours[0]!.segments[0]!.id;
+    const joint = { id: 'k900', ownSegmentId: segmentId, ownSkin: 'back', toPartId: 'b', toSegmentId: `${segmentId}~mirror`, toSkin: 'face', turnDegrees: 90, alongMm: 1 / 3, isReversed: false } as const;
+    const standing: Part = { ...drawn, joints: [joint], seams: [{ id: 'j900', fromSegmentId: segmentId, toSegmentId: 's7', toPartId: 'b' }], place: { at: { x: 1, y: -2.5, z: 1e-9 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: -37.5 }, foldOrder: [] };
+    const folds = { style: 'groove', school: 'tool', toolDegrees: 30, hingeOn: 'tape' } as const;
+    await save(id, { parts: [partChange(standing)], settings: { basedOn: versions.settings, value: { ...settings, folds } } }).expect(200);
+    expect((await open(id)).airframe).toMatchObject({ parts: [standing], settings: { folds } });
+    await save(id, { parts: [partChange({ ...standing, joints: [{ ...joint, turnDegrees: 400 }] }, 1)] }).expect(400).expect(({ body }) => expect(JSON.stringify(body)).toContain('turnDegrees'));
+    expect((await open(id)).airframe.parts).toEqual([standing]);
   });
   test('a save on an older version is answered with the newer state, and changes nothing', async () => {
     const { airframe: { id }, versions } = await create();

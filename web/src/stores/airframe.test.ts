@@ -165,3 +165,17 @@ test('unsaved edits found in the browser come back on the versions they were mad
   store.undo();
   expect(store.airframe!.parts[0]!.name).toBe('Rib');
 });
+
+test('an edit of several parts is one step, and none of it happens when one of them is refused', () => {
+  const store = work();
+  const draw = (partId: string) => ({ partId, command: { name: 'drawOutline' as const, args: { draft: rectangleDraft({ x: 0, y: 0 }, 40, 20) } } });
+  store.setParts('New part', [...store.airframe!.parts, emptyPart('b', 'Former', 'foam')]);
+  const steps = store.past.length;
+  expect(store.runEach([draw('a'), draw('b')], 'Draw both')).toBe(true);
+  expect([store.past.length - steps, store.undoLabel]).toEqual([1, 'Draw both']);
+  expect(store.airframe!.parts.map(({ contours }) => contours.length)).toEqual([1, 1]);
+  store.undo();
+  expect(store.runEach([draw('a'), draw('gone')], 'Draw both')).toBe(false);
+  expect(store.message).toBe('That part is gone.');
+  expect(store.airframe!.parts.map(({ contours }) => contours.length)).toEqual([0, 0]);
+});

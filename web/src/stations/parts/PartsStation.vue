@@ -263,7 +263,7 @@ useEventListener(window, 'keydown', (event) => {
       >
         <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
         <FoldSizes v-if="folded?.partId === part.id" :part="part" :view="folded" />
-        <StandingSection v-if="isFolded" :part="part" />
+        <StandingSection v-if="isFolded" :part="part" :selection="selection" />
         <FoldDefaultsSection v-if="isFolded" />
         <StripSection v-if="part.contours.length === 0" :part="part" :thickness-mm="resolved.thicknessMm" />
       </PartSlip>

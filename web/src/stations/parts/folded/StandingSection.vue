@@ -6,9 +6,10 @@ import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../components/ChoiceRow.vue';
 import MeasureField from '../../../components/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';
+import type { Selection } from '../selection.ts';
 
 /** Where the part stands: on which lines of other parts, or at which place of the airframe; and which edges of other parts it meets. */
-const props = defineProps<{ part: Part }>();
+const props = defineProps<{ part: Part; selection: Selection }>();
 const work = useAirframe();
 const whole = (part: Part): Part => expandPart(part, contextOf(work.airframe!, part));
 const linesOf = (part: Part | undefined): readonly StraightLine[] => (part ? straightLines(part, whole(part)) : []);
@@ -21,11 +22,18 @@ const joints = computed(() => (props.part.joints ?? []).map((joint) => ({ joint,
 const SKINS = [['back', 'far skin'], ['face', 'face']] as const;
 
 function stand(): void {
-  const to = others.value.find((part) => linesOf(part).length > 0), own = ownLines.value[0];
+  const chosen = props.selection.segment.value?.segment.id;
+  const to = others.value.find((part) => linesOf(part).length > 0), own = ownLines.value.find(({ segmentId }) => segmentId === chosen) ?? ownLines.value[0];
   if (!to || !own) { work.message = own ? 'There is no other part with a straight edge or line to stand on.' : `${props.part.name} has no straight edge or line to stand by.`; return; }
   work.run(props.part.id, { name: 'addJoint', args: { joint: { ownSegmentId: own.segmentId, ownSkin: 'back', toPartId: to.id, toSegmentId: linesOf(to)[0]!.segmentId, toSkin: 'face', turnDegrees: 90, alongMm: 0, isReversed: false } } });
 }
 const change = (joint: Joint, changes: Partial<Joint>): void => { work.run(props.part.id, { name: 'changeJoint', args: { jointId: joint.id, changes } }); };
+/** Stands it by another line of its own, which is then shown on the model. */
+function standBy(joint: Joint, ownSegmentId: string): void {
+  change(joint, { ownSegmentId });
+  const path = props.part.contours.find(({ segments }) => segments.some(({ id }) => id === ownSegmentId));
+  if (path) props.selection.chosen.value = { kind: 'segment', pathId: path.id, segmentId: ownSegmentId, t: 0.5 };
+}
 const standOn = (joint: Joint, toPartId: string): void => { const first = linesOf(partOf(toPartId))[0]; if (first) change(joint, { toPartId, toSegmentId: first.segmentId }); };
 
 const HERE: Place = { at: { x: 0, y: 0, z: 0 }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0 };
@@ -36,7 +44,7 @@ const moveTo = (changes: Partial<Place['at']>): void => { const { place } = prop
 const meet = reactive({ own: '', partId: '', to: '' });
 const ownEdges = computed(() => ownLines.value.filter(({ isEdge }) => isEdge));
 const meetParts = computed(() => (props.part.handed === 'pair' ? [props.part, ...others.value] : others.value));
-const meetEdges = computed(() => linesOf(partOf(meet.partId)).filter(({ isEdge, segmentId }) => isEdge && !segmentId.includes('~') && !/^f\d+-/.test(segmentId)));
+const meetEdges = computed(() => linesOf(partOf(meet.partId)).filter(({ isEdge, segmentId }) => isEdge && !segmentId.includes('~')));
 watch(() => props.part.id, () => { Object.assign(meet, { own: ownEdges.value[0]?.segmentId ?? '', partId: meetParts.value[0]?.id ?? '' }); }, { immediate: true });
 watch(meetEdges, (edges) => { if (!edges.some(({ segmentId }) => segmentId === meet.to)) meet.to = edges[0]?.segmentId ?? ''; }, { immediate: true });
 const declare = (): void => { work.run(props.part.id, { name: 'addSeam', args: { fromSegmentId: meet.own, toSegmentId: meet.to, toPartId: meet.partId } }); };
@@ -46,10 +54,10 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
 <template>
   <section aria-label="Where it stands">
     <h2 class="eyebrow">Where it stands</h2>
-    <p v-if="joints.length === 0 && !part.place" class="hint">On no other part yet, and at no place of the airframe. Stand it by one of its edges or lines on a line of another part.</p>
+    <p v-if="joints.length === 0 && !part.place" class="hint">On no other part yet, and at no place of the airframe. Click the edge that it stands by, or choose it afterwards.</p>
     <fieldset v-for="({ joint, toLines }, index) in joints" :key="joint.id" class="joint">
       <legend>{{ heading(index) }} on {{ partOf(joint.toPartId)?.name ?? 'a part that is gone' }}</legend>
-      <ChoiceRow label="By its" :model-value="joint.ownSegmentId" :choices="ownLines.map(choice)" @update:model-value="change(joint, { ownSegmentId: $event })" />
+      <ChoiceRow label="By its" :model-value="joint.ownSegmentId" :choices="ownLines.map(choice)" @update:model-value="standBy(joint, $event)" />
       <ChoiceRow label="with its" :model-value="joint.ownSkin" :choices="SKINS" @update:model-value="change(joint, { ownSkin: $event as BoardFace })" />
       <ChoiceRow label="On the part" :model-value="joint.toPartId" :choices="others.map((one) => [one.id, one.name] as const)" @update:model-value="standOn(joint, $event)" />
       <ChoiceRow label="on its" :model-value="joint.toSegmentId" :choices="toLines.map(choice)" @update:model-value="change(joint, { toSegmentId: $event })" />

@@ -183,7 +183,7 @@ test('a channel is drawn from its inside sizes; its folds are cut by a tool and 
   // A 50° tool opens 2 · 5 · tan 50° = 11.9 mm and leaves the lips 1.35 mm apart.
   await expect(page.getByLabel('Mouth')).toHaveValue('11.9');
   await expect(slip(page)).toContainText(/Stays open, folded\s*1\.4 mm/);
-  await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Held by').selectOption('tape, cut right through');
+  await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Held by').selectOption('tape');
   await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Work').selectOption('trench');
   await expect(slip(page).getByRole('region', { name: 'Lines on this part' })).toContainText(/Trench\s*90°/);
   await page.keyboard.press('Control+z');

@@ -23,10 +23,10 @@ const change = (changes: Record<string, unknown>): void => { work.run(props.part
 const slitDepthMm = computed(() => operationDepth(props.operation, props.thicknessMm) ?? 0);
 const groove = computed(() => (whole.value.kind === 'groove' ? whole.value : undefined));
 const cut = computed(() => ({ school: groove.value?.school ?? 'knife', toolDegrees: groove.value?.toolDegrees ?? defaults.value.toolDegrees }));
-const SCHOOLS = { knife: 'two knife bevels', tool: 'a bevel tool', sanded: 'sanding', square: 'a square cut, glue fills it' } as const;
-const schoolChoices = computed(() => [['', `as the airframe: ${SCHOOLS[defaults.value.school]}`] as const, ...GROOVE_SCHOOLS.map((school) => [school, SCHOOLS[school]] as const)]);
-const HELD = { skin: 'the skin that is left', tape: 'tape, cut right through' } as const;
-const heldChoices = computed(() => [['', `as the airframe: ${HELD[defaults.value.hingeOn]}`] as const, ['skin', HELD.skin] as const, ['tape', HELD.tape] as const]);
+const SCHOOLS = { knife: 'knife', tool: 'bevel tool', sanded: 'sanding', square: 'square cut' } as const;
+const schoolChoices = computed(() => [['', `as usual: ${SCHOOLS[defaults.value.school]}`] as const, ...GROOVE_SCHOOLS.map((school) => [school, SCHOOLS[school]] as const)]);
+const HELD = { skin: 'its skin', tape: 'tape' } as const;
+const heldChoices = computed(() => [['', `as usual: ${HELD[defaults.value.hingeOn]}`] as const, ['skin', HELD.skin] as const, ['tape', HELD.tape] as const]);
 const held = computed(() => ('hingeOn' in props.operation ? props.operation.hingeOn ?? '' : ''));
 /** Every kind of work that a line can carry. */
 const kindChoices = computed(() => OPERATION_KINDS.filter((kind) => (kind === 'pocket' ? line.value?.closed : kind === 'bevel' ? line.value && !line.value.closed && line.value.nodes.length === 2 : true)).map((kind) => [kind, kind === 'bevel' ? 'bevel, one lip of a groove' : traitsOf(kind).word] as const));

@@ -239,6 +239,7 @@ useEventListener(window, 'keydown', (event) => {
       <div class="drawing">
         <FoldedMat v-if="part && folded" :part="part" :view="folded" :selection="selection" @extent="folding.extent.value = $event" @pick="pickFolded">
           <div class="mat-tools" role="toolbar" aria-label="Folded part"><button type="button" aria-pressed="true" title="Back to the flat drawing" @click="isFolded = false"><kbd>U</kbd> folded</button><VariantBar class="variants" /></div>
+          <p v-if="folding.message.value" class="left-out" role="alert">{{ folding.message.value }}</p>
         </FoldedMat>
         <div v-else-if="isFolded && part && hasOutline" class="nothing"><p class="folding" role="status">{{ folding.message.value || `Folding ${part.name}` }}</p><div class="mat-tools" role="toolbar" aria-label="Folded part"><button type="button" aria-pressed="true" title="Back to the flat drawing" @click="isFolded = false"><kbd>U</kbd> folded</button></div></div>
         <PartMat v-else-if="part && context" :part="part" :context="context" :faults="faults" :drafting="drafting" :selection="selection" :is-back="isBack" :beneath="beneath" @pointer="(at, snap, hover) => { pointer = at; snapped = snap; hovered = hover; }">

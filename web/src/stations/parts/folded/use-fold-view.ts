@@ -31,6 +31,9 @@ export function useFoldView(airframe: () => Airframe | undefined, partId: () => 
         message.value = answer.ok ? '' : answer.message;
         view.value = answer.ok ? answer.value : undefined;
       }
+    } catch (error) {
+      message.value = `Folding failed: ${error instanceof Error ? error.message : String(error)}. Undo the last step, or open the part flat.`;
+      throw error;
     } finally {
       isFolding.value = false;
     }

@@ -56,9 +56,9 @@ const turnOf = (t: Transform, angleDegrees: number): Point => {
   return { x: to.x - from.x, y: to.y - from.y };
 };
 
-/** Double-headed arrow along the grain, under the label. */
+/** Double-headed arrow along the grain, under the label whichever way it points. */
 function grainArrow(middle: Point, along: Point, sizeMm: number): readonly Ink[] {
-  const half = sizeMm * 3, centre = { x: middle.x, y: middle.y - sizeMm * 2 };
+  const half = sizeMm * 3, centre = { x: middle.x, y: middle.y - sizeMm * 2 - half * Math.abs(along.y) };
   const tip = (sign: number): Point => ({ x: centre.x + sign * half * along.x, y: centre.y + sign * half * along.y });
   const barb = (sign: number, side: number): Ink => {
     const end = tip(sign), back = -sign * sizeMm * 0.8;

@@ -110,6 +110,8 @@ describe('parts that stand together', () => {
     expect(codes([floor, on(plate(200, 40, 'wall'), 'floor', 's999')])).toEqual(['JOINT_STRAY']);
     expect(codes([on(floor, 'wall', edge(wall, 0)), wall])).toEqual(['JOINT_STRAY', 'JOINT_STRAY']);
     expect(codes([after(floor, { name: 'addSeam', args: { fromSegmentId: edge(floor, 0), toSegmentId: 's1', toPartId: 'gone' } })])).toEqual(['SEAM_STRAY']);
+    const apart = plate(30, 30, 'apart');
+    expect(codes([floor, wall, after(apart, { name: 'addSeam', args: { fromSegmentId: edge(apart, 0), toSegmentId: edge(wall, 0), toPartId: 'wall' } })])).toEqual(['SEAM_APART']);
     const twice = on(wall, 'floor', edge(floor, 0)), airframe = airframeOf([floor, twice]);
     const [fault] = faultsIn(airframe, twice);
     expect(fault).toMatchObject({ code: 'JOINT_MANY', title: 'Part wall stands in 2 places, 1 is cut', mend: { label: 'Cut 2' } });

@@ -10,7 +10,7 @@ export type FaultCode =
   | 'PLATE_MISSING' | 'NEAR_MISS' | 'EDGE_TINY' | 'DRAWN_TWICE' | 'FOLDS_CROSS'
   | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING'
   | 'WEB_NARROW' | 'SLOT_UNFIT' | 'SYMMETRY_APART' | 'VARIANT_OPEN' | 'PAIR_TWICE' | 'GRAIN_NOWHERE'
-  | 'JOINT_STRAY' | 'JOINT_MANY' | 'SEAM_STRAY' | 'LIP_ALONE';
+  | 'JOINT_STRAY' | 'JOINT_MANY' | 'SEAM_STRAY' | 'SEAM_APART' | 'LIP_ALONE';
 
 /** Something that only the airframe as a whole can mend. */
 export type AirframeAction =

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue';
-import { expandPart, straightLines, type BoardFace, type Joint, type Part, type Place, type StraightLine } from '@grain-fold/core/drawing';
+import { expandPart, lineName, straightLines, type BoardFace, type Joint, type Part, type Place, type StraightLine } from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
 import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../components/ChoiceRow.vue';
@@ -42,6 +42,7 @@ const moveTo = (changes: Partial<Place['at']>): void => { const { place } = prop
 
 /** The seam that is being declared. */
 const meet = reactive({ own: '', partId: '', to: '' });
+const met = computed(() => (props.part.seams ?? []).filter(({ toPartId }) => toPartId !== undefined));
 const ownEdges = computed(() => ownLines.value.filter(({ isEdge }) => isEdge));
 const meetParts = computed(() => (props.part.handed === 'pair' ? [props.part, ...others.value] : others.value));
 const meetEdges = computed(() => linesOf(partOf(meet.partId)).filter(({ isEdge, segmentId }) => isEdge && !segmentId.includes('~')));
@@ -81,6 +82,7 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
       <button type="button" class="button small" @click="stand">{{ joints.length > 0 ? 'Stand another piece' : 'Stand it on another part' }}</button>
       <button v-if="!part.place && joints.length === 0" type="button" class="button small" @click="setPlace(HERE)">Give it a place</button>
     </div>
+    <div v-for="seam in met" :key="seam.id" class="row"><span class="label">{{ lineName(part, seam.fromSegmentId) }} meets {{ partOf(seam.toPartId!)?.name ?? 'a part that is gone' }}</span><button type="button" class="button small quiet" :aria-label="`Remove the seam of ${lineName(part, seam.fromSegmentId)} with ${partOf(seam.toPartId!)?.name ?? 'a part that is gone'}`" @click="work.run(part.id, { name: 'removeSeam', args: { seamId: seam.id } })">Remove</button></div>
     <details v-if="ownEdges.length > 0 && meetParts.length > 0">
       <summary class="eyebrow">It meets an edge of another part</summary>
       <ChoiceRow v-model="meet.own" label="Its" :choices="ownEdges.map(choice)" />

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { after, context, groove, plate, withBevel, withLine } from '../../test/samples.ts';
-import { foldPart } from '../folds/index.ts';
+import { plateBody } from '../folds/index.ts';
 import { foldOfMouth } from '../allowance/index.ts';
 import { applyCommand, partFaults, polylineDraft, resolve, USUAL_FOLDS, type FoldDefaults, type OperationDraft, type Part, type Stroke } from './index.ts';
 
@@ -20,7 +20,7 @@ describe('how folds are made', () => {
     expect(back.operations).toEqual(part.operations);
   });
   test('a square cut stands its plates back from the hinge on both skins; its lips meet when it is folded', () => {
-    const folded = foldPart(withLine(plate(200, 100), [0, 50], [200, 50], groove(90)), { ...context, folds: { ...USUAL_FOLDS, school: 'square' } })!;
+    const folded = plateBody(withLine(plate(200, 100), [0, 50], [200, 50], groove(90)), { ...context, folds: { ...USUAL_FOLDS, school: 'square' } })!;
     const near = folded.solids.map(({ bottom, top }) => [bottom, top].map((ring) => Math.min(...ring.map(({ y }) => Math.abs(y - 50)))));
     expect(near).toEqual([[expect.closeTo(5, 2), expect.closeTo(5, 2)], [expect.closeTo(5, 2), expect.closeTo(5, 2)]]);
   });
@@ -39,7 +39,7 @@ describe('two bevel lines', () => {
     expect(others).toEqual([]);
     expect(one).toMatchObject({ kind: 'groove', widthMm: expect.closeTo(10, 9), angleDegrees: expect.closeTo(90, 9) });
     expect(one!.paths[0]!.map(({ from, to }) => [from.y, to.y])).toEqual([[expect.closeTo(50, 9), expect.closeTo(50, 9)]]);
-    expect(foldPart(lips(10), context)!.solids).toHaveLength(2);
+    expect(plateBody(lips(10), context)!.solids).toHaveLength(2);
     expect(codes(lips(10))).toEqual([]);
   });
   test('whatever their distance, plates folded to the angle found neither press nor gape', () => {

@@ -1,5 +1,5 @@
 import { applyRigid, boundsCentre, composeRigid, cross3, interpolate, interpolate3, invertRigid, isInsideRegion, point3, STILL, subtract3, times3, turnAbout, turnVector, unit3, add3, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
-import { findSegment, outlineOf, type Joint, type Part, type Place } from '../drawing/index.ts';
+import { findSegment, type Joint, type Part, type Place } from '../drawing/index.ts';
 import { fold, type FoldedPlates, type HingeState } from './fold.ts';
 import type { FoldedPart } from './folded-part.ts';
 import { clashesBetween } from './interference.ts';
@@ -167,6 +167,3 @@ export function standingWith(parts: readonly Part[], partId: string): readonly P
   }
   return parts.filter(({ id }) => seen.has(id));
 }
-
-/** Whether a part can stand in an assembly: it has an outline. */
-export const canStand = (part: Part): boolean => outlineOf(part)?.closed === true;

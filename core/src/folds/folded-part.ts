@@ -51,18 +51,11 @@ export function plateBody(part: Part, context: ResolveContext): FoldedPart | und
   return folded;
 }
 
-/** A part folded, or undefined when nothing of it folds. */
-export function foldPart(part: Part, context: ResolveContext): FoldedPart | undefined {
-  const body = plateBody(part, context);
-  return body && body.tree.turns.length > 0 ? body : undefined;
-}
-
 /** Whether both plates of a fold carry its line to different places: a fold on which they agree closes a ring without harm. */
 const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean => [from, to].some((p) => distance3(placedPoint(maps[left]!, p, zMm), placedPoint(maps[right]!, p, zMm)) > CLOSED_MM);
 
 /** Seams in numbers. */
 export interface SeamFigures { readonly closed: number; readonly open: number; readonly pressed: number; readonly worstMm: number }
-export const NO_SEAMS: SeamFigures = { closed: 0, open: 0, pressed: 0, worstMm: 0 };
 export const seamFigures = (seams: readonly SeamState[]): SeamFigures => {
   const count = (state: SeamState['state']): number => seams.filter((seam) => seam.state === state).length;
   return { closed: count('closed'), open: count('open'), pressed: count('pressed'), worstMm: Math.max(0, ...seams.map(({ gapMm }) => gapMm)) };

@@ -4,9 +4,9 @@ import { applyRigid, type Point3 } from '../geometry/index.ts';
 import { flatStrip, foldedSize } from '../allowance/index.ts';
 import { emptyPart, type FoldStyle, type OperationDraft, type Part } from '../drawing/index.ts';
 import { scalePart } from '../scale/index.ts';
-import { clashesOf, foldedSizes, foldPart, sizeCommand, type FoldedPart } from './index.ts';
+import { clashesOf, foldedSizes, plateBody, sizeCommand, type FoldedPart } from './index.ts';
 
-const folded = (part: Part, thicknessMm = 5): FoldedPart => foldPart(part, { ...context, thicknessMm })!;
+const folded = (part: Part, thicknessMm = 5): FoldedPart => plateBody(part, { ...context, thicknessMm })!;
 /** Outside of the folded solids, along an axis. */
 function outside({ solids, maps }: FoldedPart, axis: 'x' | 'y' | 'z'): number {
   const corners = solids.flatMap(({ bottom, top, thicknessMm, plate: { index } }) => [...bottom.map((p): Point3 => ({ ...p, z: 0 })), ...top.map((p): Point3 => ({ ...p, z: thicknessMm }))].map((p) => applyRigid(maps[index]!, p)[axis]));

@@ -1,4 +1,4 @@
-import { applyRigid, cross3, distance, dot, dot3, interpolate3, invertRigid, leftOf, length3, subtract, subtract3, times, times3, turnVector, unit3, unitVector, type Point, type Point3 } from '../geometry/index.ts';
+import { applyRigid, cross3, dot, dot3, interpolate3, invertRigid, leftOf, length3, subtract, subtract3, times, times3, turnVector, unit3, unitVector, type Point, type Point3 } from '../geometry/index.ts';
 import { STEEPEST_BEVEL_DEGREES, unequalBevelAngles } from '../allowance/index.ts';
 import { drawnId, type BoardFace, type PartCommand } from '../drawing/index.ts';
 import { degrees } from '../units/index.ts';
@@ -95,6 +95,3 @@ function bevelOf({ edge: { flat, solid } }: PlacedEdge, meeting: 0 | 1): number 
   const left = cross3({ x: 0, y: 0, z: 1 }, along);
   return degrees(Math.atan(dot3(across, left) / solid.thicknessMm));
 }
-
-/** The seam's length along its shorter edge in mm. */
-export const seamLengthMm = ({ edges }: SeamState): number => Math.min(...edges.map(({ edge }) => distance(edge.from, edge.to)));

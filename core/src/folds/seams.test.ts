@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { after, groove, made, plate, withLine } from '../../test/samples.ts';
 import { emptyPart, outlineOf, polygonDraft, resolve, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
-import { clashesOf, clashOf, closingMend, fold, foldedBy, foldOrder, foldPart, foldReport, seamFigures, solidsOf, type FoldedPart } from './index.ts';
+import { clashesOf, clashOf, closingMend, fold, foldedBy, foldOrder, plateBody, foldReport, seamFigures, solidsOf, type FoldedPart } from './index.ts';
 
 const context = (thicknessMm = 5) => ({ thicknessMm, gramsPerSquareMetre: 480, plateThicknesses: {} });
 const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
@@ -25,27 +25,27 @@ const withSeams = (part: Part, folded: FoldedPart): Part => after(part, ...folde
 
 describe('a tray with two mitred and two trenched walls', () => {
   test('its four corners nearly meet and are offered as seams; declared, all are closed, whatever the board', () => {
-    const part = withSeams(tray(), foldPart(tray(), context())!);
+    const part = withSeams(tray(), plateBody(tray(), context())!);
     expect(part.seams).toHaveLength(4);
     for (const thicknessMm of [3, 5, 6.2]) {
-      const figures = seamFigures(foldPart(part, context(thicknessMm))!.seams);
+      const figures = seamFigures(plateBody(part, context(thicknessMm))!.seams);
       expect(figures).toEqual({ closed: 4, open: 0, pressed: 0, worstMm: expect.any(Number) });
       expect(figures.worstMm).toBeLessThan(0.01);
     }
   });
   test('one wall drawn 1 mm short leaves one seam 1 mm open; its mend closes it', () => {
-    const short = withSeams(tray(1), foldPart(tray(1), context())!);
-    const folded = foldPart(short, context())!;
+    const short = withSeams(tray(1), plateBody(tray(1), context())!);
+    const folded = plateBody(short, context())!;
     expect(seamFigures(folded.seams)).toEqual({ closed: 3, open: 1, pressed: 0, worstMm: expect.closeTo(1, 2) });
     // The stub of floor that is left beside the short wall is bevelled away by the groove behind it: nothing is in the way.
     expect(clashOf(folded)).toBeUndefined();
     const { command } = closingMend(folded.seams.find(({ state }) => state === 'open')!)!;
     const mended = after(short, command);
-    expect(seamFigures(foldPart(mended, context())!.seams)).toMatchObject({ closed: 4, open: 0 });
-    expect(seamFigures(foldPart(mended, context(6.2))!.seams).open).toBe(0);
+    expect(seamFigures(plateBody(mended, context())!.seams)).toMatchObject({ closed: 4, open: 0 });
+    expect(seamFigures(plateBody(mended, context(6.2))!.seams).open).toBe(0);
   });
   test('nothing is in the way while it folds, and every fold has its place in the order', () => {
-    const folded = foldPart(tray(), context())!;
+    const folded = plateBody(tray(), context())!;
     expect(clashOf(folded)).toBeUndefined();
     const order = foldOrder(folded.solids, folded.tree, (id) => id);
     expect(order.map(({ operationId }) => operationId).sort()).toEqual(tray().operations.filter(({ kind }) => kind === 'groove' || kind === 'trench').map(({ id }) => id).sort());
@@ -55,18 +55,18 @@ describe('a tray with two mitred and two trenched walls', () => {
 describe('interference', () => {
   test('a groove too narrow presses its plates together, deeper the narrower it is', () => {
     const clash = (mouthMm: number): number => {
-      const folded = foldPart(withLine(plate(200, 100), [0, 50], [200, 50], groove(90, mouthMm)), context())!;
+      const folded = plateBody(withLine(plate(200, 100), [0, 50], [200, 50], groove(90, mouthMm)), context())!;
       return Math.max(0, ...clashesOf(folded.solids, folded.tree, folded.maps).map(({ depthMm }) => depthMm));
     };
     const narrow = withLine(plate(200, 100), [0, 50], [200, 50], groove(90, 8));
-    expect(foldReport(narrow, foldPart(narrow, context())!, 'mm').join(' ')).toContain('into each other: widen mitre groove by 2.00 mm, to 10.00 mm.');
+    expect(foldReport(narrow, plateBody(narrow, context())!, 'mm').join(' ')).toContain('into each other: widen mitre groove by 2.00 mm, to 10.00 mm.');
     expect(clash(10)).toBeLessThan(0.02);
     expect(clash(8)).toBeGreaterThan(0.3);
     expect(clash(6)).toBeGreaterThan(clash(8));
   });
   test('flat, no part clashes; folded by any share a wide enough groove does not either', () => {
     fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 10, max: 120 }), (share, angle) => {
-      const folded = foldPart(withLine(withLine(plate(200, 100), [0, 25], [200, 35], groove(angle)), [0, 80], [200, 75], groove(60)), context())!;
+      const folded = plateBody(withLine(withLine(plate(200, 100), [0, 25], [200, 35], groove(angle)), [0, 80], [200, 75], groove(60)), context())!;
       expect(clashesOf(folded.solids, folded.tree, fold(folded.tree, foldedBy(share)))).toEqual([]);
     }), { numRuns: 60 });
   });
@@ -74,14 +74,14 @@ describe('interference', () => {
     // Two walls of 40 stand on a floor of 40 and bend in by 90°, 30 each: there is room for 20 each.
     let part = plate(100, 40 + 2 * 70);
     for (const y of [30, 70, 110, 150]) part = withLine(part, [0, y], [100, y], groove(90));
-    const folded = foldPart(part, context())!;
+    const folded = plateBody(part, context())!;
     expect(clashOf(folded)).toMatchObject({ share: expect.any(Number), depthMm: expect.any(Number) });
   });
 });
 
 test('volume is what was drawn less what grooves and bevels take away, folded or flat', () => {
   const part = tray(), resolved = resolve(part, context());
-  const solids = solidsOf(resolved, foldPart(part, context())!.tree);
+  const solids = solidsOf(resolved, plateBody(part, context())!.tree);
   const area = (ring: readonly { x: number; y: number }[]): number => Math.abs(ring.reduce((sum, p, index) => { const q = ring[(index + 1) % ring.length]!; return sum + p.x * q.y - q.x * p.y; }, 0)) / 2;
   // A frustum between far skin and face: the mean of both and of the ring half way up (Simpson's rule is exact for slanted planes).
   const volume = solids.filter(({ plate: { kind } }) => kind === 'board').reduce((sum, { bottom, top, thicknessMm }) => {
@@ -99,10 +99,10 @@ test('a ring of folds cut open at one of them closes again there: four sectors o
   // Four creases from the middle of a plate to its edges, which no flat board can fold about at once.
   let part = plate(100, 100);
   for (const [x, y] of [[50, 0], [100, 50], [50, 100], [0, 50]] as const) part = withLine(part, [50, 50], [x, y], { kind: 'crease', face: 'face', foldDegrees: 20, label: '' });
-  const ring = foldPart(part, context())!;
+  const ring = plateBody(part, context())!;
   expect(ring.tornRings).toHaveLength(1);
   const cut = after(part, { name: 'openFold', args: { operationId: ring.tornRings[0]!.operationId } });
-  const opened = foldPart(cut, context())!;
+  const opened = plateBody(cut, context())!;
   expect(opened.tornRings).toEqual([]);
   // Four right angles close round a point only while they lie flat: folded they leave a gap or press, which the seam now tells.
   expect(opened.seams).toHaveLength(1);
@@ -112,8 +112,8 @@ test('a ring of folds cut open at one of them closes again there: four sectors o
 });
 test('walls with square ends press where their ends meet, by half a board; each bevelled by half, they do not', () => {
   const square = tray(), bevel = square.operations.find(({ kind }) => kind === 'bevel')!;
-  const part = after(withSeams(square, foldPart(square, context())!), { name: 'removeOperation', args: { operationId: bevel.id } });
-  const pressed = foldPart(part, context())!;
+  const part = after(withSeams(square, plateBody(square, context())!), { name: 'removeOperation', args: { operationId: bevel.id } });
+  const pressed = plateBody(part, context())!;
   expect(seamFigures(pressed.seams)).toMatchObject({ closed: 0, open: 0, pressed: 4 });
   for (const { overlapMm } of pressed.seams) expect(overlapMm).toBeCloseTo(2.5, 1);
 });

@@ -1,4 +1,4 @@
-import { add3, applyRigid, cross3, dot3, invertRigid, subtract3, turnVector, unit3, type Point3, type RigidMap } from '../geometry/index.ts';
+import { add3, applyRigid, cross3, invertRigid, subtract3, turnVector, unit3, type Point3, type RigidMap } from '../geometry/index.ts';
 
 /** A plate in space: a polygon on the skin of its hinges, seen counter-clockwise from its face. */
 export interface SpacePlate { readonly outer: readonly Point3[] }
@@ -38,6 +38,3 @@ export function unfold(plates: readonly SpacePlate[], hinges: readonly SpaceHing
   }
   return maps;
 }
-
-/** Angle between the normals of two plates in degrees, 0 to 180. */
-export const angleBetween = (a: SpacePlate, b: SpacePlate): number => (Math.acos(Math.max(-1, Math.min(1, dot3(frameOf(a).z, frameOf(b).z)))) * 180) / Math.PI;

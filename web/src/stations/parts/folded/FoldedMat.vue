@@ -17,7 +17,7 @@ const props = defineProps<{ part: Part; view: FoldView; selection: Selection }>(
 const emit = defineEmits<{ extent: [extent: FoldExtent]; pick: [partId: string, chosen: Chosen] }>();
 const FoldedModel = defineAsyncComponent(() => import('./FoldedModel.vue'));
 const work = useAirframe();
-const folding = useFolding(() => props.view);
+const folding = useFolding(() => props.view, (mm) => formatLengthWithUnit(mm, work.unit, 2));
 const { share, step, apart, isClear, viewpoint, section, bounds, sectionSize, deflection } = folding;
 const order = computed(() => props.view.order);
 const model = useTemplateRef<{ picture: () => Promise<Blob | undefined> }>('model');

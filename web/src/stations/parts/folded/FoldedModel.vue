@@ -4,7 +4,7 @@ import {
   AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import { CLOSED_MM, plateFaces, type PlateSolid } from '@grain-fold/core/folds';
 import { mergedPlates, rodBetween, shapeOfFaces, vector, type MergedPlates, type PlateShape } from './model-geometry.ts';
@@ -40,6 +40,15 @@ const middle = computed(() => {
   return new Vector3((low.x + high.x) / 2, (low.y + high.y) / 2, (low.z + high.z) / 2);
 });
 
+/** Figures of seams, where they lie on the screen. */
+const labels = shallowRef<readonly { readonly text: string; readonly isGood: boolean; readonly x: number; readonly y: number }[]>([]);
+function placeLabels(): void {
+  if (labels.value.length === 0 && props.folding.seams.value.length === 0) return;
+  labels.value = props.folding.seams.value.filter(({ label }) => label !== '').map(({ label, lines: [[a, b]], gapMm, isPressed }) => {
+    const at = vector(a).add(vector(b)).multiplyScalar(0.5).project(camera);
+    return { text: label, isGood: gapMm <= CLOSED_MM && !isPressed, x: ((at.x + 1) / 2) * width.value, y: ((1 - at.y) / 2) * height.value };
+  });
+}
 let frameAsked = 0, turnedAt = 0, fineness = 1;
 /** Frames slower than this while the model is turned are drawn coarser until it rests: software rendering pays for every pixel. */
 const SLOW_FRAME_MS = 28, COARSE = 0.6;
@@ -54,6 +63,7 @@ function draw(): void {
   frameAsked ||= requestAnimationFrame((now) => {
     frameAsked = 0;
     renderer?.render(scene, camera);
+    placeLabels();
     if (turnedAt === 0) return;
     if (now - turnedAt > SLOW_FRAME_MS && now - turnedAt < 1000) setFineness(COARSE);
     turnedAt = now;
@@ -215,11 +225,14 @@ defineExpose({ picture });
 
 <template>
   <div ref="frame" class="model">
+    <span v-for="(one, index) in labels" :key="index" class="figure figures" :class="{ good: one.isGood }" aria-hidden="true" :style="{ transform: `translate(${one.x.toFixed(0)}px, ${one.y.toFixed(0)}px) translate(10px, -50%)` }">{{ one.text }}</span>
     <canvas ref="canvas" tabindex="0" role="img" :aria-label="label" @pointerdown="pressedAt = [$event.clientX, $event.clientY]" @pointerup="release" />
   </div>
 </template>
 
 <style scoped>
 .model { position: absolute; inset: 0; }
+.figure { position: absolute; left: 0; top: 0; pointer-events: none; background: var(--brick); color: #fff; font-weight: 600; font-size: 15px; padding: 0 6px; border-radius: var(--radius); }
+.figure.good { background: #3f5a28; }
 canvas { width: 100%; height: 100%; display: block; touch-action: none; }
 </style>

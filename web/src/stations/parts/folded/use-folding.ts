@@ -2,7 +2,7 @@ import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { add3, composeRigid, cross3, dot3, distance3, STILL, subtract3, times3, unit3, type Point, type Point3, type RigidMap } from '@grain-fold/core/geometry';
 import { drawnId } from '@grain-fold/core/drawing';
 import { piecesOfView, type FoldView } from '@grain-fold/core/airframe';
-import { measureSeam, placedEdge, placedPoint, plateFaces, type FoldedFace, type HingeState, type Line3, type PlacedEdge, type PlateSolid, type StandingPiece, type Viewpoint } from '@grain-fold/core/folds';
+import { CLOSED_MM, measureSeam, placedEdge, placedPoint, plateFaces, type FoldedFace, type HingeState, type Line3, type PlacedEdge, type PlateSolid, type StandingPiece, type Viewpoint } from '@grain-fold/core/folds';
 
 /** A plane that the model is cut open at: what lies beyond `at` along `normal` is taken away. */
 export interface Section { readonly word: string; readonly normal: Point3; readonly at: number }
@@ -11,7 +11,7 @@ export interface Section { readonly word: string; readonly normal: Point3; reado
 export interface ShownPlate { readonly partId: string; readonly solid: PlateSolid; readonly map: RigidMap }
 
 /** A seam's two lines as they lie now. */
-export interface SeamLines { readonly lines: readonly [Line3, Line3]; readonly gapMm: number; readonly isPressed: boolean }
+export interface SeamLines { readonly lines: readonly [Line3, Line3]; readonly gapMm: number; readonly isPressed: boolean; /** Its figure, when it is shown on the model. */ readonly label: string }
 
 export interface Folding {
   /** How far it is folded, 0 flat to 1. */
@@ -42,8 +42,14 @@ export interface Folding {
 const middleOf = (points: readonly Point3[]): Point3 => times3(points.reduce(add3, { x: 0, y: 0, z: 0 }), 1 / Math.max(1, points.length));
 const extentAlong = (points: readonly Point3[], direction: Point3): readonly [number, number] => points.reduce<readonly [number, number]>(([low, high], p) => { const d = dot3(p, direction); return [Math.min(low, d), Math.max(high, d)]; }, [Infinity, -Infinity]);
 
-/** A folded part, or parts that stand together, on their way: how far, in which order, looked at from where. */
-export function useFolding(view: () => FoldView): Folding {
+/** With more seams than these only those that are not closed carry their figure. */
+const MOST_LABELS = 6;
+
+/**
+ * A folded part, or parts that stand together, on their way: how far, in which order, looked at from where.
+ * @param figure a gap in the builder's unit
+ */
+export function useFolding(view: () => FoldView, figure: (mm: number) => string): Folding {
   const share = ref(1), step = ref<number>(), apart = ref(0), isClear = ref(false), deflection = ref(0);
   const viewpoint = ref<Viewpoint>({ turnDegrees: 35, heightDegrees: 28 });
   const section = ref<Section>();
@@ -77,7 +83,8 @@ export function useFolding(view: () => FoldView): Folding {
     const [a, b] = edges.map(({ edge }, index) => { const piece = shown.value[at[index as 0 | 1]]; return piece && placedEdge(edge, piece.maps[edge.solid.plate.index]!); }) as [PlacedEdge | undefined, PlacedEdge | undefined];
     if (!a || !b) return [];
     const { skins, gapMm } = measureSeam(a, b);
-    return [{ lines: [a.lines[skins[0]], b.lines[skins[1]]] as const, gapMm, isPressed: now === 'pressed' && overlapMm > 0 }];
+    const isPressed = now === 'pressed' && overlapMm > 0, isTold = view().seams.length <= MOST_LABELS || gapMm > CLOSED_MM || isPressed;
+    return [{ lines: [a.lines[skins[0]], b.lines[skins[1]]] as const, gapMm, isPressed, label: isTold ? figure(gapMm) : '' }];
   })));
   const corners = computed(() => plates.value.flatMap(({ solid, map }) => cornersOf(solid, map)));
   const reachAlong = (direction: Point3): readonly [number, number] => extentAlong(corners.value, direction);

@@ -42,7 +42,7 @@ export interface Folding {
 const middleOf = (points: readonly Point3[]): Point3 => times3(points.reduce(add3, { x: 0, y: 0, z: 0 }), 1 / Math.max(1, points.length));
 const extentAlong = (points: readonly Point3[], direction: Point3): readonly [number, number] => points.reduce<readonly [number, number]>(([low, high], p) => { const d = dot3(p, direction); return [Math.min(low, d), Math.max(high, d)]; }, [Infinity, -Infinity]);
 
-/** With more seams than these only those that are not closed carry their figure. */
+/** With more seams than these, and among parts that stand together, only those that are not closed carry their figure. */
 const MOST_LABELS = 6;
 
 /**
@@ -83,7 +83,7 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
     const [a, b] = edges.map(({ edge }, index) => { const piece = shown.value[at[index as 0 | 1]]; return piece && placedEdge(edge, piece.maps[edge.solid.plate.index]!); }) as [PlacedEdge | undefined, PlacedEdge | undefined];
     if (!a || !b) return [];
     const { skins, gapMm } = measureSeam(a, b);
-    const isPressed = now === 'pressed' && overlapMm > 0, isTold = view().seams.length <= MOST_LABELS || gapMm > CLOSED_MM || isPressed;
+    const isPressed = now === 'pressed' && overlapMm > 0, isTold = (view().extent === 'part' && view().seams.length <= MOST_LABELS) || gapMm > CLOSED_MM || isPressed;
     return [{ lines: [a.lines[skins[0]], b.lines[skins[1]]] as const, gapMm, isPressed, label: isTold ? figure(gapMm) : '' }];
   })));
   const corners = computed(() => plates.value.flatMap(({ solid, map }) => cornersOf(solid, map)));

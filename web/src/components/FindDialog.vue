@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import { STATIONS } from '../stations/stations.ts';
@@ -27,6 +28,17 @@ function go(index: number): void {
   isOpen.value = false;
   void router.push(match.to);
 }
+/** What is typed before the field has the focus is meant for it all the same. */
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const target = event.target as HTMLElement | null;
+  if (!isOpen.value || target === field.value || target?.closest('button') || event.ctrlKey || event.metaKey || event.altKey) return;
+  if (event.key.length === 1) wanted.value += event.key;
+  else if (event.key === 'Enter') go(chosen.value);
+  else return;
+  field.value?.focus();
+  event.preventDefault();
+  event.stopImmediatePropagation();
+}, { capture: true });
 const move = (by: number): void => { chosen.value = (chosen.value + by + matches.value.length) % Math.max(1, matches.value.length); };
 </script>
 

@@ -98,6 +98,18 @@ describe('folded', () => {
   });
 });
 
+/** Folds a tree, unrolls it, and compares by distances between plates, since the unrolled part lies in the frame of its root. */
+function expectUnrolled(tree: FoldTree): void {
+  const maps = fold(tree);
+  const inSpace = tree.plates.map(({ outer }, index) => ({ outer: outer.map((p) => placedPoint(maps[index]!, p, 0)) }));
+  const back = unfold(inSpace, tree.turns.map(({ parent, child, hinge }) => ({ parent, child, from: placedPoint(maps[parent]!, hinge.from, 0), to: placedPoint(maps[parent]!, hinge.to, 0) })), tree.root);
+  const flat = tree.plates.flatMap(({ outer }) => outer.map((p) => ({ ...p, z: 0 }))), again = inSpace.flatMap(({ outer }, index) => outer.map((p) => applyRigid(back[index]!, p)));
+  flat.forEach((p, index) => {
+    expect(Math.abs(again[index]!.z)).toBeLessThan(0.01);
+    expect(Math.abs(distance3(again[index]!, again[0]!) - distance3(p, flat[0]!))).toBeLessThan(0.01);
+  });
+}
+
 test('unfolded again, every plate lies where it was drawn', () => {
   const angle = fc.double({ min: -80, max: 80, noNaN: true });
   fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 8, max: 60 }), fc.integer({ min: 1, max: 34 })), { minLength: 1, maxLength: 6 }), angle, (strips, slant) => {
@@ -109,15 +121,7 @@ test('unfolded again, every plate lies where it was drawn', () => {
       part = withLine(part, [0, y - 50 * lean / strips.length], [100, y + 50 * lean / strips.length], crease(turn));
       y += width;
     }
-    const tree = treeOf(part), maps = fold(tree);
-    const inSpace = tree.plates.map(({ outer }, index) => ({ outer: outer.map((p) => placedPoint(maps[index]!, p, 0)) }));
-    const back = unfold(inSpace, tree.turns.map(({ parent, child, hinge }) => ({ parent, child, from: placedPoint(maps[parent]!, hinge.from, 0), to: placedPoint(maps[parent]!, hinge.to, 0) })), tree.root);
-    // Compared by distances between plates, since the unrolled part lies in the frame of its root.
-    const flat = tree.plates.flatMap(({ outer }) => outer.map((p) => ({ ...p, z: 0 }))), again = inSpace.flatMap(({ outer }, index) => outer.map((p) => applyRigid(back[index]!, p)));
-    flat.forEach((p, index) => {
-      expect(Math.abs(again[index]!.z)).toBeLessThan(0.01);
-      expect(Math.abs(distance3(again[index]!, again[0]!) - distance3(p, flat[0]!))).toBeLessThan(0.01);
-    });
+    expectUnrolled(treeOf(part));
   }), { numRuns: 60 });
 });
 test('trees that branch, with flaps on flaps, unroll to where they were drawn, whatever their angles', () => {
@@ -128,15 +132,9 @@ test('trees that branch, with flaps on flaps, unroll to where they were drawn, w
     let part = polygonPart([[0, 0], [0, -depth], [120, -depth], [120, 0], [120 + depth, 0], [120 + depth, 80], [120, 80], [120, far], [0, far], [0, 80], [-2 * depth, 80], [-2 * depth, 0]]);
     const lines = [[[0, 0], [120, 0]], [[120, 0], [120, 80]], [[0, 80], [120, 80]], [[0, 0], [0, 80]], [[0, 80 + depth - slant], [120, 80 + depth + slant]], [[-depth, 0], [-depth, 80]]] as const;
     lines.forEach(([from, to], index) => { part = withLine(part, from, to, crease(turns[index]!)); });
-    const tree = treeOf(part), maps = fold(tree);
+    const tree = treeOf(part);
     expect([tree.plates.length, tree.turns.length, tree.rings.length]).toEqual([7, 6, 0]);
-    const inSpace = tree.plates.map(({ outer }, index) => ({ outer: outer.map((p) => placedPoint(maps[index]!, p, 0)) }));
-    const back = unfold(inSpace, tree.turns.map(({ parent, child, hinge }) => ({ parent, child, from: placedPoint(maps[parent]!, hinge.from, 0), to: placedPoint(maps[parent]!, hinge.to, 0) })), tree.root);
-    const flat = tree.plates.flatMap(({ outer }) => outer.map((p) => ({ ...p, z: 0 }))), again = inSpace.flatMap(({ outer }, index) => outer.map((p) => applyRigid(back[index]!, p)));
-    flat.forEach((p, index) => {
-      expect(Math.abs(again[index]!.z)).toBeLessThan(0.01);
-      expect(Math.abs(distance3(again[index]!, again[0]!) - distance3(p, flat[0]!))).toBeLessThan(0.01);
-    });
+    expectUnrolled(tree);
   }), { numRuns: 40 });
 });
 test('one crease rolled into a row of nine turns the board by 180°, two radii high', () => {

@@ -18,13 +18,13 @@ export function scalePart(part: Part, factor: number): Part {
   if (!(factor >= SMALLEST_SCALE && factor <= LARGEST_SCALE)) {
     throw new CoreError('OUT_OF_RANGE', `a scale must be from ${SMALLEST_SCALE} to ${LARGEST_SCALE}, got ${factor}`, { factor });
   }
-  if (factor === 1 || part.sizing === 'fixed') return part;
+  if (factor === 1 || (part.sizing === 'fixed' && !part.joints && !part.place)) return part;
   const known = remembered.get(part) ?? new Map<number, Part>();
   remembered.set(part, known);
   const found = known.get(factor);
   if (found) return found;
-  const scaled: Part = {
-    ...part,
+  const scaled: Part = part.sizing === 'fixed' ? { ...part, ...standingAt(part, factor) } : {
+    ...part, ...standingAt(part, factor),
     contours: part.contours.map((path) => scalePath(path, factor)),
     lines: part.lines.map((path) => scalePath(path, factor)),
     ...(part.features ? { features: part.features.map((feature) => (isOnEdge(feature) ? scaledFeature(feature, factor) : { ...scaledFeature(feature, factor), at: times(feature.at, factor) })) } : {}),
@@ -33,6 +33,12 @@ export function scalePart(part: Part, factor: number): Part {
   known.set(factor, scaled);
   return scaled;
 }
+
+/** Where a part stands in the larger or smaller airframe, which holds for parts that keep their own size too. */
+const standingAt = ({ joints, place }: Part, factor: number): Pick<Part, 'joints' | 'place'> => ({
+  ...(joints ? { joints: joints.map((joint) => ({ ...joint, alongMm: joint.alongMm * factor })) } : {}),
+  ...(place ? { place: { ...place, at: { x: place.at.x * factor, y: place.at.y * factor, z: place.at.z * factor } } } : {}),
+});
 
 function scalePath<P extends Contour | DrawnLine>(path: P, factor: number): P {
   const map = mapFor(path, factor);

@@ -33,6 +33,16 @@ describe('scaling true to the board', () => {
     const gauge = after(boxSide(), { name: 'changeDetails', args: { changes: { sizing: 'fixed' } } });
     expect(scalePart(gauge, 3)).toBe(gauge);
   });
+  test('places and shifts along a line grow with the airframe, for parts that keep their size too', () => {
+    const standing = after(plate(200, 100), { name: 'setPlace', args: { place: { at: { x: 10, y: -20, z: 30 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: 5 } } },
+      { name: 'addJoint', args: { joint: { ownSegmentId: outlineOf(plate(200, 100))!.segments[0]!.id, ownSkin: 'back', toPartId: 'x', toSegmentId: 's1', toSkin: 'face', turnDegrees: 90, alongMm: 7, isReversed: false } } });
+    for (const sizing of ['scaled', 'fixed'] as const) {
+      const large = scalePart({ ...standing, sizing }, 1.5);
+      expect(large.place).toEqual({ at: { x: 15, y: -30, z: 45 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: 5 });
+      expect(large.joints![0]).toMatchObject({ alongMm: 10.5, turnDegrees: 90 });
+      expect(outlineOf(large)!.nodes[2]!.x).toBeCloseTo(sizing === 'scaled' ? 300 : 200, 9);
+    }
+  });
   test('there and back again', () => {
     fc.assert(fc.property(fc.double({ min: 0.2, max: 5, noNaN: true }), (factor) => {
       const back = scalePart(scalePart(withRound(plate(200, 100), 60, 40, 7), factor), 1 / factor);

@@ -1,3 +1,4 @@
+import prettier from 'eslint-config-prettier';
 import globals from 'globals';
 import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
@@ -10,6 +11,7 @@ export default tseslint.config(
   { ignores: ['**/node_modules/**', '**/dist/**', '.grain-fold/**', '**/test-results/**'] },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
+  prettier,
   {
     files: ['**/*.vue'],
     languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, sourceType: 'module' } },
@@ -24,13 +26,6 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
-      'vue/max-attributes-per-line': 'off',
-      'vue/singleline-html-element-content-newline': 'off',
-      'vue/html-self-closing': 'off',
-      'vue/html-indent': 'off',
-      'vue/html-closing-bracket-newline': 'off',
-      'vue/first-attribute-linebreak': 'off',
-      'vue/multiline-html-element-content-newline': 'off',
       'vue/attributes-order': 'off',
       'vue/require-default-prop': 'off',
       'vue/multi-word-component-names': 'off',
@@ -46,11 +41,30 @@ export default tseslint.config(
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'process', 'Buffer', 'fetch', 'localStorage', 'performance', 'setTimeout'],
-      'no-restricted-properties': ['error',
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'process',
+        'Buffer',
+        'fetch',
+        'localStorage',
+        'performance',
+        'setTimeout',
+      ],
+      'no-restricted-properties': [
+        'error',
         { object: 'Math', property: 'random', message: 'core draws its randomness from a passed seed' },
-        { object: 'Date', property: 'now', message: 'core has no clock: pass the time in' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock: pass the time in' }],
+        { object: 'Date', property: 'now', message: 'core has no clock: pass the time in' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core has no clock: pass the time in',
+        },
+      ],
     },
   },
   {

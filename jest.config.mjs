@@ -1,13 +1,16 @@
 /** One project per workspace that has unit tests; all in Jest's module mode, since several dependencies are modules only. */
 const transform = {
-  '^.+\\.ts$': ['@swc/jest', {
-    jsc: {
-      parser: { syntax: 'typescript', decorators: true },
-      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
-      target: 'es2022',
+  '^.+\\.ts$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', decorators: true },
+        transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+        target: 'es2022',
+      },
+      module: { type: 'es6' },
     },
-    module: { type: 'es6' },
-  }],
+  ],
 };
 const project = (name, extra = {}) => ({
   displayName: name,
@@ -24,7 +27,10 @@ export default {
   projects: [
     project('core'),
     project('contract'),
-    project('server', { globalSetup: '<rootDir>/test/start-database.mjs', globalTeardown: '<rootDir>/test/stop-database.mjs' }),
+    project('server', {
+      globalSetup: '<rootDir>/test/start-database.mjs',
+      globalTeardown: '<rootDir>/test/stop-database.mjs',
+    }),
     project('cli'),
     project('web'),
     project('scripts'),

@@ -16,7 +16,14 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.GRAIN_FOLD_CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
     },
   },
 });

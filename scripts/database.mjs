@@ -7,21 +7,32 @@ import os from 'node:os';
 import path from 'node:path';
 
 const isRoot = process.getuid?.() === 0;
-const pause = (milliseconds) => new Promise((resolve) => { setTimeout(resolve, milliseconds); });
+const pause = (milliseconds) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, milliseconds);
+  });
 
 export function has(command) {
-  return (process.env.PATH ?? '').split(':').concat('/usr/sbin', '/usr/bin').some((folder) => fs.existsSync(path.join(folder, command)));
+  return (process.env.PATH ?? '')
+    .split(':')
+    .concat('/usr/sbin', '/usr/bin')
+    .some((folder) => fs.existsSync(path.join(folder, command)));
 }
 
 /** Installs Debian packages when a command of theirs is missing. Asks nothing. */
 export function ensureDebianPackages(wanted) {
-  const missing = Object.entries(wanted).filter(([command]) => !has(command)).map(([, name]) => name);
+  const missing = Object.entries(wanted)
+    .filter(([command]) => !has(command))
+    .map(([, name]) => name);
   if (missing.length === 0) return;
   console.log(`Installing ${missing.join(', ')} …`);
   const sudo = isRoot ? [] : ['sudo', '-n'];
   const run = (...words) => {
     const [command, ...rest] = [...sudo, ...words];
-    execFileSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    execFileSync(command, rest, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   };
   run('apt-get', 'update', '-qq');
   run('apt-get', 'install', '-y', '-qq', ...missing);
@@ -40,17 +51,29 @@ export function freePort() {
 }
 
 const isAlive = (pid) => {
-  try { process.kill(pid, 0); return true; } catch { return false; }
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
 };
 
 const readPid = (file) => (fs.existsSync(file) ? Number(fs.readFileSync(file, 'utf8')) : 0);
-const isMariadb = (pid) => isAlive(pid) && fs.existsSync(`/proc/${pid}/comm`) && fs.readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('mariadb');
+const isMariadb = (pid) =>
+  isAlive(pid) &&
+  fs.existsSync(`/proc/${pid}/comm`) &&
+  fs.readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('mariadb');
 
 /** Makes way for a start: a database whose starter was killed is stopped; one that is in use is left, with an error. */
 async function clearAway(folder, pidFile, owner) {
-  const pid = readPid(pidFile), starter = readPid(owner);
+  const pid = readPid(pidFile),
+    starter = readPid(owner);
   if (pid > 0 && isMariadb(pid)) {
-    if (starter > 0 && isAlive(starter)) throw new Error(`A database (process ${pid}) already runs on ${folder}. Stop the other Grain Fold first, or set GRAIN_FOLD_DATA to another folder.`);
+    if (starter > 0 && isAlive(starter))
+      throw new Error(
+        `A database (process ${pid}) already runs on ${folder}. Stop the other Grain Fold first, or set GRAIN_FOLD_DATA to another folder.`,
+      );
     process.kill(pid, 'SIGTERM');
     for (let waited = 0; isMariadb(pid) && waited < 30_000; waited += 50) await pause(50);
   }
@@ -86,25 +109,56 @@ export async function startDatabase(folder, options = {}) {
   const isNew = !fs.existsSync(path.join(data, 'mysql')) || !fs.existsSync(note);
   if (isNew) {
     fs.rmSync(data, { recursive: true, force: true });
-    execFileSync('mariadb-install-db', ['--no-defaults', `--user=${user}`, `--datadir=${data}`, '--skip-test-db', '--auth-root-authentication-method=socket', `--auth-root-socket-user=${os.userInfo().username}`], { stdio: ['ignore', 'ignore', 'pipe'] });
+    execFileSync(
+      'mariadb-install-db',
+      [
+        '--no-defaults',
+        `--user=${user}`,
+        `--datadir=${data}`,
+        '--skip-test-db',
+        '--auth-root-authentication-method=socket',
+        `--auth-root-socket-user=${os.userInfo().username}`,
+      ],
+      { stdio: ['ignore', 'ignore', 'pipe'] },
+    );
   }
-  const port = options.port ?? await freePort();
-  const server = spawn(fs.existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd', [
-    '--no-defaults', `--user=${user}`, `--datadir=${data}`, '--bind-address=127.0.0.1', `--port=${port}`, `--socket=${socket}`, `--pid-file=${pidFile}`,
-    '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--performance-schema=OFF', '--max-allowed-packet=64M',
-    `--innodb-flush-log-at-trx-commit=${options.durable === false ? 2 : 1}`,
-  ], { stdio: ['ignore', 'ignore', 'pipe'], detached: true });
+  const port = options.port ?? (await freePort());
+  const server = spawn(
+    fs.existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd',
+    [
+      '--no-defaults',
+      `--user=${user}`,
+      `--datadir=${data}`,
+      '--bind-address=127.0.0.1',
+      `--port=${port}`,
+      `--socket=${socket}`,
+      `--pid-file=${pidFile}`,
+      '--skip-name-resolve',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--performance-schema=OFF',
+      '--max-allowed-packet=64M',
+      `--innodb-flush-log-at-trx-commit=${options.durable === false ? 2 : 1}`,
+    ],
+    { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
+  );
   let log = '';
-  server.stderr.on('data', (chunk) => { log = (log + chunk).slice(-4000); });
+  server.stderr.on('data', (chunk) => {
+    log = (log + chunk).slice(-4000);
+  });
   let exited = false;
-  server.once('exit', () => { exited = true; });
+  server.once('exit', () => {
+    exited = true;
+  });
   for (let waited = 0; ; waited += 50) {
     if (exited) throw new Error(`MariaDB did not start on ${folder}:\n${log}`);
     if (waited > 60_000) throw new Error(`MariaDB did not answer within a minute:\n${log}`);
     try {
       execFileSync('mariadb-admin', ['--no-defaults', '-S', socket, 'ping'], { stdio: 'ignore' });
       break;
-    } catch { await pause(50); }
+    } catch {
+      await pause(50);
+    }
   }
   fs.writeFileSync(owner, String(process.pid));
   if (isNew) {
@@ -122,5 +176,10 @@ export async function startDatabase(folder, options = {}) {
 }
 
 /** The variables through which the server is told of its database. */
-export const databaseVariables = ({ host, port, user, password, database }) =>
-  ({ GRAIN_FOLD_DB_HOST: host, GRAIN_FOLD_DB_PORT: String(port), GRAIN_FOLD_DB_USER: user, GRAIN_FOLD_DB_PASSWORD: password, GRAIN_FOLD_DB_NAME: database });
+export const databaseVariables = ({ host, port, user, password, database }) => ({
+  GRAIN_FOLD_DB_HOST: host,
+  GRAIN_FOLD_DB_PORT: String(port),
+  GRAIN_FOLD_DB_USER: user,
+  GRAIN_FOLD_DB_PASSWORD: password,
+  GRAIN_FOLD_DB_NAME: database,
+});

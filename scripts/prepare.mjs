@@ -23,31 +23,47 @@ export function ensurePackages() {
 
 function newestSource() {
   const skip = new Set(['node_modules', 'dist', 'test-results']);
-  const newest = (folder) => fs.readdirSync(folder, { withFileTypes: true }).reduce((latest, entry) => {
-    if (skip.has(entry.name)) return latest;
-    const file = path.join(folder, entry.name);
-    return Math.max(latest, entry.isDirectory() ? newest(file) : changedAt(file));
-  }, 0);
-  return Math.max(changedAt(at('package-lock.json')), ...['core', 'contract', 'server', 'web'].map((name) => newest(at(name))));
+  const newest = (folder) =>
+    fs.readdirSync(folder, { withFileTypes: true }).reduce((latest, entry) => {
+      if (skip.has(entry.name)) return latest;
+      const file = path.join(folder, entry.name);
+      return Math.max(latest, entry.isDirectory() ? newest(file) : changedAt(file));
+    }, 0);
+  return Math.max(
+    changedAt(at('package-lock.json')),
+    ...['core', 'contract', 'server', 'web'].map((name) => newest(at(name))),
+  );
 }
 
 /** Whether the built pages and server are of the present sources. */
-export const isBuilt = () => Math.min(changedAt(at('web/dist/index.html')), changedAt(at('server/dist/main.js'))) > newestSource();
+export const isBuilt = () =>
+  Math.min(changedAt(at('web/dist/index.html')), changedAt(at('server/dist/main.js'))) > newestSource();
 
 /** Builds pages and server when a source is newer than they are. */
 export function ensureBuilt() {
   if (isBuilt()) return;
   console.log('Building …');
-  for (const workspace of ['web', 'server']) execFileSync('npm', ['run', 'build', '--silent', '--workspace', workspace], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] });
+  for (const workspace of ['web', 'server'])
+    execFileSync('npm', ['run', 'build', '--silent', '--workspace', workspace], {
+      cwd: ROOT,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
 }
 
 /** Runs a command to its end. @returns {Promise<{ code: number, output: string, seconds: number }>} */
 export function run(command, words, env = {}) {
   const start = Date.now();
   return new Promise((resolve, reject) => {
-    const child = spawn(command, words, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, words, {
+      cwd: ROOT,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let output = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => { output += chunk; });
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (chunk) => {
+        output += chunk;
+      });
     child.once('error', reject);
     child.once('exit', (code) => resolve({ code: code ?? 1, output, seconds: (Date.now() - start) / 1000 }));
   });

@@ -14,32 +14,54 @@ const folder = process.argv[2] ?? path.join(ROOT, 'docs/screenshots');
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-pictures-'));
 fs.chmodSync(data, 0o755);
 const workshop = await startWorkshop({ folder: path.join(data, 'database'), durable: false });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
 try {
   fs.mkdirSync(folder, { recursive: true });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  page.on('console', (message) => { if (message.type() === 'error') console.error(`page: ${message.text()}`); });
+  page.on('console', (message) => {
+    if (message.type() === 'error') console.error(`page: ${message.text()}`);
+  });
   page.on('pageerror', (error) => console.error(`page: ${error.stack}`));
   const take = async (name, wait = 400) => {
     await page.waitForTimeout(wait);
     await page.screenshot({ path: path.join(folder, `${name}.png`) });
     console.log(name);
   };
-  const station = (word) => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: word }).click();
+  const station = (word) =>
+    page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: word }).click();
   await page.goto(workshop.address);
   await take('welcome');
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('heading', { name: 'Airframes' }).waitFor();
   await take('airframes');
-  await page.getByRole('link', { name: /Reedling 1100/ }).first().click();
+  await page
+    .getByRole('link', { name: /Reedling 1100/ })
+    .first()
+    .click();
   await page.getByRole('listbox', { name: 'Parts' }).waitFor();
-  await page.getByRole('option', { name: /Pod tray/ }).first().click();
+  await page
+    .getByRole('option', { name: /Pod tray/ })
+    .first()
+    .click();
   await take('parts', 900);
   await page.locator('body').press('u');
   await page.getByRole('region', { name: 'Folds' }).waitFor();
   await take('folded', 2500);
   await page.getByLabel('Shown folded').selectOption('airframe');
-  await page.getByRole('region', { name: 'Folds' }).getByText(/stand together/).waitFor();
+  await page
+    .getByRole('region', { name: 'Folds' })
+    .getByText(/stand together/)
+    .waitFor();
   await take('together', 2500);
   await page.getByLabel('Shown folded').selectOption('part');
   await page.locator('body').press('u');

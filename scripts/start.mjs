@@ -7,11 +7,17 @@ import { startWorkshop } from './workshop.mjs';
 const port = Number(process.env.PORT || 5180);
 
 try {
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Error(`PORT must be a whole number from 1 to 65535, got "${process.env.PORT}".`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Error(`PORT must be a whole number from 1 to 65535, got "${process.env.PORT}".`);
   ensureDebianPackages({ mariadbd: 'mariadb-server' });
   ensurePackages();
   ensureBuilt();
-  const workshop = await startWorkshop({ folder: path.join(DATA, 'database'), host: process.env.HOST || '127.0.0.1', port, quiet: false });
+  const workshop = await startWorkshop({
+    folder: path.join(DATA, 'database'),
+    host: process.env.HOST || '127.0.0.1',
+    port,
+    quiet: false,
+  });
   let isStopping = false;
   const stop = async (code) => {
     if (isStopping) return;

@@ -10,7 +10,8 @@ import { ensurePackages, ROOT, run } from './prepare.mjs';
 
 const bin = (name) => path.join(ROOT, 'node_modules/.bin', name);
 const results = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-results-'));
-let passed = 0, failed = 0;
+let passed = 0,
+  failed = 0;
 
 function tell(name, isGood, seconds, output) {
   console.log(`${isGood ? 'ok  ' : 'FAIL'} ${name} (${seconds.toFixed(0)} s)`);
@@ -30,7 +31,14 @@ const readJson = (file) => (fs.existsSync(file) ? JSON.parse(fs.readFileSync(fil
 
 async function unitTests() {
   const file = path.join(results, 'jest.json');
-  const { code, output, seconds } = await run(process.execPath, ['--experimental-vm-modules', '--no-warnings', path.join(ROOT, 'node_modules/jest/bin/jest.js'), '--json', `--outputFile=${file}`, '--silent']);
+  const { code, output, seconds } = await run(process.execPath, [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    path.join(ROOT, 'node_modules/jest/bin/jest.js'),
+    '--json',
+    `--outputFile=${file}`,
+    '--silent',
+  ]);
   const result = readJson(file);
   const bad = result ? result.numFailedTests + result.numRuntimeErrorTestSuites : 1;
   passed += result?.numPassedTests ?? 0;
@@ -40,7 +48,11 @@ async function unitTests() {
 
 async function browserTests() {
   const file = path.join(results, 'playwright.json');
-  const { code, output, seconds } = await run(bin('playwright'), ['test', '-c', path.join(ROOT, 'e2e/playwright.config.ts'), '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+  const { code, output, seconds } = await run(
+    bin('playwright'),
+    ['test', '-c', path.join(ROOT, 'e2e/playwright.config.ts'), '--reporter=list,json'],
+    { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+  );
   const stats = readJson(file)?.stats;
   const bad = stats ? stats.unexpected : 1;
   passed += stats ? stats.expected + stats.flaky : 0;
@@ -51,7 +63,8 @@ async function browserTests() {
 try {
   ensureDebianPackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
   ensurePackages();
-  const [, , , isBuilt] = await Promise.all([
+  const [, , , , isBuilt] = await Promise.all([
+    check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
     check('types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json']),
     check('types of the pages', bin('vue-tsc'), ['--noEmit', '-p', 'web/tsconfig.json']),

@@ -10,4 +10,11 @@ export interface Workshop {
   startDatabase(): Promise<void>;
   stop(): Promise<void>;
 }
-export function startWorkshop(options: { folder: string; host?: string; port?: number; durable?: boolean; env?: Readonly<Record<string, string>>; quiet?: boolean }): Promise<Workshop>;
+export function startWorkshop(options: {
+  folder: string;
+  host?: string;
+  port?: number;
+  durable?: boolean;
+  env?: Readonly<Record<string, string>>;
+  quiet?: boolean;
+}): Promise<Workshop>;

@@ -4,13 +4,26 @@ import path from 'node:path';
 import { databaseVariables, freePort, startDatabase } from './database.mjs';
 import { ROOT } from './prepare.mjs';
 
-const pause = (milliseconds) => new Promise((resolve) => { setTimeout(resolve, milliseconds); });
+const pause = (milliseconds) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, milliseconds);
+  });
 
 /** Starts the built server on a database and waits until it listens. @returns {Promise<import('node:child_process').ChildProcess>} */
 export async function startServer(database, { host = '127.0.0.1', port = 5180, env = {}, quiet = true } = {}) {
   const child = spawn(process.execPath, [path.join(ROOT, 'server/dist/main.js')], {
-    cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
-    env: { ...process.env, ...databaseVariables(database), HOST: host, PORT: String(port), NODE_ENV: 'production', GRAIN_FOLD_PAGES: path.join(ROOT, 'web/dist'), GRAIN_FOLD_DEMO: path.join(ROOT, 'demo'), ...env },
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+    env: {
+      ...process.env,
+      ...databaseVariables(database),
+      HOST: host,
+      PORT: String(port),
+      NODE_ENV: 'production',
+      GRAIN_FOLD_PAGES: path.join(ROOT, 'web/dist'),
+      GRAIN_FOLD_DEMO: path.join(ROOT, 'demo'),
+      ...env,
+    },
   });
   let said = '';
   await new Promise((resolve, reject) => {
@@ -31,7 +44,9 @@ export async function startServer(database, { host = '127.0.0.1', port = 5180, e
 /** Ends a child and waits for its end. */
 export async function end(child, signal = 'SIGTERM') {
   if (child.exitCode !== null || child.signalCode !== null) return;
-  const ended = new Promise((resolve) => { child.once('exit', resolve); });
+  const ended = new Promise((resolve) => {
+    child.once('exit', resolve);
+  });
   child.kill(signal);
   await ended;
 }
@@ -42,7 +57,7 @@ export async function end(child, signal = 'SIGTERM') {
  */
 export async function startWorkshop({ folder, host = '127.0.0.1', port, durable = true, env = {}, quiet = true }) {
   let database = await startDatabase(folder, { durable });
-  const chosenPort = port ?? await freePort();
+  const chosenPort = port ?? (await freePort());
   const options = { host, port: chosenPort, env, quiet };
   let server;
   try {
@@ -53,16 +68,26 @@ export async function startWorkshop({ folder, host = '127.0.0.1', port, durable 
   }
   return {
     address: `http://${host}:${chosenPort}`,
-    get database() { return database; },
-    get server() { return server; },
-    async killServer() { await end(server, 'SIGKILL'); },
-    async startServer() { server = await startServer(database, options); },
+    get database() {
+      return database;
+    },
+    get server() {
+      return server;
+    },
+    async killServer() {
+      await end(server, 'SIGKILL');
+    },
+    async startServer() {
+      server = await startServer(database, options);
+    },
     async killDatabase() {
       process.kill(database.pid, 'SIGKILL');
       await database.stop();
       await pause(50);
     },
-    async startDatabase() { database = await startDatabase(folder, { durable, port: database.port }); },
+    async startDatabase() {
+      database = await startDatabase(folder, { durable, port: database.port });
+    },
     async stop() {
       await end(server);
       await database.stop();

@@ -12,19 +12,31 @@ const STEPS = 120;
 
 for (const drawn of [paperbarkMite(), saltbox36(), reedling1100()]) {
   const airframe = withSeams(drawn);
-  const faults = airframe.parts.flatMap((part) => faultsIn(airframe, part).map((fault) => `${part.name}: ${fault.title}. ${fault.detail}`));
+  const faults = airframe.parts.flatMap((part) =>
+    faultsIn(airframe, part).map((fault) => `${part.name}: ${fault.title}. ${fault.detail}`),
+  );
   if (faults.length > 0) throw new Error(`${airframe.name} has faults:\n${faults.join('\n')}`);
   const nested: Airframe = { ...airframe, nest: nestOf(airframe) };
-  fs.writeFileSync(path.join(import.meta.dirname, '../demo', `${airframe.id}.grainfold.json`), writeProjectFile(nested));
+  fs.writeFileSync(
+    path.join(import.meta.dirname, '../demo', `${airframe.id}.grainfold.json`),
+    writeProjectFile(nested),
+  );
   console.log(`${airframe.name}: ${airframe.parts.length} drawings, ${nested.nest!.boards.length} boards`);
 }
 
 /** The demos declare every seam that closes when their parts are folded. */
 function withSeams(airframe: Airframe): Airframe {
-  const parts = airframe.parts.map((part) => (standingPart(airframe, part)?.body.near ?? []).filter(({ state }) => state === 'closed').reduce((now, { seam }) => {
-    const result = applyCommand(now, { name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } });
-    return result.ok ? result.part : now;
-  }, part));
+  const parts = airframe.parts.map((part) =>
+    (standingPart(airframe, part)?.body.near ?? [])
+      .filter(({ state }) => state === 'closed')
+      .reduce((now, { seam }) => {
+        const result = applyCommand(now, {
+          name: 'addSeam',
+          args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId },
+        });
+        return result.ok ? result.part : now;
+      }, part),
+  );
   return { ...airframe, parts };
 }
 
@@ -32,6 +44,7 @@ function nestOf(airframe: Airframe): Airframe['nest'] {
   const search = searchAirframeNest(airframe, airframe.settings.nest.seed);
   let step = search.next().value;
   while (step.tried < STEPS) step = search.next().value;
-  if (step.nest.unplaced.length > 0) throw new Error(`${airframe.name}: ${JSON.stringify(step.nest.unplaced)} found no place`);
+  if (step.nest.unplaced.length > 0)
+    throw new Error(`${airframe.name}: ${JSON.stringify(step.nest.unplaced)} found no place`);
   return step.nest;
 }

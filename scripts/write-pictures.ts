@@ -3,7 +3,15 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { foldView, type Airframe } from '@grain-fold/core/airframe';
 import { DEFAULT_SETTINGS, standardBoard } from '@grain-fold/core/airframe';
-import { applyCommand, emptyPart, outlineOf, polylineDraft, rectangleDraft, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import {
+  applyCommand,
+  emptyPart,
+  outlineOf,
+  polylineDraft,
+  rectangleDraft,
+  type Part,
+  type PartCommand,
+} from '@grain-fold/core/drawing';
 import { foldedFaces, foldedSvg } from '@grain-fold/core/folds';
 import { reedling1100 } from './demo/reedling-1100.ts';
 import { saltbox36 } from './demo/saltbox-36.ts';
@@ -11,36 +19,97 @@ import { saltbox36 } from './demo/saltbox-36.ts';
 const FOLDER = path.join(import.meta.dirname, '../docs/pictures');
 const VIEWPOINT = { turnDegrees: 35, heightDegrees: 28 };
 
-const after = (part: Part, ...commands: readonly PartCommand[]): Part => commands.reduce((now, command) => {
-  const result = applyCommand(now, command);
-  if (!result.ok) throw new Error(result.message);
-  return result.part;
-}, part);
-const strip = (sides: readonly number[], folds: readonly number[], style: 'groove' | 'trench'): Part => after(emptyPart('p', 'Strip', 'board'), { name: 'foldStrip', args: {
-  lengthMm: 90, thicknessMm: 5, sides: sides.map((sizeMm) => ({ sizeMm, is: 'outer' })), folds: folds.map((foldDegrees) => ({ foldDegrees, style })),
-} });
-const plate = (id: string, width: number, height: number, material: string): Part => after(emptyPart(id, id, material), { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, width, height) } });
+const after = (part: Part, ...commands: readonly PartCommand[]): Part =>
+  commands.reduce((now, command) => {
+    const result = applyCommand(now, command);
+    if (!result.ok) throw new Error(result.message);
+    return result.part;
+  }, part);
+const strip = (sides: readonly number[], folds: readonly number[], style: 'groove' | 'trench'): Part =>
+  after(emptyPart('p', 'Strip', 'board'), {
+    name: 'foldStrip',
+    args: {
+      lengthMm: 90,
+      thicknessMm: 5,
+      sides: sides.map((sizeMm) => ({ sizeMm, is: 'outer' })),
+      folds: folds.map((foldDegrees) => ({ foldDegrees, style })),
+    },
+  });
+const plate = (id: string, width: number, height: number, material: string): Part =>
+  after(emptyPart(id, id, material), {
+    name: 'drawOutline',
+    args: { draft: rectangleDraft({ x: 0, y: 0 }, width, height) },
+  });
 const edge = (part: Part, index: number): string => outlineOf(part)!.segments[index]!.id;
-const airframe = (...parts: readonly Part[]): Airframe => ({ id: 'a', name: 'Example', settings: DEFAULT_SETTINGS, parts, boards: [{ ...standardBoard('b1', 'board'), thicknessMm: 5 }, { ...standardBoard('b2', 'thin'), thicknessMm: 3 }] });
+const airframe = (...parts: readonly Part[]): Airframe => ({
+  id: 'a',
+  name: 'Example',
+  settings: DEFAULT_SETTINGS,
+  parts,
+  boards: [
+    { ...standardBoard('b1', 'board'), thicknessMm: 5 },
+    { ...standardBoard('b2', 'thin'), thicknessMm: 3 },
+  ],
+});
 
 /** A row of creases rolled from one. */
 function rolled(): Part {
-  const creased = after(plate('p', 90, 140, 'board'), { name: 'drawLine', args: { draft: polylineDraft([{ x: 0, y: 50 }, { x: 90, y: 50 }]), operation: { kind: 'crease', face: 'face', foldDegrees: 10, label: '' } } });
-  return after(creased, { name: 'rollCrease', args: { operationId: creased.operations[0]!.id, radiusMm: 30, turnDegrees: 90, creases: 6, side: 'left' } });
+  const creased = after(plate('p', 90, 140, 'board'), {
+    name: 'drawLine',
+    args: {
+      draft: polylineDraft([
+        { x: 0, y: 50 },
+        { x: 90, y: 50 },
+      ]),
+      operation: { kind: 'crease', face: 'face', foldDegrees: 10, label: '' },
+    },
+  });
+  return after(creased, {
+    name: 'rollCrease',
+    args: { operationId: creased.operations[0]!.id, radiusMm: 30, turnDegrees: 90, creases: 6, side: 'left' },
+  });
 }
 /** Plates of 5 and 3 mm that meet at 90°, both bevelled for it. */
 function unequal(): Airframe {
-  const floor = after(plate('floor', 90, 60, 'board'), { name: 'setPlace', args: { place: { at: { x: 0, y: -60, z: 0 }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0 } } });
+  const floor = after(plate('floor', 90, 60, 'board'), {
+    name: 'setPlace',
+    args: { place: { at: { x: 0, y: -60, z: 0 }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0 } },
+  });
   const wall = plate('wall', 90, 40, 'thin');
   return airframe(
     after(floor, { name: 'bevelEdge', args: { segmentId: edge(floor, 2), face: 'face', bevelDegrees: 30.96 } }),
-    after(wall, { name: 'addJoint', args: { joint: { ownSegmentId: edge(wall, 0), ownSkin: 'back', toPartId: 'floor', toSegmentId: edge(floor, 2), toSkin: 'back', turnDegrees: 90, alongMm: 0, isReversed: false } } }, { name: 'bevelEdge', args: { segmentId: edge(wall, 0), face: 'face', bevelDegrees: 59.04 } }),
+    after(
+      wall,
+      {
+        name: 'addJoint',
+        args: {
+          joint: {
+            ownSegmentId: edge(wall, 0),
+            ownSkin: 'back',
+            toPartId: 'floor',
+            toSegmentId: edge(floor, 2),
+            toSkin: 'back',
+            turnDegrees: 90,
+            alongMm: 0,
+            isReversed: false,
+          },
+        },
+      },
+      { name: 'bevelEdge', args: { segmentId: edge(wall, 0), face: 'face', bevelDegrees: 59.04 } },
+    ),
   );
 }
 
 function write(name: string, of: Airframe, partId: string, extent: 'part' | 'airframe'): void {
   const view = foldView(of, partId, extent, of.settings.unit)!;
-  fs.writeFileSync(path.join(FOLDER, `${name}.svg`), foldedSvg(view.assembly.pieces.flatMap(({ body, maps }) => foldedFaces(body.solids, maps)), VIEWPOINT, view.report.join(' ')));
+  fs.writeFileSync(
+    path.join(FOLDER, `${name}.svg`),
+    foldedSvg(
+      view.assembly.pieces.flatMap(({ body, maps }) => foldedFaces(body.solids, maps)),
+      VIEWPOINT,
+      view.report.join(' '),
+    ),
+  );
   console.log(`${name}: ${view.report.join(' ')}`);
 }
 

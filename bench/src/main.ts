@@ -1,7 +1,18 @@
 /** Times the core on the demo airframes: one JSON line a case, the median of several runs in milliseconds. */
 import fs from 'node:fs';
 import path from 'node:path';
-import { boardViews, cutListOf, faultsIn, nestHash, pagesDocument, pagesOf, quickFigures, quickNest, searchAirframeNest, type Airframe } from '@grain-fold/core/airframe';
+import {
+  boardViews,
+  cutListOf,
+  faultsIn,
+  nestHash,
+  pagesDocument,
+  pagesOf,
+  quickFigures,
+  quickNest,
+  searchAirframeNest,
+  type Airframe,
+} from '@grain-fold/core/airframe';
 import { applyCommand, outlineOf, resolve, snap } from '@grain-fold/core/drawing';
 
 const demo = path.resolve(import.meta.dirname, '../../demo');
@@ -22,14 +33,25 @@ function report(name: string, airframe: Airframe, work: (fresh: Airframe) => voi
     const fresh = forgotten(airframe);
     return time(() => work(fresh));
   }).sort((a, b) => a - b);
-  console.log(JSON.stringify({ case: name, airframe: airframe.name, runs: RUNS, medianMs: Number(runs[Math.floor(RUNS / 2)]!.toFixed(2)), worstMs: Number(runs.at(-1)!.toFixed(2)) }));
+  console.log(
+    JSON.stringify({
+      case: name,
+      airframe: airframe.name,
+      runs: RUNS,
+      medianMs: Number(runs[Math.floor(RUNS / 2)]!.toFixed(2)),
+      worstMs: Number(runs.at(-1)!.toFixed(2)),
+    }),
+  );
 }
 
 /** One point moved, and everything the interface's thread figures from it before the next frame. */
 function edit(airframe: Airframe): () => void {
   quickFigures(airframe);
   const part = airframe.parts[0]!;
-  const result = applyCommand(part, { name: 'moveNodes', args: { nodeIds: [outlineOf(part)!.nodes[0]!.id], by: { x: 1, y: 0 } } });
+  const result = applyCommand(part, {
+    name: 'moveNodes',
+    args: { nodeIds: [outlineOf(part)!.nodes[0]!.id], by: { x: 1, y: 0 } },
+  });
   if (!result.ok) throw new Error(result.message);
   const next = { ...airframe, parts: airframe.parts.with(0, result.part) };
   return () => {
@@ -42,9 +64,21 @@ function edit(airframe: Airframe): () => void {
 for (const name of ['paperbark-mite', 'saltbox-36', 'reedling-1100']) {
   const airframe = JSON.parse(fs.readFileSync(path.join(demo, `${name}.grainfold.json`), 'utf8')) as Airframe;
   report('resolve and check every part', airframe, (fresh) => fresh.parts.forEach((part) => faultsIn(fresh, part)));
-  report('resolve one part', airframe, (fresh) => void resolve(fresh.parts[0]!, { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} }));
+  report(
+    'resolve one part',
+    airframe,
+    (fresh) => void resolve(fresh.parts[0]!, { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} }),
+  );
   const warm = Array.from({ length: RUNS }, () => time(edit(forgotten(airframe)))).sort((a, b) => a - b);
-  console.log(JSON.stringify({ case: 'an edit on the interface thread', airframe: airframe.name, runs: RUNS, medianMs: Number(warm[Math.floor(RUNS / 2)]!.toFixed(2)), worstMs: Number(warm.at(-1)!.toFixed(2)) }));
+  console.log(
+    JSON.stringify({
+      case: 'an edit on the interface thread',
+      airframe: airframe.name,
+      runs: RUNS,
+      medianMs: Number(warm[Math.floor(RUNS / 2)]!.toFixed(2)),
+      worstMs: Number(warm.at(-1)!.toFixed(2)),
+    }),
+  );
   report('look at the nested boards', airframe, (fresh) => void boardViews(fresh, fresh.nest!));
   report('cut list', airframe, (fresh) => void cutListOf(fresh));
   report('lay out pages', airframe, (fresh) => void pagesOf(fresh));
@@ -54,7 +88,15 @@ for (const name of ['paperbark-mite', 'saltbox-36', 'reedling-1100']) {
   for (const { tried, effectiveBoards, nest } of searchAirframeNest(airframe, 1)) {
     const { user } = process.cpuUsage(start);
     if (user < NEST_SECONDS * 1e6) continue;
-    console.log(JSON.stringify({ case: `nest for ${NEST_SECONDS} s`, airframe: airframe.name, tried, effectiveBoards: Number(effectiveBoards.toFixed(4)), boards: nest.boards.length }));
+    console.log(
+      JSON.stringify({
+        case: `nest for ${NEST_SECONDS} s`,
+        airframe: airframe.name,
+        tried,
+        effectiveBoards: Number(effectiveBoards.toFixed(4)),
+        boards: nest.boards.length,
+      }),
+    );
     break;
   }
 }

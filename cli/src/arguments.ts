@@ -15,15 +15,27 @@ export interface CliOptions {
 }
 
 const OPTIONS = {
-  paper: { type: 'string' }, scale: { type: 'string' }, variant: { type: 'string' }, out: { type: 'string' }, seconds: { type: 'string' }, seed: { type: 'string' }, steps: { type: 'string' }, format: { type: 'string' },
+  paper: { type: 'string' },
+  scale: { type: 'string' },
+  variant: { type: 'string' },
+  out: { type: 'string' },
+  seconds: { type: 'string' },
+  seed: { type: 'string' },
+  steps: { type: 'string' },
+  format: { type: 'string' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
 /** Splits a command line into the command, its file and its options. @throws CliError USAGE naming the unknown option */
-export function readArguments(words: readonly string[]): { readonly command?: string; readonly file?: string; readonly options: CliOptions } {
+export function readArguments(words: readonly string[]): {
+  readonly command?: string;
+  readonly file?: string;
+  readonly options: CliOptions;
+} {
   try {
     const { values, positionals } = parseArgs({ args: [...words], options: OPTIONS, allowPositionals: true });
-    if (positionals.length > 2) throw new CliError('USAGE', `One command and one file are taken; "${positionals[2]}" is too much.`);
+    if (positionals.length > 2)
+      throw new CliError('USAGE', `One command and one file are taken; "${positionals[2]}" is too much.`);
     return { command: positionals[0], file: positionals[1], options: values };
   } catch (error) {
     if (error instanceof CliError) throw error;
@@ -32,10 +44,17 @@ export function readArguments(words: readonly string[]): { readonly command?: st
 }
 
 /** An option as a number within bounds, or what to take when it is not given. */
-export function numberOption(options: CliOptions, name: 'scale' | 'seconds' | 'seed' | 'steps', fallback: number, least: number, most: number): number {
+export function numberOption(
+  options: CliOptions,
+  name: 'scale' | 'seconds' | 'seed' | 'steps',
+  fallback: number,
+  least: number,
+  most: number,
+): number {
   const typed = options[name];
   if (typed === undefined) return fallback;
   const value = typed.trim() === '' ? NaN : Number(typed);
-  if (!Number.isFinite(value) || value < least || value > most) throw new CliError('USAGE', `--${name} must be a number from ${least} to ${most}, got "${typed}".`);
+  if (!Number.isFinite(value) || value < least || value > most)
+    throw new CliError('USAGE', `--${name} must be a number from ${least} to ${most}, got "${typed}".`);
   return value;
 }

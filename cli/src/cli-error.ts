@@ -4,7 +4,11 @@ export const EXIT_CODES = { OK: 0, FAULTS: 1, USAGE: 2, FILE: 3, UNPLACED: 4, FA
 /** An error that is told in one line, without a stack. */
 export class CliError extends Error {
   override readonly name = 'CliError';
-  constructor(readonly code: keyof typeof EXIT_CODES, message: string, readonly fields: readonly { readonly field: string; readonly message: string }[] = []) {
+  constructor(
+    readonly code: keyof typeof EXIT_CODES,
+    message: string,
+    readonly fields: readonly { readonly field: string; readonly message: string }[] = [],
+  ) {
     super(message);
   }
 }

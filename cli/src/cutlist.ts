@@ -10,10 +10,20 @@ import { readAirframe } from './project-file.ts';
 /** `cutlist`: the cut list as JSON, CSV or PDF. */
 export async function cutlist(file: string, options: CliOptions): Promise<CommandOutcome> {
   const airframe = await readAirframe(file, options);
-  const format = options.format ?? (options.out?.endsWith('.pdf') ? 'pdf' : options.out?.endsWith('.csv') ? 'csv' : 'json');
+  const format =
+    options.format ?? (options.out?.endsWith('.pdf') ? 'pdf' : options.out?.endsWith('.csv') ? 'csv' : 'json');
   const list = cutListOf(airframe);
   if (format === 'json') {
-    const parts = list.parts.map(({ part, quantity, boards, works }) => ({ part: part.name, group: part.group, side: part.side, quantity, material: part.material, thicknessMm: part.thicknessMm, boards, works }));
+    const parts = list.parts.map(({ part, quantity, boards, works }) => ({
+      part: part.name,
+      group: part.group,
+      side: part.side,
+      quantity,
+      material: part.material,
+      thicknessMm: part.thicknessMm,
+      boards,
+      works,
+    }));
     return { exit: 'OK', result: { airframe: airframe.name, totals: list.totals, parts } };
   }
   if (format === 'csv') {
@@ -24,6 +34,10 @@ export async function cutlist(file: string, options: CliOptions): Promise<Comman
   }
   if (format !== 'pdf') throw new CliError('USAGE', `--format must be json, csv or pdf, got "${format}".`);
   if (!options.out) throw new CliError('USAGE', 'A PDF needs --out FILE.pdf.');
-  await writePdfFile(options.out, cutListDocument(airframe, 0, new Date().toISOString().slice(0, 10)), `${airframe.name} · cut list`);
+  await writePdfFile(
+    options.out,
+    cutListDocument(airframe, 0, new Date().toISOString().slice(0, 10)),
+    `${airframe.name} · cut list`,
+  );
   return { exit: 'OK', result: { out: options.out } };
 }

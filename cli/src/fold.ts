@@ -11,13 +11,32 @@ const VIEWPOINT = { turnDegrees: 35, heightDegrees: 28 };
 
 /** `fold`: how every part closes, its seams and the order of its folds, and how all stand together; writes a drawing of it when asked. */
 export async function fold(file: string, options: CliOptions): Promise<CommandOutcome> {
-  const airframe = await readAirframe(file, options), drawn = partsInVariant(airframe), first = drawn[0];
+  const airframe = await readAirframe(file, options),
+    drawn = partsInVariant(airframe),
+    first = drawn[0];
   if (!first) throw new CliError('FILE', `${airframe.name} has no parts to fold.`);
   const { unit } = airframe.settings;
-  const seamOf = ({ gapMm, overlapMm, state }: { readonly gapMm: number; readonly overlapMm: number; readonly state: string }) => ({ state, gapMm, overlapMm });
+  const seamOf = ({
+    gapMm,
+    overlapMm,
+    state,
+  }: {
+    readonly gapMm: number;
+    readonly overlapMm: number;
+    readonly state: string;
+  }) => ({ state, gapMm, overlapMm });
   const parts = drawn.flatMap((part) => {
     const view = foldView(airframe, part.id, 'part', unit);
-    return view && view.parts[0]!.body.tree.turns.length > 0 ? [{ part: part.name, report: view.report, order: view.order.map(({ operationId, reason }) => ({ operationId, reason })), seams: view.seams.map(({ state }) => seamOf(state)) }] : [];
+    return view && view.parts[0]!.body.tree.turns.length > 0
+      ? [
+          {
+            part: part.name,
+            report: view.report,
+            order: view.order.map(({ operationId, reason }) => ({ operationId, reason })),
+            seams: view.seams.map(({ state }) => seamOf(state)),
+          },
+        ]
+      : [];
   });
   const whole = drawn.map(({ id }) => foldView(airframe, id, 'airframe', unit)).find((view) => view !== undefined);
   const between = whole?.seams.filter(({ state }) => state.seam.toPartId !== undefined) ?? [];
@@ -25,6 +44,17 @@ export async function fold(file: string, options: CliOptions): Promise<CommandOu
     const faces = whole.assembly.pieces.flatMap(({ body, maps }) => foldedFaces(body.solids, maps));
     await fs.writeFile(options.out, foldedSvg(faces, VIEWPOINT, whole.report.join(' ')));
   }
-  const isOpen = [...parts.flatMap(({ seams }) => seams), ...between.map(({ state }) => state)].some(({ state }) => state !== 'closed');
-  return { exit: isOpen ? 'FAULTS' : 'OK', result: { airframe: airframe.name, scale: airframe.settings.scale, parts, together: { report: whole?.report ?? [], seams: between.map(({ state }) => seamOf(state)) }, ...(options.out ? { out: options.out } : {}) } };
+  const isOpen = [...parts.flatMap(({ seams }) => seams), ...between.map(({ state }) => state)].some(
+    ({ state }) => state !== 'closed',
+  );
+  return {
+    exit: isOpen ? 'FAULTS' : 'OK',
+    result: {
+      airframe: airframe.name,
+      scale: airframe.settings.scale,
+      parts,
+      together: { report: whole?.report ?? [], seams: between.map(({ state }) => seamOf(state)) },
+      ...(options.out ? { out: options.out } : {}),
+    },
+  };
 }

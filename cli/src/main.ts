@@ -7,7 +7,13 @@ import { nest } from './nest.ts';
 import type { CommandOutcome } from './outcome.ts';
 import { pages } from './pages.ts';
 
-const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = { check, fold, pages, nest, cutlist };
+const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = {
+  check,
+  fold,
+  pages,
+  nest,
+  cutlist,
+};
 
 const HELP = `grain-fold COMMAND FILE [options]
 
@@ -37,7 +43,8 @@ async function main(): Promise<number> {
     return command === undefined && !options.help ? EXIT_CODES.USAGE : EXIT_CODES.OK;
   }
   const run = COMMANDS[command];
-  if (!run) throw new CliError('USAGE', `There is no command "${command}". Commands: ${Object.keys(COMMANDS).join(', ')}.`);
+  if (!run)
+    throw new CliError('USAGE', `There is no command "${command}". Commands: ${Object.keys(COMMANDS).join(', ')}.`);
   if (file === undefined) throw new CliError('USAGE', `${command} needs a file.`);
   const { exit, result, text } = await run(file, options);
   process.stdout.write(text ?? `${JSON.stringify(result, null, 1)}\n`);
@@ -48,6 +55,8 @@ try {
   process.exitCode = await main();
 } catch (error) {
   const known = error instanceof CliError;
-  process.stderr.write(`${JSON.stringify({ code: known ? error.code : 'FAILED', message: error instanceof Error ? error.message : String(error), ...(known && error.fields.length > 0 ? { fields: error.fields } : {}) })}\n`);
+  process.stderr.write(
+    `${JSON.stringify({ code: known ? error.code : 'FAILED', message: error instanceof Error ? error.message : String(error), ...(known && error.fields.length > 0 ? { fields: error.fields } : {}) })}\n`,
+  );
   process.exitCode = known ? EXIT_CODES[error.code] : EXIT_CODES.FAILED;
 }

@@ -25,7 +25,20 @@ export async function nest(file: string, options: CliOptions): Promise<CommandOu
   const views = boardViews(airframe, found);
   return {
     exit: found.unplaced.length > 0 ? 'UNPLACED' : 'OK',
-    result: { airframe: airframe.name, tried, effectiveBoards, seconds: seconds!, boards: views.map((view) => ({ board: view.board.name, boardId: view.board.id, yield: view.yield, rest: view.rest, placements: view.pieces.map(({ placed }) => placed) })), unplaced: found.unplaced },
+    result: {
+      airframe: airframe.name,
+      tried,
+      effectiveBoards,
+      seconds: seconds!,
+      boards: views.map((view) => ({
+        board: view.board.name,
+        boardId: view.board.id,
+        yield: view.yield,
+        rest: view.rest,
+        placements: view.pieces.map(({ placed }) => placed),
+      })),
+      unplaced: found.unplaced,
+    },
   };
 }
 
@@ -46,7 +59,13 @@ function asInstance(text: string, file: string): NestInstance | undefined {
 /** Says after each try whether the search is over, and then how many processor seconds it took. */
 function stopRule(options: CliOptions): (tried: number) => number | undefined {
   const steps = options.steps === undefined ? Infinity : numberOption(options, 'steps', 1, 1, 1_000_000);
-  const limit = numberOption(options, 'seconds', options.steps === undefined ? DEFAULT_SECONDS : Infinity, 0.01, 86_400);
+  const limit = numberOption(
+    options,
+    'seconds',
+    options.steps === undefined ? DEFAULT_SECONDS : Infinity,
+    0.01,
+    86_400,
+  );
   const start = process.cpuUsage();
   return (tried) => {
     const { user, system } = process.cpuUsage(start);

@@ -9,16 +9,33 @@ import { writePdfFile } from './pdf-file.ts';
 /** `pages`: lays the templates out on paper and writes the PDF. */
 export async function pages(file: string, options: CliOptions): Promise<CommandOutcome> {
   const read = await readAirframe(file, options);
-  const airframe: Airframe = { ...read, settings: { ...read.settings, pages: withPaper(read.settings.pages, options.paper) } };
+  const airframe: Airframe = {
+    ...read,
+    settings: { ...read.settings, pages: withPaper(read.settings.pages, options.paper) },
+  };
   const fault = pageSettingsFault(airframe.settings.pages);
   if (fault) throw new CliError('USAGE', fault);
   const plan = pagesOf(airframe);
   const out = options.out ?? file.replace(/(\.grainfold)?\.json$/, '') + ' pages.pdf';
-  await writePdfFile(out, pagesDocument(airframe, 0, new Date().toISOString().slice(0, 10)), `${airframe.name} · pages`);
+  await writePdfFile(
+    out,
+    pagesDocument(airframe, 0, new Date().toISOString().slice(0, 10)),
+    `${airframe.name} · pages`,
+  );
   return {
     exit: 'OK',
-    result: { airframe: airframe.name, scale: airframe.settings.scale, paper: { widthMm: plan.frame.widthMm, heightMm: plan.frame.heightMm }, pages: plan.pages.length, out,
-      sheets: plan.sheets.map((sheet) => ({ number: sheet.number, pages: plan.pages.filter((page) => page.sheet === sheet.number).map(({ name }) => name), parts: sheet.placed.map(({ template }) => template.part.name) })) },
+    result: {
+      airframe: airframe.name,
+      scale: airframe.settings.scale,
+      paper: { widthMm: plan.frame.widthMm, heightMm: plan.frame.heightMm },
+      pages: plan.pages.length,
+      out,
+      sheets: plan.sheets.map((sheet) => ({
+        number: sheet.number,
+        pages: plan.pages.filter((page) => page.sheet === sheet.number).map(({ name }) => name),
+        parts: sheet.placed.map(({ template }) => template.part.name),
+      })),
+    },
   };
 }
 
@@ -28,7 +45,14 @@ function withPaper(settings: PageSettings, typed: string | undefined): PageSetti
   const name = PAPER_NAMES.find((paper) => paper.toLowerCase() === typed.toLowerCase());
   if (name) return { ...settings, paper: name satisfies PaperName };
   const size = /^(\d+(?:\.\d+)?)x(\d+(?:\.\d+)?)$/i.exec(typed);
-  if (!size) throw new CliError('USAGE', `--paper must be ${PAPER_NAMES.join(', ')} or WIDTHxHEIGHT in mm, got "${typed}".`);
+  if (!size)
+    throw new CliError('USAGE', `--paper must be ${PAPER_NAMES.join(', ')} or WIDTHxHEIGHT in mm, got "${typed}".`);
   const [widthMm, heightMm] = [Number(size[1]), Number(size[2])];
-  return { ...settings, paper: 'own', ownWidthMm: widthMm, ownHeightMm: heightMm, orientation: widthMm > heightMm ? 'landscape' : 'portrait' };
+  return {
+    ...settings,
+    paper: 'own',
+    ownWidthMm: widthMm,
+    ownHeightMm: heightMm,
+    orientation: widthMm > heightMm ? 'landscape' : 'portrait',
+  };
 }

@@ -14,10 +14,15 @@ export async function writePdfFile(file: string, pages: readonly PaperPage[], ti
   const half = `${file}.part`;
   const stream = createWriteStream(half);
   try {
-    const document = new PDFDocument({ autoFirstPage: false, info: { Title: title, Producer: 'Grain Fold', Creator: 'Grain Fold' } });
+    const document = new PDFDocument({
+      autoFirstPage: false,
+      info: { Title: title, Producer: 'Grain Fold', Creator: 'Grain Fold' },
+    });
     document.pipe(stream);
     writePdf(document as unknown as PdfDocument, pages, {
-      text: font('barlow/files/barlow-latin-400-normal'), figure: font('barlow-condensed/files/barlow-condensed-latin-500-normal'), bold: font('barlow-condensed/files/barlow-condensed-latin-600-normal'),
+      text: font('barlow/files/barlow-latin-400-normal'),
+      figure: font('barlow-condensed/files/barlow-condensed-latin-500-normal'),
+      bold: font('barlow-condensed/files/barlow-condensed-latin-600-normal'),
     });
     await finished(stream);
     await rename(half, file);

@@ -11,7 +11,10 @@ export async function readText(file: string): Promise<string> {
     return await fs.readFile(file, 'utf8');
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
-    throw new CliError('FILE', code === 'ENOENT' ? `There is no file ${file}.` : `${file} cannot be read: ${(error as Error).message}`);
+    throw new CliError(
+      'FILE',
+      code === 'ENOENT' ? `There is no file ${file}.` : `${file} cannot be read: ${(error as Error).message}`,
+    );
   }
 }
 
@@ -20,7 +23,15 @@ export async function readAirframe(file: string, options: CliOptions): Promise<A
   const read = readProjectFile(await readText(file));
   if (!read.ok) throw new CliError('FILE', `${file}: ${read.message}`, read.faults);
   const scale = numberOption(options, 'scale', read.airframe.settings.scale, SMALLEST_SCALE, LARGEST_SCALE);
-  const { variants = [] } = read.airframe.settings, { variant } = options;
-  if (variant !== undefined && !variants.includes(variant)) throw new CliError('USAGE', `--variant must be ${variants.length > 0 ? `one of ${variants.map((name) => `"${name}"`).join(', ')}` : 'left out: the airframe has none'}, got "${variant}".`);
-  return { ...read.airframe, settings: { ...read.airframe.settings, scale, ...(variant === undefined ? {} : { variant }) } };
+  const { variants = [] } = read.airframe.settings,
+    { variant } = options;
+  if (variant !== undefined && !variants.includes(variant))
+    throw new CliError(
+      'USAGE',
+      `--variant must be ${variants.length > 0 ? `one of ${variants.map((name) => `"${name}"`).join(', ')}` : 'left out: the airframe has none'}, got "${variant}".`,
+    );
+  return {
+    ...read.airframe,
+    settings: { ...read.airframe.settings, scale, ...(variant === undefined ? {} : { variant }) },
+  };
 }

@@ -9,16 +9,28 @@ import { readPdf } from '../../scripts/test-support/read-pdf.ts';
 const root = path.resolve(import.meta.dirname, '../..');
 const saltbox = path.join(root, 'demo/saltbox-36.grainfold.json');
 let folder = '';
-beforeAll(() => { folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-cli-')); });
+beforeAll(() => {
+  folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-cli-'));
+});
 afterAll(() => fs.rmSync(folder, { recursive: true, force: true }));
 
-interface Ran { readonly exit: number; readonly out: string; readonly error: string }
+interface Ran {
+  readonly exit: number;
+  readonly out: string;
+  readonly error: string;
+}
 /** Runs the program as a person does, from another folder. */
-const run = (...words: string[]): Promise<Ran> => new Promise((resolve) => {
-  execFile(process.execPath, [path.join(root, 'cli/bin/grain-fold.mjs'), ...words], { cwd: folder, maxBuffer: 1 << 26 }, (error, out, problem) => {
-    resolve({ exit: error ? Number(error.code) : 0, out, error: problem });
+const run = (...words: string[]): Promise<Ran> =>
+  new Promise((resolve) => {
+    execFile(
+      process.execPath,
+      [path.join(root, 'cli/bin/grain-fold.mjs'), ...words],
+      { cwd: folder, maxBuffer: 1 << 26 },
+      (error, out, problem) => {
+        resolve({ exit: error ? Number(error.code) : 0, out, error: problem });
+      },
+    );
   });
-});
 const write = (name: string, data: unknown): string => {
   const file = path.join(folder, name);
   fs.writeFileSync(file, typeof data === 'string' ? data : JSON.stringify(data));
@@ -29,7 +41,11 @@ jest.setTimeout(60_000);
 test('check tells figures and faults, and its exit code says which', async () => {
   const sound = await run('check', saltbox);
   expect(sound.exit).toBe(0);
-  expect(JSON.parse(sound.out)).toMatchObject({ airframe: 'Saltbox 36', faults: [], figures: { drawings: 15, pieces: 22 } });
+  expect(JSON.parse(sound.out)).toMatchObject({
+    airframe: 'Saltbox 36',
+    faults: [],
+    figures: { drawings: 15, pieces: 22 },
+  });
   const three = await run('check', saltbox, '--variant', 'three channels');
   expect(JSON.parse(three.out)).toMatchObject({ faults: [], figures: { drawings: 14, pieces: 20 } });
   const large = await run('check', saltbox, '--scale', '2');
@@ -41,9 +57,19 @@ test('fold tells how every part closes and how all stand together, and draws it'
   const out = path.join(folder, 'folded.svg');
   const { exit, out: told } = await run('fold', saltbox, '--out', out);
   expect(exit).toBe(0);
-  const result = JSON.parse(told) as { parts: { part: string; order: unknown[]; seams: { state: string }[] }[]; together: { report: string[]; seams: { gapMm: number }[] } };
-  expect(result.parts.find(({ part }) => part === 'Power box')).toMatchObject({ seams: [{ state: 'closed' }], order: [{}, {}, {}] });
-  expect(result.together.report.slice(0, 3)).toEqual(['19 pieces of 13 parts stand together.', 'Both seams are closed; the widest gap is 0 in.', 'No piece is in another.']);
+  const result = JSON.parse(told) as {
+    parts: { part: string; order: unknown[]; seams: { state: string }[] }[];
+    together: { report: string[]; seams: { gapMm: number }[] };
+  };
+  expect(result.parts.find(({ part }) => part === 'Power box')).toMatchObject({
+    seams: [{ state: 'closed' }],
+    order: [{}, {}, {}],
+  });
+  expect(result.together.report.slice(0, 3)).toEqual([
+    '19 pieces of 13 parts stand together.',
+    'Both seams are closed; the widest gap is 0 in.',
+    'No piece is in another.',
+  ]);
   for (const { gapMm } of result.together.seams) expect(gapMm).toBeLessThan(0.01);
   expect(fs.readFileSync(out, 'utf8')).toMatch(/^<svg.*<title>19 pieces of 13 parts/);
 });
@@ -61,8 +87,25 @@ test('pages writes a PDF of the paper asked for, at the scale asked for', async 
 
 test('nest of a bare instance prints the layout alone, and it holds', async () => {
   const instance: NestInstance = {
-    name: 'bare', clearance: 3, boards: [{ id: 'b', width: 300, height: 200, count: 2 }],
-    parts: [{ id: 'l', polygon: [[0, 0], [90, 0], [90, 30], [30, 30], [30, 90], [0, 90]], holes: [], quantity: 6, rotations: [0, 90, 180, 270] }],
+    name: 'bare',
+    clearance: 3,
+    boards: [{ id: 'b', width: 300, height: 200, count: 2 }],
+    parts: [
+      {
+        id: 'l',
+        polygon: [
+          [0, 0],
+          [90, 0],
+          [90, 30],
+          [30, 30],
+          [30, 90],
+          [0, 90],
+        ],
+        holes: [],
+        quantity: 6,
+        rotations: [0, 90, 180, 270],
+      },
+    ],
   };
   const file = write('instance.json', instance);
   const { exit, out } = await run('nest', file, '--steps', '8', '--seed', '3');
@@ -72,7 +115,16 @@ test('nest of a bare instance prints the layout alone, and it holds', async () =
   expect(layoutFaults(instance, layout)).toEqual([]);
   const again = JSON.parse((await run('nest', file, '--steps', '8', '--seed', '3')).out) as NestLayout;
   expect(again.boards).toEqual(layout.boards);
-  expect((await run('nest', write('full.json', { ...instance, boards: [{ id: 'b', width: 80, height: 80, count: 1 }] }), '--steps', '1')).exit).toBe(4);
+  expect(
+    (
+      await run(
+        'nest',
+        write('full.json', { ...instance, boards: [{ id: 'b', width: 80, height: 80, count: 1 }] }),
+        '--steps',
+        '1',
+      )
+    ).exit,
+  ).toBe(4);
 });
 
 test('cutlist in every format', async () => {
@@ -84,13 +136,39 @@ test('cutlist in every format', async () => {
 });
 
 test.each<[string, () => string[], number, string]>([
-  ['no command', () => [], 2, ''], ['an unknown command', () => ['fly', saltbox], 2, 'check, fold, pages, nest, cutlist'], ['no file', () => ['check'], 2, 'needs a file'], ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
-  ['a variant that nobody named', () => ['check', saltbox, '--variant', 'glider'], 2, 'three channels'], ['a scale of zero', () => ['check', saltbox, '--scale', '0'], 2, '0.05 to 20'], ['a scale that is no number', () => ['pages', saltbox, '--scale', 'big'], 2, '"big"'], ['paper that nobody makes', () => ['pages', saltbox, '--paper', 'B99'], 2, 'B99'],
-  ['paper too small', () => ['pages', saltbox, '--paper', '20x20'], 2, '90 to 5000'], ['a file that is not there', () => ['check', 'nowhere.json'], 3, 'nowhere.json'], ['a file that was cut off', () => ['check', write('cut.json', fs.readFileSync(saltbox, 'utf8').slice(0, 3000))], 3, 'Line'],
-  ['an instance with a word for a width', () => ['nest', write('nan.json', '{"name":"x","boards":[{"id":"b","width":"wide","height":2,"count":1}],"clearance":1,"parts":[{"id":"a","polygon":[[0,0],[1,0],[0,1]],"quantity":1,"rotations":[0]}]}')], 3, 'width'], ['a folder that is not there', () => ['pages', saltbox, '--out', '/nowhere/at/all.pdf'], 3, '/nowhere/at/all.pdf'],
+  ['no command', () => [], 2, ''],
+  ['an unknown command', () => ['fly', saltbox], 2, 'check, fold, pages, nest, cutlist'],
+  ['no file', () => ['check'], 2, 'needs a file'],
+  ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
+  ['a variant that nobody named', () => ['check', saltbox, '--variant', 'glider'], 2, 'three channels'],
+  ['a scale of zero', () => ['check', saltbox, '--scale', '0'], 2, '0.05 to 20'],
+  ['a scale that is no number', () => ['pages', saltbox, '--scale', 'big'], 2, '"big"'],
+  ['paper that nobody makes', () => ['pages', saltbox, '--paper', 'B99'], 2, 'B99'],
+  ['paper too small', () => ['pages', saltbox, '--paper', '20x20'], 2, '90 to 5000'],
+  ['a file that is not there', () => ['check', 'nowhere.json'], 3, 'nowhere.json'],
+  [
+    'a file that was cut off',
+    () => ['check', write('cut.json', fs.readFileSync(saltbox, 'utf8').slice(0, 3000))],
+    3,
+    'Line',
+  ],
+  [
+    'an instance with a word for a width',
+    () => [
+      'nest',
+      write(
+        'nan.json',
+        '{"name":"x","boards":[{"id":"b","width":"wide","height":2,"count":1}],"clearance":1,"parts":[{"id":"a","polygon":[[0,0],[1,0],[0,1]],"quantity":1,"rotations":[0]}]}',
+      ),
+    ],
+    3,
+    'width',
+  ],
+  ['a folder that is not there', () => ['pages', saltbox, '--out', '/nowhere/at/all.pdf'], 3, '/nowhere/at/all.pdf'],
 ])('%s: the exit code says which kind of error, one line says what', async (_, words, exit, message) => {
   const ran = await run(...words());
   expect(ran.exit).toBe(exit);
   if (message) expect(JSON.parse(ran.error).message).toContain(message);
 });
-test('help is on standard output', async () => expect(await run('--help')).toMatchObject({ exit: 0, out: expect.stringContaining('grain-fold COMMAND FILE') }));
+test('help is on standard output', async () =>
+  expect(await run('--help')).toMatchObject({ exit: 0, out: expect.stringContaining('grain-fold COMMAND FILE') }));

@@ -2,20 +2,48 @@
 export const ERROR_CODES = {
   BAD_REQUEST: { status: 400, title: 'The request could not be read', mend: 'Check the fields that are named.' },
   FILE_TOO_LARGE: { status: 413, title: 'The file is too large', mend: 'Split the airframe into two files.' },
-  FILE_NOT_JSON: { status: 400, title: 'The file is not JSON', mend: 'Export the airframe again, or mend the line that is named.' },
-  FILE_OF_ANOTHER_KIND: { status: 400, title: 'The file is not an airframe', mend: 'Choose a file that ends in .grainfold.json.' },
-  FILE_NEWER: { status: 400, title: 'The file is from a newer program', mend: 'Update Grain Fold, then import it again.' },
-  FILE_DAMAGED: { status: 400, title: 'The file is damaged', mend: 'Mend the field that is named, or export the airframe again.' },
-  SIGN_IN_NEEDED: { status: 401, title: 'You are not signed in', mend: 'Sign in and try again; your edits are kept here.' },
+  FILE_NOT_JSON: {
+    status: 400,
+    title: 'The file is not JSON',
+    mend: 'Export the airframe again, or mend the line that is named.',
+  },
+  FILE_OF_ANOTHER_KIND: {
+    status: 400,
+    title: 'The file is not an airframe',
+    mend: 'Choose a file that ends in .grainfold.json.',
+  },
+  FILE_NEWER: {
+    status: 400,
+    title: 'The file is from a newer program',
+    mend: 'Update Grain Fold, then import it again.',
+  },
+  FILE_DAMAGED: {
+    status: 400,
+    title: 'The file is damaged',
+    mend: 'Mend the field that is named, or export the airframe again.',
+  },
+  SIGN_IN_NEEDED: {
+    status: 401,
+    title: 'You are not signed in',
+    mend: 'Sign in and try again; your edits are kept here.',
+  },
   SIGN_IN_REFUSED: { status: 401, title: 'Name or password is wrong', mend: 'Check both and try again.' },
-  WRONG_ORIGIN: { status: 403, title: 'The request came from another site', mend: 'Open Grain Fold itself and try there.' },
+  WRONG_ORIGIN: {
+    status: 403,
+    title: 'The request came from another site',
+    mend: 'Open Grain Fold itself and try there.',
+  },
   NOT_FOUND: { status: 404, title: 'There is nothing here', mend: 'Go back to your airframes.' },
   NAME_TAKEN: { status: 409, title: 'That name is taken', mend: 'Choose another name.' },
   STALE_SAVE: { status: 409, title: 'Somebody saved a newer version', mend: 'Keep theirs, or keep both.' },
   CANNOT_PRINT: { status: 422, title: 'These page settings cannot print', mend: 'Change the number that is named.' },
   TOO_MANY_TRIES: { status: 429, title: 'Too many tries', mend: 'Wait a minute and try again.' },
   SERVER_FAULT: { status: 500, title: 'The server failed', mend: 'Try again; what was saved is safe.' },
-  DATABASE_AWAY: { status: 503, title: 'The database does not answer', mend: 'Wait; your edits are kept here and saved when it is back.' },
+  DATABASE_AWAY: {
+    status: 503,
+    title: 'The database does not answer',
+    mend: 'Wait; your edits are kept here and saved when it is back.',
+  },
 } as const;
 
 export type ErrorCode = keyof typeof ERROR_CODES;

@@ -3,7 +3,10 @@ import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 
 /** A field that does not keep its rule. */
-export interface FieldFault { readonly field: string; readonly message: string }
+export interface FieldFault {
+  readonly field: string;
+  readonly message: string;
+}
 
 /** Faults reported at most; a damaged file can have thousands. */
 const MOST_FAULTS = 20;
@@ -13,15 +16,33 @@ const MOST_FAULTS = 20;
  * @returns every field that breaks a rule, as `parts[3].contours[0].nodes[2].x`; empty when all is well
  */
 export function fieldFaults<T extends object>(rules: ClassConstructor<T>, data: unknown): readonly FieldFault[] {
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) return [{ field: '', message: 'must be a JSON object' }];
-  const errors = validateSync(plainToInstance(rules, data), { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true });
+  if (typeof data !== 'object' || data === null || Array.isArray(data))
+    return [{ field: '', message: 'must be a JSON object' }];
+  const errors = validateSync(plainToInstance(rules, data), {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    stopAtFirstError: true,
+  });
   return errors.flatMap((error) => flattened(error, '')).slice(0, MOST_FAULTS);
 }
 
 function flattened(error: ValidationError, parent: string): readonly FieldFault[] {
-  const field = /^\d+$/.test(error.property) ? `${parent}[${error.property}]` : parent ? `${parent}.${error.property}` : error.property;
-  const own = Object.entries(error.constraints ?? {}).slice(0, 1).map(([rule, message]) => ({
-    field, message: rule === 'whitelistValidation' ? 'is not a known field' : rule === 'nestedValidation' || rule === 'isArray' ? `must be ${rule === 'isArray' ? 'a list' : 'an object'}` : message.replace(new RegExp(`^${error.property} `), ''),
-  }));
+  const field = /^\d+$/.test(error.property)
+    ? `${parent}[${error.property}]`
+    : parent
+      ? `${parent}.${error.property}`
+      : error.property;
+  const own = Object.entries(error.constraints ?? {})
+    .slice(0, 1)
+    .map(([rule, message]) => ({
+      field,
+      message:
+        rule === 'whitelistValidation'
+          ? 'is not a known field'
+          : rule === 'nestedValidation' || rule === 'isArray'
+            ? `must be ${rule === 'isArray' ? 'a list' : 'an object'}`
+            : message.replace(new RegExp(`^${error.property} `), ''),
+    }));
   return [...own, ...(error.children ?? []).flatMap((child) => flattened(child, field))];
 }

@@ -9,14 +9,20 @@ export const PASSWORD = 'eleven wide planks';
 
 /** A test with the real server on a real, private database, one for each worker. */
 export const test = base.extend<object, { workshop: Workshop }>({
-  workshop: [async ({}, use) => {
-    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-e2e-'));
-    fs.chmodSync(folder, 0o755);
-    const workshop = await startWorkshop({ folder: path.join(folder, 'database'), env: { GRAIN_FOLD_SIGN_IN_TRIES: '1000' } });
-    await use(workshop);
-    await workshop.stop();
-    fs.rmSync(folder, { recursive: true, force: true });
-  }, { scope: 'worker', timeout: 120_000 }],
+  workshop: [
+    async ({}, use) => {
+      const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'grain-fold-e2e-'));
+      fs.chmodSync(folder, 0o755);
+      const workshop = await startWorkshop({
+        folder: path.join(folder, 'database'),
+        env: { GRAIN_FOLD_SIGN_IN_TRIES: '1000' },
+      });
+      await use(workshop);
+      await workshop.stop();
+      fs.rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
 });
 export { expect };
 
@@ -39,12 +45,23 @@ export async function newAirframe(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Draw the first part' })).toBeVisible();
 }
 
-export const station = (page: Page, word: string): Promise<void> => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${word}`) }).click();
-export const ticket = (page: Page, word: string): Locator => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${word}`) });
-export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^saved/ })).toBeVisible();
+export const station = (page: Page, word: string): Promise<void> =>
+  page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: new RegExp(`^${word}`) })
+    .click();
+export const ticket = (page: Page, word: string): Locator =>
+  page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${word}`) });
+export const saved = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').filter({ hasText: /^saved/ })).toBeVisible();
 
 /** Adds a point by typing it on the strip. */
-export async function typePoint(page: Page, fields: Readonly<Record<'across' | 'up' | 'length' | 'angle', string>> | Readonly<Partial<Record<'across' | 'up' | 'length' | 'angle', string>>>): Promise<void> {
+export async function typePoint(
+  page: Page,
+  fields:
+    | Readonly<Record<'across' | 'up' | 'length' | 'angle', string>>
+    | Readonly<Partial<Record<'across' | 'up' | 'length' | 'angle', string>>>,
+): Promise<void> {
   const strip = page.getByRole('form', { name: 'Type the next point' });
   for (const [name, value] of Object.entries(fields)) await strip.locator(`input[name="${name}"]`).fill(value);
   await strip.getByRole('button', { name: 'Add point' }).click();
@@ -52,7 +69,10 @@ export async function typePoint(page: Page, fields: Readonly<Record<'across' | '
 
 /** Draws a rectangle as a new part, by typing, and names it. */
 export async function drawPlate(page: Page, name: string, width: string, height: string): Promise<void> {
-  await page.getByRole('button', { name: /new part/i }).first().click();
+  await page
+    .getByRole('button', { name: /new part/i })
+    .first()
+    .click();
   await typePoint(page, { across: '0', up: '0' });
   await typePoint(page, { length: width, angle: '0' });
   await typePoint(page, { length: height, angle: '90' });

@@ -6,7 +6,12 @@ import { expect, newAirframe, saved, signUp, station, test } from '../support/wo
 async function isAccessible(page: Page, where: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map(({ html, failureSummary }) => `${html} ${failureSummary}`).join('\n')}`)).toEqual([]);
+  expect(
+    serious.map(
+      ({ id, nodes }) =>
+        `${where}: ${id} ${nodes.map(({ html, failureSummary }) => `${html} ${failureSummary}`).join('\n')}`,
+    ),
+  ).toEqual([]);
 }
 
 test('axe finds nothing serious on any view, by day and in the evening', async ({ page, workshop }) => {
@@ -29,7 +34,10 @@ test('axe finds nothing serious on any view, by day and in the evening', async (
       await page.locator('body').press('e');
       await isAccessible(page, `features, ${theme}`);
       await page.locator('body').press('Escape');
-      await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Wing half/ }).click();
+      await page
+        .getByRole('listbox', { name: 'Parts' })
+        .getByRole('option', { name: /Wing half/ })
+        .click();
       await page.locator('body').press('u');
       await page.getByRole('region', { name: 'Folds' }).waitFor();
       await isAccessible(page, `folded, ${theme}`);
@@ -78,7 +86,11 @@ test('a part is drawn, folded, undone and found again with the keyboard alone', 
   await page.getByLabel('Folds to').fill('150');
   await page.getByLabel('Folds to').press('Enter');
   await expect(page.getByRole('heading', { name: 'A groove cannot fold 150°' })).toBeVisible();
-  await page.getByRole('button', { name: /Fold it 120/ }).or(page.getByRole('region', { name: 'Faults' }).getByRole('button').last()).first().press('Enter');
+  await page
+    .getByRole('button', { name: /Fold it 120/ })
+    .or(page.getByRole('region', { name: 'Faults' }).getByRole('button').last())
+    .first()
+    .press('Enter');
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
   await page.keyboard.press('5');
   await expect(page).toHaveURL(/boards$/);

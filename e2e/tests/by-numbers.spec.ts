@@ -6,7 +6,14 @@ const strip = (page: Page) => page.getByRole('form', { name: 'Type the next poin
 const stations = (page: Page) => page.getByRole('navigation', { name: 'Stations' });
 
 /** Draws a hole by its first place and its size, and leaves the tool. */
-async function hole(page: Page, shape: 'rectangle' | 'circle', across: string, up: string, width: string, height = ''): Promise<void> {
+async function hole(
+  page: Page,
+  shape: 'rectangle' | 'circle',
+  across: string,
+  up: string,
+  width: string,
+  height = '',
+): Promise<void> {
   await page.locator('body').press('d');
   await strip(page).getByLabel('Shape').selectOption(shape);
   await typePoint(page, { across, up });
@@ -16,13 +23,23 @@ async function hole(page: Page, shape: 'rectangle' | 'circle', across: string, u
   await strip(page).getByRole('button', { name: 'Cancel' }).click();
 }
 /** The foam's mass on the ticket; the figure struck through before it is the one before the last change. */
-const foamG = async (page: Page): Promise<number> => Number([.../([\d.]+) g/g[Symbol.matchAll](/Foam(.*)Faults/s.exec(await stations(page).innerText())![1]!)].at(-1)![1]);
+const foamG = async (page: Page): Promise<number> =>
+  Number([.../([\d.]+) g/g[Symbol.matchAll](/Foam(.*)Faults/s.exec(await stations(page).innerText())![1]!)].at(-1)![1]);
 
-test('the body side of the builder’s page: curved line, cabin, saddle, three slots, two grooves; then a thicker board', async ({ page, workshop }) => {
+test('the body side of the builder’s page: curved line, cabin, saddle, three slots, two grooves; then a thicker board', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'By numbers');
   await page.getByRole('button', { name: 'New part' }).click();
-  for (const [across, up] of [['0', '20'], ['360', '35'], ['360', '75'], ['0', '90']] as const) await typePoint(page, { across, up });
+  for (const [across, up] of [
+    ['0', '20'],
+    ['360', '35'],
+    ['360', '75'],
+    ['0', '90'],
+  ] as const)
+    await typePoint(page, { across, up });
   await strip(page).getByRole('button', { name: 'Close it' }).click();
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
@@ -30,18 +47,19 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
   await page.getByLabel('Runs').selectOption('as an arc');
   await setFigure(page, 'Radius', '1200');
   // Trapezium: 360·((90 − 20) + (75 − 35))/2. The arc adds its segment: r²·(φ − sin φ)/2 over the chord √(360² + 15²).
-  const chord = Math.hypot(360, 15), phi = 2 * Math.asin(chord / 2 / 1200);
+  const chord = Math.hypot(360, 15),
+    phi = 2 * Math.asin(chord / 2 / 1200);
   let area = 360 * 55 + (1200 ** 2 * (phi - Math.sin(phi))) / 2;
   const grams = (mm2: number): number => (mm2 / 1e6) * 480;
   await expect.poll(() => foamG(page)).toBeCloseTo(grams(area), 0);
-  expect(Math.abs(await foamG(page) - grams(area))).toBeLessThan(0.06);
+  expect(Math.abs((await foamG(page)) - grams(area))).toBeLessThan(0.06);
 
   // The upper edge falls from 90 to 75: its height over the cabin is 90 − across/24.
   await hole(page, 'rectangle', '90', '60', '70', '60');
   await page.mouse.click(...at(125, 60));
   await slip(page).getByRole('button', { name: 'Cut it out' }).click();
   area -= 70 * (90 - 125 / 24 - 60);
-  await expect.poll(async () => Math.abs(await foamG(page) - grams(area))).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - grams(area))).toBeLessThan(0.06);
 
   // The saddle's circle about (215, 240) reaches down to 75: what it takes is the circle's segment below the upper edge.
   await hole(page, 'circle', '215', '240', '165');
@@ -50,7 +68,7 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
   const depth = 165 - (240 - (90 - 215 / 24)) * Math.cos(Math.atan(1 / 24));
   const half = Math.acos((165 - depth) / 165);
   area -= 165 ** 2 * (half - Math.sin(half) * Math.cos(half));
-  await expect.poll(async () => Math.abs(await foamG(page) - grams(area))).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - grams(area))).toBeLessThan(0.06);
 
   await hole(page, 'rectangle', '40', '44', '30', '4');
   await page.mouse.click(...at(50, 44));
@@ -60,7 +78,7 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
   await setFigure(page, 'Copies', '2');
   await setFigure(page, 'Step across', '=5*24');
   await slip(page).getByRole('button', { name: 'Move 2 copies' }).click();
-  await expect.poll(async () => Math.abs(await foamG(page) - grams(area - 3 * 30 * 5.2))).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - grams(area - 3 * 30 * 5.2))).toBeLessThan(0.06);
 
   for (const across of ['20', '340']) {
     await page.locator('body').press('v');
@@ -69,7 +87,9 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
     await strip(page).getByRole('button', { name: 'Cancel' }).click();
   }
   await expect(stations(page)).toContainText(/Faults.*none/);
-  const grooves = slip(page).getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Mitre groove/ });
+  const grooves = slip(page)
+    .getByRole('region', { name: 'Lines on this part' })
+    .getByRole('button', { name: /Mitre groove/ });
   await grooves.first().click();
   await expect(page.getByLabel('Mouth')).toHaveValue('10.0');
   await page.getByLabel('follows the measured board').uncheck();
@@ -82,7 +102,7 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
   await expect(page.getByLabel('Mouth')).toHaveValue('12.4');
   await page.mouse.click(...at(50, 48.9));
   await expect(slip(page)).toContainText('6.40 mm wide');
-  await expect.poll(async () => Math.abs(await foamG(page) - grams(area - 3 * 30 * 6.4))).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - grams(area - 3 * 30 * 6.4))).toBeLessThan(0.06);
   await page.getByRole('button', { name: 'Widen to 12.4' }).click();
   await expect(stations(page)).toContainText(/Faults.*none/);
   await saved(page);
@@ -99,7 +119,12 @@ test('the former of the builder’s page: four tabs joined on and a lightening h
   await strip(page).getByRole('button', { name: 'Add point' }).click();
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
-  for (const [across, up] of [['-5', '20'], ['-5', '65'], ['75', '20'], ['75', '65']] as const) {
+  for (const [across, up] of [
+    ['-5', '20'],
+    ['-5', '65'],
+    ['75', '20'],
+    ['75', '65'],
+  ] as const) {
     await hole(page, 'rectangle', across, up, '10', '15');
     await page.mouse.click(...at(Number(across) + (across === '-5' ? 10 : 0), Number(up) + 5));
     await slip(page).getByRole('button', { name: 'Join it on' }).click();
@@ -114,11 +139,20 @@ test('the former of the builder’s page: four tabs joined on and a lightening h
   await expect(page.getByRole('article').first()).toContainText('157.1 mm');
 });
 
-test('the fin and rudder of the builder’s page: a rounded tip and a hinge with its relief', async ({ page, workshop }) => {
+test('the fin and rudder of the builder’s page: a rounded tip and a hinge with its relief', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Fin');
   await page.getByRole('button', { name: 'New part' }).click();
-  const corners = [[0, 0], [150, 0], [150, 90], [90, 140], [0, 60]] as const;
+  const corners = [
+    [0, 0],
+    [150, 0],
+    [150, 90],
+    [90, 140],
+    [0, 60],
+  ] as const;
   for (const [x, y] of corners) await typePoint(page, { across: String(x), up: String(y) });
   await strip(page).getByRole('button', { name: 'Close it' }).click();
   await page.locator('body').press('f');
@@ -127,10 +161,13 @@ test('the fin and rudder of the builder’s page: a rounded tip and a hinge with
   await setFigure(page, 'Corner', '20');
   await page.getByRole('button', { name: 'Round', exact: true }).click();
   // Shoelace, less what the tip loses: r²·(1/tan(θ/2) − (π − θ)/2) with θ the angle at it.
-  const shoelace = corners.reduce((sum, [x, y], index) => { const [nx, ny] = corners[(index + 1) % corners.length]!; return sum + (x * ny - nx * y) / 2; }, 0);
+  const shoelace = corners.reduce((sum, [x, y], index) => {
+    const [nx, ny] = corners[(index + 1) % corners.length]!;
+    return sum + (x * ny - nx * y) / 2;
+  }, 0);
   const theta = Math.acos((60 * -90 + -50 * -80) / (Math.hypot(60, 50) * Math.hypot(90, 80)));
   const area = shoelace - 400 * (1 / Math.tan(theta / 2) - (Math.PI - theta) / 2);
-  await expect.poll(async () => Math.abs(await foamG(page) - (area / 1e6) * 480)).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - (area / 1e6) * 480)).toBeLessThan(0.06);
 
   await page.locator('body').press('h');
   await typePoint(page, { across: '115', up: '-10' });
@@ -152,19 +189,30 @@ test('the fin and rudder of the builder’s page: a rounded tip and a hinge with
   for (const text of ['control hinge', '±30°', '119.2 mm', '2.7 mm wide']) await expect(list).toContainText(text);
 });
 
-test('the elevator of the builder’s page: one half about its centre line, cut out for the rudder', async ({ page, workshop }) => {
+test('the elevator of the builder’s page: one half about its centre line, cut out for the rudder', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'By numbers');
   await page.getByRole('button', { name: 'New part' }).click();
   await page.locator('body').press('Escape');
   await page.getByLabel('Drawn', { exact: true }).selectOption('half, about an upright line');
   await page.locator('body').press('o');
-  for (const [across, up] of [['0', '30'], ['14', '0'], ['110', '0'], ['120', '12'], ['120', '45'], ['0', '45']] as const) await typePoint(page, { across, up });
+  for (const [across, up] of [
+    ['0', '30'],
+    ['14', '0'],
+    ['110', '0'],
+    ['120', '12'],
+    ['120', '45'],
+    ['0', '45'],
+  ] as const)
+    await typePoint(page, { across, up });
   await strip(page).getByRole('button', { name: 'End here' }).click();
   // Each half: 120 × 45 less the cut-out's 14 × 30 / 2 and the corner's 10 × 12 / 2.
   const half = 120 * 45 - 210 - 60;
   const grams = (mm2: number): number => (mm2 / 1e6) * 480;
-  await expect.poll(async () => Math.abs(await foamG(page) - grams(2 * half))).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - grams(2 * half))).toBeLessThan(0.06);
   await expect(slip(page)).toContainText(/Length\s*240\.0/);
   await expect(stations(page)).toContainText(/Faults.*none/);
 
@@ -179,7 +227,7 @@ test('the elevator of the builder’s page: one half about its centre line, cut 
   await setFigure(page, 'Middle across', '65');
   await setFigure(page, 'Middle up', '24');
   const holes = 2 * (50 * 16 - (4 - Math.PI) * 64);
-  await expect.poll(async () => Math.abs(await foamG(page) - grams(2 * half - holes))).toBeLessThan(0.06);
+  await expect.poll(async () => Math.abs((await foamG(page)) - grams(2 * half - holes))).toBeLessThan(0.06);
 
   await page.locator('body').press('Escape');
   await page.locator('body').press('b');

@@ -1,7 +1,20 @@
 import { pixelsOf, slip } from '../support/mat.ts';
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
+import {
+  drawPlate,
+  expect,
+  newAirframe,
+  saved,
+  setFigure,
+  signUp,
+  station,
+  test,
+  ticket,
+} from '../support/workshop.ts';
 
-test('an outline by pointer, snapped to the grid, with an arc; points moved, inserted and removed', async ({ page, workshop }) => {
+test('an outline by pointer, snapped to the grid, with an arc; points moved, inserted and removed', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'By pointer');
   await page.getByRole('button', { name: 'New part' }).click();
@@ -19,7 +32,7 @@ test('an outline by pointer, snapped to the grid, with an arc; points moved, ins
   // A plate of 200 × 100 with a half round end of radius 50.
   await expect(slip(page)).toContainText('250.0');
   await expect(slip(page)).toContainText('100.0');
-  const foam = (200 * 100 + Math.PI * 1250) / 1e6 * 480;
+  const foam = ((200 * 100 + Math.PI * 1250) / 1e6) * 480;
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(`${foam.toFixed(1)} g`);
 
   await page.mouse.click(...at(0, 0));
@@ -43,7 +56,10 @@ test('an outline by pointer, snapped to the grid, with an arc; points moved, ins
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
 });
 
-test('holes, pockets, creases and trenches by pointer; work on the back is grey; every kind is on the cut list', async ({ page, workshop }) => {
+test('holes, pockets, creases and trenches by pointer; work on the back is grey; every kind is on the cut list', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Every kind');
   await drawPlate(page, 'Panel', '300', '200');
@@ -56,19 +72,43 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
     await page.keyboard.press('Escape');
     await page.keyboard.press('Escape');
   };
-  await draw('t', [[0, 150], [300, 150]]);
-  await draw('c', [[0, 50], [300, 50]]);
-  await draw('h', [[0, 20], [300, 20]]);
-  await draw('i', [[0, 180], [300, 180]]);
-  await draw('p', [[200, 80], [260, 80], [260, 120], [200, 120], [200, 80]]);
-  await draw('d', [[60, 80], [100, 80], [80, 120], [60, 80]]);
+  await draw('t', [
+    [0, 150],
+    [300, 150],
+  ]);
+  await draw('c', [
+    [0, 50],
+    [300, 50],
+  ]);
+  await draw('h', [
+    [0, 20],
+    [300, 20],
+  ]);
+  await draw('i', [
+    [0, 180],
+    [300, 180],
+  ]);
+  await draw('p', [
+    [200, 80],
+    [260, 80],
+    [260, 120],
+    [200, 120],
+    [200, 80],
+  ]);
+  await draw('d', [
+    [60, 80],
+    [100, 80],
+    [80, 120],
+    [60, 80],
+  ]);
   await page.locator('body').press('k');
   await page.mouse.click(...at(140, 80));
   await page.mouse.click(...at(140, 120));
   await page.getByRole('button', { name: 'End here' }).click();
   await page.keyboard.press('Escape');
   const lines = slip(page).getByRole('region', { name: 'Lines on this part' });
-  for (const name of [/Trench/, /Crease/, /Control hinge/, /Open slit/, /Pocket/, /cut/i]) await expect(lines.getByRole('button', { name })).toBeVisible();
+  for (const name of [/Trench/, /Crease/, /Control hinge/, /Open slit/, /Pocket/, /cut/i])
+    await expect(lines.getByRole('button', { name })).toBeVisible();
   await lines.getByRole('button', { name: /Crease/ }).click();
   await page.getByLabel('Cut from').selectOption('the back');
   await page.getByLabel('Label').fill('rear');
@@ -79,15 +119,36 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('10.0');
   await station(page, 'Cut list');
   const list = page.getByRole('article').first();
-  for (const text of ['trench', 'crease', 'on the back', 'pocket', '2.5 mm deep', 'cut through', 'hole', 'control hinge', '±30°', 'open slit', '4.5 mm deep']) await expect(list).toContainText(text);
+  for (const text of [
+    'trench',
+    'crease',
+    'on the back',
+    'pocket',
+    '2.5 mm deep',
+    'cut through',
+    'hole',
+    'control hinge',
+    '±30°',
+    'open slit',
+    '4.5 mm deep',
+  ])
+    await expect(list).toContainText(text);
 });
 
-test('an outline that is left half-way for another tool is kept, open, with a mend that closes it', async ({ page, workshop }) => {
+test('an outline that is left half-way for another tool is kept, open, with a mend that closes it', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Left');
   await page.getByRole('button', { name: 'New part' }).click();
   const at = await pixelsOf(page);
-  for (const [x, y] of [[0, 0], [150, 0], [150, 80]] as const) await page.mouse.click(...at(x, y));
+  for (const [x, y] of [
+    [0, 0],
+    [150, 0],
+    [150, 80],
+  ] as const)
+    await page.mouse.click(...at(x, y));
   await page.locator('body').press('l');
   await expect(page.getByRole('heading', { name: /is open/ })).toBeVisible();
   await page.getByRole('button', { name: 'Close it' }).first().click();

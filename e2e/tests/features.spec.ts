@@ -1,11 +1,23 @@
 import type { Page } from '@playwright/test';
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
+import {
+  drawPlate,
+  expect,
+  newAirframe,
+  saved,
+  setFigure,
+  signUp,
+  station,
+  test,
+  ticket,
+} from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
 
 const stations = (page: Page) => page.getByRole('navigation', { name: 'Stations' });
 /** The foam's mass on the ticket; the figure struck through before it is the one before the last change. */
-const foamG = async (page: Page): Promise<number> => Number([.../([\d.]+) g/g[Symbol.matchAll](/Foam(.*)Faults/s.exec(await stations(page).innerText())![1]!)].at(-1)![1]);
-const isFoam = (page: Page, mm2: number): Promise<void> => expect.poll(async () => Math.abs(await foamG(page) - (mm2 / 1e6) * 480)).toBeLessThan(0.06);
+const foamG = async (page: Page): Promise<number> =>
+  Number([.../([\d.]+) g/g[Symbol.matchAll](/Foam(.*)Faults/s.exec(await stations(page).innerText())![1]!)].at(-1)![1]);
+const isFoam = (page: Page, mm2: number): Promise<void> =>
+  expect.poll(async () => Math.abs((await foamG(page)) - (mm2 / 1e6) * 480)).toBeLessThan(0.06);
 /** Takes up a feature from the menu. */
 async function feature(page: Page, word: string): Promise<void> {
   await page.locator('body').press('e');
@@ -16,7 +28,10 @@ async function choosePart(page: Page, name: string): Promise<void> {
   await expect(page.getByLabel("Part's name")).toHaveValue(name);
 }
 
-test('tabs and their slots follow each other and the board; the tabs’ plate is gone: it is said', async ({ page, workshop }) => {
+test('tabs and their slots follow each other and the board; the tabs’ plate is gone: it is said', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Tabbed');
   await drawPlate(page, 'Former', '120', '60');
@@ -40,7 +55,9 @@ test('tabs and their slots follow each other and the board; the tabs’ plate is
   await station(page, 'Parts');
   await isFoam(page, 7200 + 2 * 20 * 6.2 + 16_000 - 2 * 20.2 * 6.4);
   await choosePart(page, 'Former');
-  await slip(page).getByRole('button', { name: /Tab row/ }).click();
+  await slip(page)
+    .getByRole('button', { name: /Tab row/ })
+    .click();
   await setFigure(page, 'Tabs', '3');
   await isFoam(page, 7200 + 3 * 20 * 6.2 + 16_000 - 3 * 20.2 * 6.4);
   await slip(page).getByRole('button', { name: 'Remove this tab row' }).click();
@@ -50,7 +67,10 @@ test('tabs and their slots follow each other and the board; the tabs’ plate is
   await expect(stations(page)).toContainText(/Faults.*none/);
 });
 
-test('a line drawn on a guide follows it; the guide’s number is typed; a number on the mat is typed in its place', async ({ page, workshop }) => {
+test('a line drawn on a guide follows it; the guide’s number is typed; a number on the mat is typed in its place', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Guided');
   await drawPlate(page, 'Panel', '300', '100');
@@ -75,7 +95,9 @@ test('a line drawn on a guide follows it; the guide’s number is typed; a numbe
   await page.locator('body').press('Escape');
   await expect(guides).toContainText('2 points follow it');
   await setFigure(page, 'Beside its edge', '42');
-  await slip(page).getByRole('button', { name: /Mitre groove/ }).click();
+  await slip(page)
+    .getByRole('button', { name: /Mitre groove/ })
+    .click();
   await page.locator('body').press('m');
   await page.mouse.click(...at(0, 0));
   await page.mouse.click(...at(0, 42));
@@ -92,7 +114,10 @@ test('a line drawn on a guide follows it; the guide’s number is typed; a numbe
   await expect(slip(page).getByRole('button', { name: /Mitre groove/ })).toContainText('60°');
 });
 
-test('variants: a part and a hole that only one has; mat, foam, pages and cut list follow', async ({ page, workshop }) => {
+test('variants: a part and a hole that only one has; mat, foam, pages and cut list follow', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Optional');
   await drawPlate(page, 'Wing', '200', '100');
@@ -112,7 +137,9 @@ test('variants: a part and a hole that only one has; mat, foam, pages and cut li
   await page.keyboard.press('Escape');
   await slip(page).getByRole('group', { name: 'Exists in' }).last().getByLabel('three channels').click();
   await choosePart(page, 'Wing');
-  await slip(page).getByRole('button', { name: /Servo opening/ }).click();
+  await slip(page)
+    .getByRole('button', { name: /Servo opening/ })
+    .click();
   await slip(page).getByRole('group', { name: 'Exists in' }).first().getByLabel('three channels').click();
   const servo = 23.5 * 13 + 2 * Math.PI * 0.75 ** 2;
   await isFoam(page, 20_000 - servo + 3600);
@@ -130,7 +157,10 @@ test('variants: a part and a hole that only one has; mat, foam, pages and cut li
   await isFoam(page, 20_000 - servo + 3600);
 });
 
-test('lines are copied to another part, drawn over it, grouped, seen from the back; several parts are changed at once', async ({ page, workshop }) => {
+test('lines are copied to another part, drawn over it, grouped, seen from the back; several parts are changed at once', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Copied');
   await drawPlate(page, 'One', '200', '100');
@@ -163,7 +193,10 @@ test('lines are copied to another part, drawn over it, grouped, seen from the ba
   await expect(page.getByRole('application')).toContainText('on the part beneath');
   await page.keyboard.press('Escape');
 
-  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: 'One' }).click({ modifiers: ['Control'] });
+  await page
+    .getByRole('listbox', { name: 'Parts' })
+    .getByRole('option', { name: 'One' })
+    .click({ modifiers: ['Control'] });
   const bar = page.getByRole('form', { name: 'Change the chosen parts' });
   await bar.getByLabel('How many').fill('4');
   await bar.getByLabel('How many').press('Enter');

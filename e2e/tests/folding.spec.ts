@@ -7,32 +7,69 @@ const stations = (page: Page) => page.getByRole('navigation', { name: 'Stations'
 const folds = (page: Page) => slip(page).getByRole('region', { name: 'Folds' });
 
 /** A tray 120 × 80 outside, walls 30 high; its right wall is drawn 1 mm short at its upper end. */
-const OUTLINE = [[0, 0], [0, -30], [120, -30], [120, 0], [150, 0], [150, 79], [120, 79], [120, 80], [120, 110], [0, 110], [0, 80], [-30, 80], [-30, 0]] as const;
+const OUTLINE = [
+  [0, 0],
+  [0, -30],
+  [120, -30],
+  [120, 0],
+  [150, 0],
+  [150, 79],
+  [120, 79],
+  [120, 80],
+  [120, 110],
+  [0, 110],
+  [0, 80],
+  [-30, 80],
+  [-30, 0],
+] as const;
 
 async function drawTray(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'New part' }).click();
   for (const [across, up] of OUTLINE) await typePoint(page, { across: String(across), up: String(up) });
   await strip(page).getByRole('button', { name: 'Close it' }).click();
-  for (const [key, from, to] of [['v', [0, 0], [120, 0]], ['v', [0, 80], [120, 80]], ['t', [120, 0], [120, 79]], ['t', [0, 0], [0, 80]]] as const) {
+  for (const [key, from, to] of [
+    ['v', [0, 0], [120, 0]],
+    ['v', [0, 80], [120, 80]],
+    ['t', [120, 0], [120, 79]],
+    ['t', [0, 0], [0, 80]],
+  ] as const) {
     await page.locator('body').press(key);
     await typePoint(page, { across: String(from[0]), up: String(from[1]) });
     await typePoint(page, { across: String(to[0]), up: String(to[1]) });
     await strip(page).getByRole('button', { name: 'Cancel' }).click();
   }
   const lines = slip(page).getByRole('region', { name: 'Lines on this part' });
-  for (const [number, side] of [[0, 'left of it'], [1, 'right of it']] as const) {
-    await lines.getByRole('button', { name: /Trench/ }).nth(number).click();
+  for (const [number, side] of [
+    [0, 'left of it'],
+    [1, 'right of it'],
+  ] as const) {
+    await lines
+      .getByRole('button', { name: /Trench/ })
+      .nth(number)
+      .click();
     await page.getByLabel('Strip lies').selectOption(side);
   }
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
-  for (const [x, y] of [[0, -15], [120, -15], [135, 0], [135, 79], [120, 95], [0, 95], [-15, 80], [-15, 0]] as const) {
+  for (const [x, y] of [
+    [0, -15],
+    [120, -15],
+    [135, 0],
+    [135, 79],
+    [120, 95],
+    [0, 95],
+    [-15, 80],
+    [-15, 0],
+  ] as const) {
     await page.locator('body').press('b');
     await page.mouse.click(...at(x, y));
   }
 }
 
-test('a tray drawn by numbers is folded: one wall is short, its seam is mended, and closes in a thicker board too', async ({ page, workshop }) => {
+test('a tray drawn by numbers is folded: one wall is short, its seam is mended, and closes in a thicker board too', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Tray');
   await drawTray(page);
@@ -53,7 +90,10 @@ test('a tray drawn by numbers is folded: one wall is short, its seam is mended, 
   await expect(stations(page)).toContainText(/Folds.*4 closed/);
   await page.locator('body').press('u');
   await expect(folds(page)).toContainText('All 4 seams are closed');
-  await slip(page).getByRole('button', { name: /Mitre groove/ }).first().click();
+  await slip(page)
+    .getByRole('button', { name: /Mitre groove/ })
+    .first()
+    .click();
   await expect(page.getByLabel('Mouth')).toHaveValue('12.4');
 
   const saved = page.waitForEvent('download');
@@ -71,7 +111,9 @@ test('a crease is rolled into a row, and an edge is declared to meet another', a
   await typePoint(page, { across: '0', up: '60' });
   await typePoint(page, { across: '100', up: '60' });
   await strip(page).getByRole('button', { name: 'Cancel' }).click();
-  await slip(page).getByRole('button', { name: /Crease/ }).click();
+  await slip(page)
+    .getByRole('button', { name: /Crease/ })
+    .click();
   await slip(page).getByText('Roll round a radius').click();
   await setFigure(page, 'Outer radius', '30');
   await setFigure(page, 'Creases', '2');
@@ -80,7 +122,11 @@ test('a crease is rolled into a row, and an edge is declared to meet another', a
   await setFigure(page, 'Creases', '6');
   await expect(slip(page)).toContainText('0.26 mm off');
   await slip(page).getByRole('button', { name: 'Make the row' }).click();
-  await expect(slip(page).getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Crease/ })).toHaveCount(6);
+  await expect(
+    slip(page)
+      .getByRole('region', { name: 'Lines on this part' })
+      .getByRole('button', { name: /Crease/ }),
+  ).toHaveCount(6);
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
   await page.mouse.click(...at(50, 0));
@@ -90,11 +136,17 @@ test('a crease is rolled into a row, and an edge is declared to meet another', a
   await expect(page.getByRole('main')).toContainText(/crease\s*· 6 lines/);
 });
 
-test('fold by fold in the order, from every side, cut open and measured; a part without folds says what is missing', async ({ page, workshop }) => {
+test('fold by fold in the order, from every side, cut open and measured; a part without folds says what is missing', async ({
+  page,
+  workshop,
+}) => {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
-  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Pod tray/ }).click();
+  await page
+    .getByRole('listbox', { name: 'Parts' })
+    .getByRole('option', { name: /Pod tray/ })
+    .click();
   await page.locator('body').press('u');
   await expect(folds(page)).toContainText('Both seams are closed');
   const controls = page.getByRole('group', { name: 'Folding' });
@@ -107,7 +159,8 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await expect(page.locator('.told')).toContainText(/section 1\d\d\.\d mm × 4\.9 mm/);
   await controls.getByLabel('Folded by, per cent').fill('100');
   await expect(page.locator('.told')).toContainText(/section 63\.2 mm × 39\.6 mm/);
-  for (const view of ['front', 'side', 'above', 'below', 'see-through', 'apart']) await views.getByRole('button', { name: view }).click();
+  for (const view of ['front', 'side', 'above', 'below', 'see-through', 'apart'])
+    await views.getByRole('button', { name: view }).click();
   await page.locator('body').press('Shift+ArrowUp');
   await expect(views.getByRole('button', { name: 'above' })).toHaveAttribute('aria-pressed', 'true');
   await page.locator('body').press('Home');
@@ -115,7 +168,9 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await page.locator('body').press('[');
   await expect(controls).toContainText('2 of 3');
   await station(page, 'Cut list');
-  await expect(page.getByRole('article').filter({ hasText: 'Pod tray' })).toContainText(/Fold\s*1\s*tail wall\s*2\s*lower wall\s*3\s*upper wall/);
+  await expect(page.getByRole('article').filter({ hasText: 'Pod tray' })).toContainText(
+    /Fold\s*1\s*tail wall\s*2\s*lower wall\s*3\s*upper wall/,
+  );
   await station(page, 'Parts');
   await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Skid/ }).click();
   await expect(page.getByRole('application')).toBeVisible();
@@ -125,13 +180,22 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
 
 test('without WebGL the folded part is drawn instead, and turns under the pointer', async ({ page, workshop }) => {
   await page.addInitScript(() => {
-    const getContext = HTMLCanvasElement.prototype.getContext as (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) => unknown;
-    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) { return kind.startsWith('webgl') ? null : getContext.call(this, kind, ...rest); } as never;
+    const getContext = HTMLCanvasElement.prototype.getContext as (
+      this: HTMLCanvasElement,
+      kind: string,
+      ...rest: unknown[]
+    ) => unknown;
+    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
+      return kind.startsWith('webgl') ? null : getContext.call(this, kind, ...rest);
+    } as never;
   });
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
-  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Pod nose/ }).click();
+  await page
+    .getByRole('listbox', { name: 'Parts' })
+    .getByRole('option', { name: /Pod nose/ })
+    .click();
   await page.locator('body').press('u');
   const drawing = page.locator('svg[role="img"]').filter({ has: page.locator('path') });
   await expect(drawing).toHaveAttribute('aria-label', /folds about 9 hinges into 10 plates/);
@@ -148,12 +212,18 @@ test('without WebGL the folded part is drawn instead, and turns under the pointe
 
 /** Draws a strip that folds to sizes, as a new part. */
 async function foldStrip(page: Page, sizes: Readonly<Record<string, string>>): Promise<void> {
-  await page.getByRole('button', { name: /new part/i }).first().click();
+  await page
+    .getByRole('button', { name: /new part/i })
+    .first()
+    .click();
   await slip(page).getByText('Or fold it from sizes').click();
   for (const [label, value] of Object.entries(sizes)) await setFigure(page, label, value);
 }
 
-test('a channel is drawn from its inside sizes; its folds are cut by a tool and taped, and a size typed later moves the lines', async ({ page, workshop }) => {
+test('a channel is drawn from its inside sizes; its folds are cut by a tool and taped, and a size typed later moves the lines', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Channel');
   await foldStrip(page, { 'Length along the folds': '120', 'Side 1': '30', 'Side 2': '50', 'Side 3': '30' });
@@ -179,7 +249,11 @@ test('a channel is drawn from its inside sizes; its folds are cut by a tool and 
   await page.getByLabel('Grooves by').selectOption('a bevel tool');
   await page.getByLabel('Tool tilts by').fill('50');
   await page.getByLabel('Tool tilts by').press('Enter');
-  await slip(page).getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Mitre groove/ }).first().click();
+  await slip(page)
+    .getByRole('region', { name: 'Lines on this part' })
+    .getByRole('button', { name: /Mitre groove/ })
+    .first()
+    .click();
   // A 50° tool opens 2 · 5 · tan 50° = 11.9 mm and leaves the lips 1.35 mm apart.
   await expect(page.getByLabel('Mouth')).toHaveValue('11.9');
   await expect(slip(page)).toContainText(/Stays open, folded\s*1\.4 mm/);
@@ -217,7 +291,10 @@ test('two marks made bevels are the lips of one groove', async ({ page, workshop
   await expect(slip(page).getByRole('region', { name: 'Lines on this part' })).toContainText(/Mitre groove\s*90°/);
 });
 
-test('a wall stands on a floor: their square edges press, are bevelled by the mend, and a shift opens the seam', async ({ page, workshop }) => {
+test('a wall stands on a floor: their square edges press, are bevelled by the mend, and a shift opens the seam', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Box');
   await drawPlate(page, 'Floor', '200', '100');
@@ -257,11 +334,17 @@ test('a wall stands on a floor: their square edges press, are bevelled by the me
   await expect(stations(page)).toContainText(/Faults.*none/);
 });
 
-test('the whole demo airframe is folded and stood together, and a click on it opens the part that was clicked', async ({ page, workshop }) => {
+test('the whole demo airframe is folded and stood together, and a click on it opens the part that was clicked', async ({
+  page,
+  workshop,
+}) => {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
-  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Turtle deck/ }).click();
+  await page
+    .getByRole('listbox', { name: 'Parts' })
+    .getByRole('option', { name: /Turtle deck/ })
+    .click();
   await page.locator('body').press('u');
   await page.getByLabel('Shown folded').selectOption('whole airframe');
   await expect(folds(page)).toContainText('19 pieces of 13 parts stand together.');
@@ -273,6 +356,9 @@ test('the whole demo airframe is folded and stood together, and a click on it op
   await expect(slip(page).getByLabel("Part's name")).toHaveValue('Wing panel');
   await folds(page).getByRole('button', { name: 'Keep this order' }).click();
   await expect(folds(page)).toContainText('as you keep it');
-  await folds(page).getByRole('button', { name: /earlier/ }).last().click();
+  await folds(page)
+    .getByRole('button', { name: /earlier/ })
+    .last()
+    .click();
   await expect(page.getByRole('button', { name: 'Let the program order them' })).toBeVisible();
 });

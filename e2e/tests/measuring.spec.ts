@@ -1,7 +1,10 @@
 import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
 
-test('measure between two places; pin a dimension; set its number and the drawing follows', async ({ page, workshop }) => {
+test('measure between two places; pin a dimension; set its number and the drawing follows', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Measured');
   await drawPlate(page, 'Plate', '200', '100');

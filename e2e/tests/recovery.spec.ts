@@ -5,7 +5,11 @@ const status = (page: Page) => page.getByRole('status').filter({ hasText: /saved
 /** What the server holds, asked past the page. */
 const onServer = async (page: Page): Promise<{ parts: { name: string; quantity: number }[] }> => {
   const id = /airframes\/([0-9a-f-]{36})/.exec(page.url())![1]!;
-  return ((await (await page.request.get(`/api/airframes/${id}`)).json()) as { airframe: { parts: { name: string; quantity: number }[] } }).airframe;
+  return (
+    (await (await page.request.get(`/api/airframes/${id}`)).json()) as {
+      airframe: { parts: { name: string; quantity: number }[] };
+    }
+  ).airframe;
 };
 async function started(page: Page, workshop: Parameters<typeof signUp>[1]): Promise<void> {
   await signUp(page, workshop);
@@ -36,7 +40,10 @@ test('a killed tab: edits that the server never got are offered back', async ({ 
   await expect(again.getByRole('alert')).toHaveCount(0);
 });
 
-test('a killed server: what was acknowledged is there, what was not is kept and saved when it is back', async ({ page, workshop }) => {
+test('a killed server: what was acknowledged is there, what was not is kept and saved when it is back', async ({
+  page,
+  workshop,
+}) => {
   await started(page, workshop);
   await setFigure(page, 'How many', '3');
   await saved(page);
@@ -57,20 +64,36 @@ test('a killed database comes back with the last acknowledged save', async ({ pa
   await setFigure(page, 'How many', '5');
   await expect(status(page)).toContainText('not saved', { timeout: 30_000 });
   await workshop.startDatabase();
-  await expect.poll(async () => (await onServer(page).catch(() => ({ parts: [] }))).parts[0]?.quantity, { timeout: 30_000 }).toBeGreaterThanOrEqual(4);
+  await expect
+    .poll(async () => (await onServer(page).catch(() => ({ parts: [] }))).parts[0]?.quantity, { timeout: 30_000 })
+    .toBeGreaterThanOrEqual(4);
   await expect(status(page)).toContainText(/^saved/, { timeout: 60_000 });
   expect((await onServer(page)).parts[0]!.quantity).toBe(5);
 });
 
-test('server and database killed in the middle of many saves lose none that was acknowledged', async ({ page, workshop }) => {
+test('server and database killed in the middle of many saves lose none that was acknowledged', async ({
+  page,
+  workshop,
+}) => {
   await started(page, workshop);
   const id = /airframes\/([0-9a-f-]{36})/.exec(page.url())![1]!;
-  const opened = await (await page.request.get(`/api/airframes/${id}`)).json() as { airframe: { parts: object[] }; versions: { parts: Record<string, number> } };
+  const opened = (await (await page.request.get(`/api/airframes/${id}`)).json()) as {
+    airframe: { parts: object[] };
+    versions: { parts: Record<string, number> };
+  };
   const part = opened.airframe.parts[0] as { id: string; quantity: number };
-  let version = opened.versions.parts[part.id]!, acknowledged = 1;
-  const killing = new Promise<void>((resolve) => { setTimeout(() => void Promise.all([workshop.killServer(), workshop.killDatabase()]).then(() => resolve()), 700); });
+  let version = opened.versions.parts[part.id]!,
+    acknowledged = 1;
+  const killing = new Promise<void>((resolve) => {
+    setTimeout(() => void Promise.all([workshop.killServer(), workshop.killDatabase()]).then(() => resolve()), 700);
+  });
   for (let quantity = 2; quantity <= 900; quantity++) {
-    const answer = await page.request.post(`/api/airframes/${id}/save`, { headers: { Origin: workshop.address }, data: { label: 'Count', parts: [{ id: part.id, basedOn: version, position: 0, value: { ...part, quantity } }] } }).catch(() => undefined);
+    const answer = await page.request
+      .post(`/api/airframes/${id}/save`, {
+        headers: { Origin: workshop.address },
+        data: { label: 'Count', parts: [{ id: part.id, basedOn: version, position: 0, value: { ...part, quantity } }] },
+      })
+      .catch(() => undefined);
     if (!answer?.ok()) break;
     acknowledged = quantity;
     version += 1;
@@ -94,7 +117,10 @@ test('two tabs on one part: nothing of either is lost', async ({ page, context, 
   await dialog.getByRole('button', { name: /both/i }).click();
   await saved(page);
   const { parts } = await onServer(page);
-  expect(parts.map(({ name, quantity }) => [name, quantity])).toEqual([['Rib', 5], ['Rib (mine)', 2]]);
+  expect(parts.map(({ name, quantity }) => [name, quantity])).toEqual([
+    ['Rib', 5],
+    ['Rib (mine)', 2],
+  ]);
 });
 async function second(context: BrowserContext, url: string): Promise<Page> {
   const page = await context.newPage();
@@ -103,14 +129,23 @@ async function second(context: BrowserContext, url: string): Promise<Page> {
   return page;
 }
 
-test('a damaged, a newer and another kind of file are refused by line or field, and change nothing', async ({ page, workshop }) => {
+test('a damaged, a newer and another kind of file are refused by line or field, and change nothing', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
-  const choose = (name: string, text: string): Promise<void> => page.getByLabel('Project file to import').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  const choose = (name: string, text: string): Promise<void> =>
+    page
+      .getByLabel('Project file to import')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await choose('cut.grainfold.json', '{"format": "grain-fold-airframe",\n"formatVersion": 1,\n"na');
   await expect(page.getByRole('alert')).toContainText('Line 3');
   await choose('new.grainfold.json', '{"format": "grain-fold-airframe", "formatVersion": 7}');
   await expect(page.getByRole('alert')).toContainText('format version 7');
-  await choose('odd.grainfold.json', '{"format": "grain-fold-airframe", "formatVersion": 1, "id": "x", "name": "", "settings": {}, "parts": [], "boards": []}');
+  await choose(
+    'odd.grainfold.json',
+    '{"format": "grain-fold-airframe", "formatVersion": 1, "id": "x", "name": "", "settings": {}, "parts": [], "boards": []}',
+  );
   await expect(page.getByRole('alert')).toContainText('name: must not be blank');
   await choose('huge.grainfold.json', ' '.repeat(9 * 1024 * 1024));
   await expect(page.getByRole('alert')).toContainText('at most 8');

@@ -1,7 +1,10 @@
 import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
 
-test('rectangles and circles by two places or by numbers; a row of copies; a cabin cut out; corners rounded', async ({ page, workshop }) => {
+test('rectangles and circles by two places or by numbers; a row of copies; a cabin cut out; corners rounded', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Shaped');
   await drawPlate(page, 'Body side', '300', '100');
@@ -14,7 +17,8 @@ test('rectangles and circles by two places or by numbers; a row of copies; a cab
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   const stations = page.getByRole('navigation', { name: 'Stations' });
-  const foam = (holes: number, opening = 0): string => `${(((30_000 - holes * Math.PI * 36 - opening) / 1e6) * 480).toFixed(1)} g`;
+  const foam = (holes: number, opening = 0): string =>
+    `${(((30_000 - holes * Math.PI * 36 - opening) / 1e6) * 480).toFixed(1)} g`;
   await expect(stations).toContainText(foam(1));
 
   const at = await pixelsOf(page);
@@ -50,7 +54,10 @@ test('rectangles and circles by two places or by numbers; a row of copies; a cab
   await saved(page);
 });
 
-test('lines trimmed on the mat, extended and joined; the outline offset into a line; several aligned', async ({ page, workshop }) => {
+test('lines trimmed on the mat, extended and joined; the outline offset into a line; several aligned', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Lines');
   await drawPlate(page, 'Panel', '300', '200');
@@ -94,7 +101,10 @@ test('lines trimmed on the mat, extended and joined; the outline offset into a l
   await expect(slip(page).getByRole('alert')).toContainText('nothing of the outline is left');
 });
 
-test('the rack of parts: filtered, put in another order by keys and by dragging, and undone', async ({ page, workshop }) => {
+test('the rack of parts: filtered, put in another order by keys and by dragging, and undone', async ({
+  page,
+  workshop,
+}) => {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
@@ -114,9 +124,21 @@ test('the rack of parts: filtered, put in another order by keys and by dragging,
   // The last but one of the first group becomes its last, and does not slip into the next group.
   const groups = rack.getByRole('group');
   const size = await groups.first().getByRole('option').count();
-  const name = await groups.first().locator('.name').nth(size - 2).innerText();
-  await groups.first().getByRole('option').nth(size - 2).click();
-  await groups.first().getByRole('option').nth(size - 2).press('Alt+ArrowRight');
+  const name = await groups
+    .first()
+    .locator('.name')
+    .nth(size - 2)
+    .innerText();
+  await groups
+    .first()
+    .getByRole('option')
+    .nth(size - 2)
+    .click();
+  await groups
+    .first()
+    .getByRole('option')
+    .nth(size - 2)
+    .press('Alt+ArrowRight');
   await expect(groups.first().locator('.name').last()).toHaveText(name);
   await expect(groups.first().getByRole('option')).toHaveCount(size);
   await page.locator('body').press('Control+z');

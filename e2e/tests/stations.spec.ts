@@ -1,10 +1,25 @@
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
+import {
+  drawPlate,
+  expect,
+  newAirframe,
+  saved,
+  setFigure,
+  signUp,
+  station,
+  test,
+  ticket,
+} from '../support/workshop.ts';
 
 test('figures that cannot be are refused where they are typed, and nothing changes', async ({ page, workshop }) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Bad input');
   await drawPlate(page, 'Rib', '80', '20');
-  for (const [typed, words] of [['0', 'goes from 1 to 999'], ['many', 'is not a number'], ['1e9', 'is not a number'], ['', 'Type a']] as const) {
+  for (const [typed, words] of [
+    ['0', 'goes from 1 to 999'],
+    ['many', 'is not a number'],
+    ['1e9', 'is not a number'],
+    ['', 'Type a'],
+  ] as const) {
     const field = page.getByLabel('How many');
     await field.fill(typed);
     await field.press('Enter');
@@ -67,7 +82,10 @@ test('a board measured thicker widens every groove that follows it', async ({ pa
   await expect(page.getByLabel('Mouth')).toHaveValue('10.8');
 });
 
-test('nesting can be stopped keeping the best; the same seed gives the same nest; overlaps by hand are refused', async ({ page, workshop }) => {
+test('nesting can be stopped keeping the best; the same seed gives the same nest; overlaps by hand are refused', async ({
+  page,
+  workshop,
+}) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Nest');
   await drawPlate(page, 'Wide', '400', '200');
@@ -78,7 +96,11 @@ test('nesting can be stopped keeping the best; the same seed gives the same nest
   await page.getByRole('button', { name: 'Esc stop, keep best' }).click();
   await expect(page.getByText('2 pieces placed')).toBeVisible();
   await page.getByLabel('Orders to try').selectOption('12');
-  const pieces = (): Promise<string[]> => page.getByRole('application').locator('g[transform^="matrix"]').evaluateAll((groups) => groups.map((group) => group.getAttribute('transform')!));
+  const pieces = (): Promise<string[]> =>
+    page
+      .getByRole('application')
+      .locator('g[transform^="matrix"]')
+      .evaluateAll((groups) => groups.map((group) => group.getAttribute('transform')!));
   await page.getByRole('button', { name: 'Enter nest again' }).click();
   await expect(page.getByRole('button', { name: 'Enter nest again' })).toBeVisible();
   const first = await pieces();
@@ -124,7 +146,10 @@ test('a version is looked at, compared and gone back to', async ({ page, worksho
   await page.getByRole('button', { name: 'Remove part' }).click();
   await saved(page);
   await page.getByRole('link', { name: /^version/ }).click();
-  await page.getByRole('button', { name: /Rename part|Draw outline/ }).first().click();
+  await page
+    .getByRole('button', { name: /Rename part|Draw outline/ })
+    .first()
+    .click();
   await expect(page.getByRole('complementary', { name: 'Version', exact: true })).toContainText(/Rib\s*removed since/);
   await expect(page.getByRole('img', { name: 'Rib: 1 line gone, 0 lines new' })).toBeVisible();
   await page.getByRole('button', { name: /^Go back to version/ }).click();

@@ -1,12 +1,24 @@
 import fs from 'node:fs';
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test, ticket, typePoint } from '../support/workshop.ts';
+import {
+  drawPlate,
+  expect,
+  newAirframe,
+  saved,
+  setFigure,
+  signUp,
+  station,
+  test,
+  ticket,
+  typePoint,
+} from '../support/workshop.ts';
 import { readPdf } from '../../scripts/test-support/read-pdf.ts';
 
 test('from the demo workshop to a cut list, as a newcomer goes', async ({ page, workshop }) => {
   await test.step('open the demo workshop without typing', async () => {
     await page.goto(workshop.address);
     await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-    for (const name of ['Paperbark Mite', 'Saltbox 36', 'Reedling 1100']) await expect(page.getByRole('heading', { name })).toBeVisible();
+    for (const name of ['Paperbark Mite', 'Saltbox 36', 'Reedling 1100'])
+      await expect(page.getByRole('heading', { name })).toBeVisible();
     for (const name of ['Paperbark Mite', 'Saltbox 36', 'Reedling 1100']) {
       await page.getByRole('link', { name: `Open ${name}` }).click();
       await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults\s*none/);
@@ -40,7 +52,9 @@ test('from the demo workshop to a cut list, as a newcomer goes', async ({ page, 
     await setFigure(page, 'Bevel', '30');
     const slip = page.getByRole('complementary', { name: 'Slip of Box side' });
     await expect(slip.getByRole('region', { name: 'Lines on this part' }).getByText('Mitre groove')).toHaveCount(2);
-    await expect(slip.getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Edge bevel/ })).toContainText('30°');
+    await expect(
+      slip.getByRole('region', { name: 'Lines on this part' }).getByRole('button', { name: /Edge bevel/ }),
+    ).toContainText('30°');
     await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults\s*none/);
   });
 

@@ -1,4 +1,19 @@
-import { applyCommand, circleDraft, emptyPart, outlineOf, polylineDraft, type FeatureKind, type Joint, type OperationDraft, type Part, type PartCommand, type PartDetails, type PathDraft, type Place, type Sizing } from '@grain-fold/core/drawing';
+import {
+  applyCommand,
+  circleDraft,
+  emptyPart,
+  outlineOf,
+  polylineDraft,
+  type FeatureKind,
+  type Joint,
+  type OperationDraft,
+  type Part,
+  type PartCommand,
+  type PartDetails,
+  type PathDraft,
+  type Place,
+  type Sizing,
+} from '@grain-fold/core/drawing';
 import type { Point } from '@grain-fold/core/geometry';
 
 /** Drafts one demo part step by step with the program's own commands, so that demo files hold nothing a builder could not draw. */
@@ -15,48 +30,104 @@ export class Drafter {
     return new Drafter(result.part);
   }
 
-  outline(draft: PathDraft): Drafter { return this.run({ name: 'drawOutline', args: { draft } }); }
-  hole(draft: PathDraft, sizing: Sizing = 'scaled'): Drafter { return this.run({ name: 'drawHole', args: { draft, sizing } }); }
+  outline(draft: PathDraft): Drafter {
+    return this.run({ name: 'drawOutline', args: { draft } });
+  }
+  hole(draft: PathDraft, sizing: Sizing = 'scaled'): Drafter {
+    return this.run({ name: 'drawHole', args: { draft, sizing } });
+  }
   /** A slot along x for a plate of a material, its width following the plate. */
   slotFor(material: string, x: number, y: number, length: number, width: number): Drafter {
     const drawn = this.hole(slot(x, y, length, width), 'slot');
-    return drawn.run({ name: 'changeSlot', args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } } });
+    return drawn.run({
+      name: 'changeSlot',
+      args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } },
+    });
   }
   /** A slot upwards for a plate of a material. */
   slotUpFor(material: string, x: number, y: number, length: number, width: number): Drafter {
     const drawn = this.hole(box(x - width / 2, y - length / 2, width, length), 'slot');
-    return drawn.run({ name: 'changeSlot', args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } } });
+    return drawn.run({
+      name: 'changeSlot',
+      args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } },
+    });
   }
-  round(x: number, y: number, diameterMm: number): Drafter { return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed'); }
+  round(x: number, y: number, diameterMm: number): Drafter {
+    return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed');
+  }
   /** A feature at a place. */
-  feature(kind: FeatureKind, x: number, y: number, numbers: Readonly<Record<string, unknown>> = {}): Drafter { return this.run({ name: 'addFeature', args: { kind, at: { x, y }, numbers } }); }
+  feature(kind: FeatureKind, x: number, y: number, numbers: Readonly<Record<string, unknown>> = {}): Drafter {
+    return this.run({ name: 'addFeature', args: { kind, at: { x, y }, numbers } });
+  }
   /** What was drawn last, or the whole part, exists only in some variants. */
   only(target: 'last operation' | 'last feature' | 'part', variants: readonly string[]): Drafter {
     const { id, operations, features } = this.part;
-    return this.run({ name: 'setVariants', args: { targetId: { part: id, 'last operation': operations.at(-1)?.id ?? '', 'last feature': features?.at(-1)?.id ?? '' }[target], variants } });
+    return this.run({
+      name: 'setVariants',
+      args: {
+        targetId: {
+          part: id,
+          'last operation': operations.at(-1)?.id ?? '',
+          'last feature': features?.at(-1)?.id ?? '',
+        }[target],
+        variants,
+      },
+    });
   }
   line(points: readonly [number, number][], operation: OperationDraft, sizing: Sizing = 'scaled'): Drafter {
-    return this.run({ name: 'drawLine', args: { draft: polylineDraft(points.map(([x, y]) => ({ x, y }))), operation, sizing } });
+    return this.run({
+      name: 'drawLine',
+      args: { draft: polylineDraft(points.map(([x, y]) => ({ x, y }))), operation, sizing },
+    });
   }
-  area(draft: PathDraft, operation: OperationDraft, sizing: Sizing = 'fixed'): Drafter { return this.run({ name: 'drawLine', args: { draft, operation, sizing } }); }
+  area(draft: PathDraft, operation: OperationDraft, sizing: Sizing = 'fixed'): Drafter {
+    return this.run({ name: 'drawLine', args: { draft, operation, sizing } });
+  }
 
   /** Stands a piece of the part on a line of another part. */
-  stand(own: number | string, to: Drafter, line: number | string, numbers: Partial<Omit<Joint, 'id' | 'toPartId'>> = {}): Drafter {
-    const joint = { ownSegmentId: lineOf(this, own), ownSkin: 'back' as const, toPartId: to.part.id, toSegmentId: lineOf(to, line), toSkin: 'face' as const, turnDegrees: 90, alongMm: 0, isReversed: false, ...numbers };
+  stand(
+    own: number | string,
+    to: Drafter,
+    line: number | string,
+    numbers: Partial<Omit<Joint, 'id' | 'toPartId'>> = {},
+  ): Drafter {
+    const joint = {
+      ownSegmentId: lineOf(this, own),
+      ownSkin: 'back' as const,
+      toPartId: to.part.id,
+      toSegmentId: lineOf(to, line),
+      toSkin: 'face' as const,
+      turnDegrees: 90,
+      alongMm: 0,
+      isReversed: false,
+      ...numbers,
+    };
     return this.run({ name: 'addJoint', args: { joint } });
   }
   place(x: number, y: number, z: number, turns: Partial<Omit<Place, 'at'>> = {}): Drafter {
-    return this.run({ name: 'setPlace', args: { place: { at: { x, y, z }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0, ...turns } } });
+    return this.run({
+      name: 'setPlace',
+      args: { place: { at: { x, y, z }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0, ...turns } },
+    });
   }
   /** Declares that an edge meets an edge of another part. */
   meets(own: number, to: Drafter, edge: number): Drafter {
-    return this.run({ name: 'addSeam', args: { fromSegmentId: lineOf(this, own), toSegmentId: lineOf(to, edge), toPartId: to.part.id } });
+    return this.run({
+      name: 'addSeam',
+      args: { fromSegmentId: lineOf(this, own), toSegmentId: lineOf(to, edge), toPartId: to.part.id },
+    });
   }
 
   /** A bevel along edges of the outline, counted from 0 in the order they were drawn. */
   bevel(edges: readonly number[], bevelDegrees: number, label = ''): Drafter {
     const outline = outlineOf(this.part)!;
-    return this.run({ name: 'addOperation', args: { on: { pathId: outline.id, segmentIds: edges.map((edge) => outline.segments[edge]!.id) }, operation: { kind: 'bevel', face: 'face', bevelDegrees, label } } });
+    return this.run({
+      name: 'addOperation',
+      args: {
+        on: { pathId: outline.id, segmentIds: edges.map((edge) => outline.segments[edge]!.id) },
+        operation: { kind: 'bevel', face: 'face', bevelDegrees, label },
+      },
+    });
   }
 }
 
@@ -69,24 +140,71 @@ export function lineOf({ part }: Drafter, which: number | string): string {
   return line.segments[0]!.id;
 }
 
-export const groove = (foldDegrees: number, label = ''): OperationDraft => ({ kind: 'groove', face: 'face', foldDegrees, mouthMm: 'auto', label });
-export const trench = (foldDegrees: 90 | 180, label = '', side: 'centre' | 'left' | 'right' = 'centre'): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label });
-export const crease = (foldDegrees: number, label = ''): OperationDraft => ({ kind: 'crease', face: 'face', foldDegrees, label });
+export const groove = (foldDegrees: number, label = ''): OperationDraft => ({
+  kind: 'groove',
+  face: 'face',
+  foldDegrees,
+  mouthMm: 'auto',
+  label,
+});
+export const trench = (
+  foldDegrees: 90 | 180,
+  label = '',
+  side: 'centre' | 'left' | 'right' = 'centre',
+): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label });
+export const crease = (foldDegrees: number, label = ''): OperationDraft => ({
+  kind: 'crease',
+  face: 'face',
+  foldDegrees,
+  label,
+});
 export const mark = (label: string): OperationDraft => ({ kind: 'mark', face: 'face', label });
-export const pocket = (depthMm: number, label = ''): OperationDraft => ({ kind: 'pocket', face: 'face', depthMm, label });
+export const pocket = (depthMm: number, label = ''): OperationDraft => ({
+  kind: 'pocket',
+  face: 'face',
+  depthMm,
+  label,
+});
 export const throughCut = (label = ''): OperationDraft => ({ kind: 'through', face: 'face', label });
 
 /** One step of an outline: a straight run, an arc of a bulge, or a cubic, to the next point. */
-export type Step = readonly [number, number] | readonly [number, number, { readonly bulge: number }] | readonly [number, number, { readonly c1: readonly [number, number]; readonly c2: readonly [number, number] }];
+export type Step =
+  | readonly [number, number]
+  | readonly [number, number, { readonly bulge: number }]
+  | readonly [number, number, { readonly c1: readonly [number, number]; readonly c2: readonly [number, number] }];
 
 /** A closed outline from its first point and the steps that follow; the last run goes back to the start, straight unless told otherwise. */
-export function closed(start: readonly [number, number], steps: readonly Step[], last: { readonly bulge: number } | { readonly c1: readonly [number, number]; readonly c2: readonly [number, number] } | undefined = undefined): PathDraft {
+export function closed(
+  start: readonly [number, number],
+  steps: readonly Step[],
+  last:
+    | { readonly bulge: number }
+    | { readonly c1: readonly [number, number]; readonly c2: readonly [number, number] }
+    | undefined = undefined,
+): PathDraft {
   const at = ([x, y]: readonly [number, number]): Point => ({ x, y });
   const segment = (shape: Step[2]): PathDraft['segments'][number] =>
-    (shape === undefined ? { kind: 'line' } : 'bulge' in shape ? { kind: 'arc', bulge: shape.bulge } : { kind: 'cubic', control1: at(shape.c1), control2: at(shape.c2) });
-  return { points: [at(start), ...steps.map(([x, y]) => ({ x, y }))], segments: [...steps.map((step) => segment(step[2])), segment(last)], closed: true };
+    shape === undefined
+      ? { kind: 'line' }
+      : 'bulge' in shape
+        ? { kind: 'arc', bulge: shape.bulge }
+        : { kind: 'cubic', control1: at(shape.c1), control2: at(shape.c2) };
+  return {
+    points: [at(start), ...steps.map(([x, y]) => ({ x, y }))],
+    segments: [...steps.map((step) => segment(step[2])), segment(last)],
+    closed: true,
+  };
 }
 
-export const box = (x: number, y: number, width: number, height: number): PathDraft => closed([x, y], [[x + width, y], [x + width, y + height], [x, y + height]]);
+export const box = (x: number, y: number, width: number, height: number): PathDraft =>
+  closed(
+    [x, y],
+    [
+      [x + width, y],
+      [x + width, y + height],
+      [x, y + height],
+    ],
+  );
 /** Slot with its long side along x. */
-export const slot = (x: number, y: number, length: number, width: number): PathDraft => box(x - length / 2, y - width / 2, length, width);
+export const slot = (x: number, y: number, length: number, width: number): PathDraft =>
+  box(x - length / 2, y - width / 2, length, width);

@@ -17,8 +17,25 @@ export const WORKSPACE_MAY_IMPORT = {
 
 /** The folders of core/src: each may import only those before it, and only through their index. */
 export const CORE_FOLDER_ORDER = [
-  'units', 'geometry', 'stock', 'allowance', 'drawing', 'folds', 'forms', 'plan', 'scale', 'nesting', 'pages',
-  'cutting', 'covering', 'balance', 'building', 'flying', 'airframe', 'formats', 'standins',
+  'units',
+  'geometry',
+  'stock',
+  'allowance',
+  'drawing',
+  'folds',
+  'forms',
+  'plan',
+  'scale',
+  'nesting',
+  'pages',
+  'cutting',
+  'covering',
+  'balance',
+  'building',
+  'flying',
+  'airframe',
+  'formats',
+  'standins',
 ];
 
 /** What core may use from outside: libraries of its field, no framework, no Node, no DOM. */
@@ -74,6 +91,11 @@ export const dependenceDirection = {
       const why = whyForbidden(context.filename, node.source.value);
       if (why) context.report({ node, message: why });
     };
-    return { ImportDeclaration: check, ExportNamedDeclaration: check, ExportAllDeclaration: check, ImportExpression: check };
+    return {
+      ImportDeclaration: check,
+      ExportNamedDeclaration: check,
+      ExportAllDeclaration: check,
+      ImportExpression: check,
+    };
   },
 };

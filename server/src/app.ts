@@ -30,27 +30,63 @@ export interface AppParts {
 }
 
 /** Builds the application: security, sessions, routes, then the pages. */
-export function createApp({ sequelize, documents, logger, signInTries, pages }: AppParts): { readonly app: Koa; readonly accounts: AccountService; readonly airframes: AirframeService } {
+export function createApp({ sequelize, documents, logger, signInTries, pages }: AppParts): {
+  readonly app: Koa;
+  readonly accounts: AccountService;
+  readonly airframes: AirframeService;
+} {
   const app = new Koa();
   const accounts = new AccountService();
   const airframes = new AirframeService(sequelize);
   app.use(problems(logger));
-  app.use(helmet({
-    // Plain http on loopback: nothing may be upgraded to https.
-    hsts: false,
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'", 'data:'],
-        connectSrc: ["'self'"], workerSrc: ["'self'"], objectSrc: ["'none'"], frameAncestors: ["'none'"], baseUri: ["'none'"], formAction: ["'self'"],
+  app.use(
+    helmet({
+      // Plain http on loopback: nothing may be upgraded to https.
+      hsts: false,
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+        },
       },
-    },
-  }));
+    }),
+  );
   app.use(compress());
   app.use(sameOrigin);
   // The key is 192 random bits and only its hash is stored, so a signature would add nothing.
-  app.use(createSession({ key: 'grain_fold_session', maxAge: SESSION_DAYS * 86_400_000, renew: true, httpOnly: true, sameSite: 'strict', signed: false, store: sessionStore }, app));
-  app.use(bodyParser({ enableTypes: ['json'], jsonLimit: LARGEST_PROJECT_FILE * 2, onError: (error) => { throw error; } }));
+  app.use(
+    createSession(
+      {
+        key: 'grain_fold_session',
+        maxAge: SESSION_DAYS * 86_400_000,
+        renew: true,
+        httpOnly: true,
+        sameSite: 'strict',
+        signed: false,
+        store: sessionStore,
+      },
+      app,
+    ),
+  );
+  app.use(
+    bodyParser({
+      enableTypes: ['json'],
+      jsonLimit: LARGEST_PROJECT_FILE * 2,
+      onError: (error) => {
+        throw error;
+      },
+    }),
+  );
   app.use(async (ctx, next) => {
     ctx.state.accountId = (ctx as unknown as { session: SessionBody | null }).session?.accountId;
     await next();

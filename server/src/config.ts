@@ -2,7 +2,13 @@
 export interface Config {
   readonly host: string;
   readonly port: number;
-  readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly name: string };
+  readonly database: {
+    readonly host: string;
+    readonly port: number;
+    readonly user: string;
+    readonly password: string;
+    readonly name: string;
+  };
   /** Folder of the built pages; none: only the API is served. */
   readonly pages?: string;
   /** Folder of the demo airframes; none: no demo workshop. */
@@ -20,15 +26,19 @@ export function configFrom(env: Readonly<Record<string, string | undefined>>): C
   };
   const whole = (name: string, value: string): number => {
     const read = Number(value);
-    if (!Number.isInteger(read) || read < 0 || read > 65_535) throw new Error(`${name} must be a whole number up to 65535, got "${value}".`);
+    if (!Number.isInteger(read) || read < 0 || read > 65_535)
+      throw new Error(`${name} must be a whole number up to 65535, got "${value}".`);
     return read;
   };
   return {
     host: env.HOST ?? '127.0.0.1',
     port: whole('PORT', env.PORT ?? '5180'),
     database: {
-      host: text('GRAIN_FOLD_DB_HOST'), port: whole('GRAIN_FOLD_DB_PORT', text('GRAIN_FOLD_DB_PORT')), user: text('GRAIN_FOLD_DB_USER'),
-      password: text('GRAIN_FOLD_DB_PASSWORD'), name: text('GRAIN_FOLD_DB_NAME'),
+      host: text('GRAIN_FOLD_DB_HOST'),
+      port: whole('GRAIN_FOLD_DB_PORT', text('GRAIN_FOLD_DB_PORT')),
+      user: text('GRAIN_FOLD_DB_USER'),
+      password: text('GRAIN_FOLD_DB_PASSWORD'),
+      name: text('GRAIN_FOLD_DB_NAME'),
     },
     pages: env.GRAIN_FOLD_PAGES,
     demo: env.GRAIN_FOLD_DEMO,

@@ -12,19 +12,33 @@ const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const sequelize = connect(config.database);
 await migrate(sequelize);
 const documents = new DocumentService(new URL('./documents/document-job.js', import.meta.url));
-const { app, accounts, airframes } = createApp({ sequelize, documents, logger, signInTries: config.signInTries, pages: config.pages });
+const { app, accounts, airframes } = createApp({
+  sequelize,
+  documents,
+  logger,
+  signInTries: config.signInTries,
+  pages: config.pages,
+});
 if (config.demo) await loadDemo(config.demo, accounts, airframes);
 
 const server = http.createServer(app.callback());
 server.once('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Stop the program on it, or set PORT to another number.` : error.message);
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${config.port} is taken. Stop the program on it, or set PORT to another number.`
+      : error.message,
+  );
   process.exit(1);
 });
-server.listen(config.port, config.host, () => console.log(`Grain Fold is ready at http://${config.host}:${config.port}`));
+server.listen(config.port, config.host, () =>
+  console.log(`Grain Fold is ready at http://${config.host}:${config.port}`),
+);
 
 async function stop(): Promise<void> {
   server.closeAllConnections();
-  await new Promise((resolve) => { server.close(resolve); });
+  await new Promise((resolve) => {
+    server.close(resolve);
+  });
   await documents.close();
   await sequelize.close();
   process.exit(0);

@@ -24,10 +24,18 @@ export interface TestServer {
 /** A client that keeps its cookies and sends the page's origin, as a browser does. */
 export class Browser {
   private readonly agent: ReturnType<typeof supertest.agent>;
-  constructor(private readonly address: string) { this.agent = supertest.agent(address); }
-  get(path: string): supertest.Test { return this.agent.get(`/api${path}`); }
-  send(method: 'post' | 'patch' | 'delete', path: string, body: object = {}): supertest.Test { return this.agent[method](`/api${path}`).set('Origin', this.address).send(body); }
-  post(path: string, body: object = {}): supertest.Test { return this.send('post', path, body); }
+  constructor(private readonly address: string) {
+    this.agent = supertest.agent(address);
+  }
+  get(path: string): supertest.Test {
+    return this.agent.get(`/api${path}`);
+  }
+  send(method: 'post' | 'patch' | 'delete', path: string, body: object = {}): supertest.Test {
+    return this.agent[method](`/api${path}`).set('Origin', this.address).send(body);
+  }
+  post(path: string, body: object = {}): supertest.Test {
+    return this.send('post', path, body);
+  }
 }
 
 export const PASSWORD = 'eleven wide planks';
@@ -36,13 +44,19 @@ export const uniqueName = (): string => `builder-${randomBytes(6).toString('hex'
 export async function startTestServer(changes: Partial<AppParts> = {}): Promise<TestServer> {
   const sequelize = connect(configFrom(process.env).database);
   await migrate(sequelize);
-  const documents = { make: (job: DocumentJob) => makeDocument(job).then((bytes) => Buffer.from(bytes)), close: () => Promise.resolve() } as unknown as AppParts['documents'];
+  const documents = {
+    make: (job: DocumentJob) => makeDocument(job).then((bytes) => Buffer.from(bytes)),
+    close: () => Promise.resolve(),
+  } as unknown as AppParts['documents'];
   const { app } = createApp({ sequelize, documents, logger: pino({ level: 'silent' }), signInTries: 1000, ...changes });
   const server = http.createServer(app.callback());
-  await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', resolve); });
+  await new Promise<void>((resolve) => {
+    server.listen(0, '127.0.0.1', resolve);
+  });
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   return {
-    sequelize, address,
+    sequelize,
+    address,
     guest: () => new Browser(address),
     async newcomer() {
       const browser = new Browser(address);
@@ -51,7 +65,9 @@ export async function startTestServer(changes: Partial<AppParts> = {}): Promise<
     },
     async close() {
       server.closeAllConnections();
-      await new Promise((resolve) => { server.close(resolve); });
+      await new Promise((resolve) => {
+        server.close(resolve);
+      });
       await sequelize.close();
     },
   };

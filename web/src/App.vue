@@ -4,7 +4,9 @@ import { watchEffect } from 'vue';
 import { RouterView } from 'vue-router';
 
 const theme = useStorage<'day' | 'evening'>('grain-fold-theme', 'day');
-watchEffect(() => { document.documentElement.dataset.theme = theme.value; });
+watchEffect(() => {
+  document.documentElement.dataset.theme = theme.value;
+});
 </script>
 
 <template>

@@ -6,9 +6,16 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'welcome', component: () => import('./stations/airframes/WelcomePage.vue') },
-    { path: '/airframes', name: 'airframes', component: () => import('./stations/airframes/AirframesPage.vue'), meta: { needsSession: true } },
     {
-      path: '/airframes/:id', component: () => import('./stations/AirframeFrame.vue'), meta: { needsSession: true },
+      path: '/airframes',
+      name: 'airframes',
+      component: () => import('./stations/airframes/AirframesPage.vue'),
+      meta: { needsSession: true },
+    },
+    {
+      path: '/airframes/:id',
+      component: () => import('./stations/AirframeFrame.vue'),
+      meta: { needsSession: true },
       children: [
         { path: '', redirect: (to) => ({ name: 'parts', params: to.params }) },
         { path: 'stock', name: 'stock', component: () => import('./stations/stock/StockStation.vue') },

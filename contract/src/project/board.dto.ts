@@ -17,5 +17,11 @@ export class BoardDto {
   @IsIn(['width', 'height', 'none'], { message: 'must be width, height or none, got $value' }) grain!: string;
   @IsNumberBetween(1, 100_000) gramsPerSquareMetre!: number;
   /** Outline of an offcut within the width and height, counter-clockwise. */
-  @IsOptional() @IsArray() @ArrayMinSize(3) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true }) @Type(() => PointDto) outline?: PointDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(3)
+  @ArrayMaxSize(BOUNDS.nodes)
+  @ValidateNested({ each: true })
+  @Type(() => PointDto)
+  outline?: PointDto[];
 }

@@ -3,7 +3,20 @@ import { ArrayMaxSize, IsArray, IsIn, IsOptional, Matches, ValidateIf, ValidateN
 import { PointDto } from './path.dto.ts';
 import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, isGiven, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
-const KINDS = ['tabs', 'slots', 'lap', 'lightening', 'dowel', 'wire', 'finger', 'servo', 'hatch', 'balance', 'stations', 'lettering'];
+const KINDS = [
+  'tabs',
+  'slots',
+  'lap',
+  'lightening',
+  'dowel',
+  'wire',
+  'finger',
+  'servo',
+  'hatch',
+  'balance',
+  'stations',
+  'lettering',
+];
 
 /** A thing with a meaning that becomes holes, lines and edges when the part is made exact. */
 export class FeatureDto {
@@ -65,7 +78,8 @@ export class LetteringDto extends PlacedFeatureDto {
 }
 export class SlotsDto extends PlacedFeatureDto {
   /** Tab row that it is cut to, as part id/feature id; empty while none is chosen. */
-  @Matches(/^$|^[A-Za-z0-9_-]{1,40}\/f\d{1,12}$/, { message: 'must be empty or part id/feature id, got $value' }) mate!: string;
+  @Matches(/^$|^[A-Za-z0-9_-]{1,40}\/f\d{1,12}$/, { message: 'must be empty or part id/feature id, got $value' })
+  mate!: string;
   @IsNumberBetween(-60, 60) slantDegrees!: number;
   @IsNumberBetween(-1, 5) fitMm!: number;
 }
@@ -94,8 +108,18 @@ export class StationsDto extends EdgeFeatureDto {
 }
 
 export const FEATURE_TYPES = [
-  { value: TabsDto, name: 'tabs' }, { value: SlotsDto, name: 'slots' }, { value: LapDto, name: 'lap' }, { value: LighteningDto, name: 'lightening' }, { value: DowelDto, name: 'dowel' }, { value: WireDto, name: 'wire' },
-  { value: FingerDto, name: 'finger' }, { value: ServoDto, name: 'servo' }, { value: HatchDto, name: 'hatch' }, { value: BalanceDto, name: 'balance' }, { value: StationsDto, name: 'stations' }, { value: LetteringDto, name: 'lettering' },
+  { value: TabsDto, name: 'tabs' },
+  { value: SlotsDto, name: 'slots' },
+  { value: LapDto, name: 'lap' },
+  { value: LighteningDto, name: 'lightening' },
+  { value: DowelDto, name: 'dowel' },
+  { value: WireDto, name: 'wire' },
+  { value: FingerDto, name: 'finger' },
+  { value: ServoDto, name: 'servo' },
+  { value: HatchDto, name: 'hatch' },
+  { value: BalanceDto, name: 'balance' },
+  { value: StationsDto, name: 'stations' },
+  { value: LetteringDto, name: 'lettering' },
 ];
 
 /** What a guide stands beside: a segment, or another guide. */
@@ -121,7 +145,11 @@ export class BesideGuideDto extends GuideDto {
   @ValidateNested() @Type(() => GuideBaseDto) of!: GuideBaseDto;
   @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) byMm!: number;
 }
-export const GUIDE_TYPES = [{ value: LineGuideDto, name: 'line' }, { value: CircleGuideDto, name: 'circle' }, { value: BesideGuideDto, name: 'beside' }];
+export const GUIDE_TYPES = [
+  { value: LineGuideDto, name: 'line' },
+  { value: CircleGuideDto, name: 'circle' },
+  { value: BesideGuideDto, name: 'beside' },
+];
 
 /** A point that stays on a guide. */
 export class AttachmentDto {
@@ -137,5 +165,8 @@ export class SymmetryDto {
 export class PathGroupDto {
   @IsIdentifier() id!: string;
   @IsTextUpTo(40) name!: string;
-  @IsArray() @ArrayMaxSize(BOUNDS.paths * 2) @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of paths' }) pathIds!: string[];
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.paths * 2)
+  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of paths' })
+  pathIds!: string[];
 }

@@ -13,7 +13,11 @@ export class PlacedPieceDto {
 }
 export class NestedBoardDto {
   @IsIdentifier() boardId!: string;
-  @IsArray() @ArrayMaxSize(10_000) @ValidateNested({ each: true }) @Type(() => PlacedPieceDto) placements!: PlacedPieceDto[];
+  @IsArray()
+  @ArrayMaxSize(10_000)
+  @ValidateNested({ each: true })
+  @Type(() => PlacedPieceDto)
+  placements!: PlacedPieceDto[];
 }
 export class UnplacedDto {
   @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) pieceId!: string;

@@ -1,5 +1,14 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsOptional,
+  Matches,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, isGiven, IsNumberBetween, IsTextUpTo } from './rules.ts';
 
 const FACES = ['face', 'back'];
@@ -7,13 +16,21 @@ const FACES = ['face', 'back'];
 /** Where an operation runs: a whole path, or some segments of it. */
 export class PlaceDto {
   @IsIdentifier() pathId!: string;
-  @IsOptional() @IsArray() @ArrayMinSize(1) @ArrayMaxSize(BOUNDS.nodes) @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of segments' }) segmentIds?: string[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(BOUNDS.nodes)
+  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of segments' })
+  segmentIds?: string[];
 }
 
 /** Work along a line or an edge. */
 export class OperationDto {
   @IsIdentifier() id!: string;
-  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark', 'engrave'], { message: 'must be through, groove, bevel, crease, trench, pocket, slit, hinge, mark or engrave, got $value' }) kind!: string;
+  @IsIn(['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark', 'engrave'], {
+    message: 'must be through, groove, bevel, crease, trench, pocket, slit, hinge, mark or engrave, got $value',
+  })
+  kind!: string;
   @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
   @IsIn(FACES, { message: 'must be face or back, got $value' }) face!: string;
   @IsTextUpTo(BOUNDS.nameLength) label!: string;
@@ -28,7 +45,9 @@ export class MarkDto extends OperationDto {}
 export class EngravingDto extends OperationDto {}
 export class GrooveDto extends HingedDto {
   /** How it is cut; as the airframe says without it. */
-  @IsOptional() @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' }) school?: string;
+  @IsOptional()
+  @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' })
+  school?: string;
   @IsOptional() @IsNumberBetween(5, 80) toolDegrees?: number;
   @IsNumberBetween(-180, 180) foldDegrees!: number;
   /** Width at the mouth in mm, or auto to follow the measured thickness. */
@@ -63,6 +82,14 @@ export class HingeDto extends HingedDto {
 }
 
 export const OPERATION_TYPES = [
-  { value: ThroughDto, name: 'through' }, { value: GrooveDto, name: 'groove' }, { value: BevelDto, name: 'bevel' }, { value: CreaseDto, name: 'crease' },
-  { value: TrenchDto, name: 'trench' }, { value: PocketDto, name: 'pocket' }, { value: SlitDto, name: 'slit' }, { value: HingeDto, name: 'hinge' }, { value: MarkDto, name: 'mark' }, { value: EngravingDto, name: 'engrave' },
+  { value: ThroughDto, name: 'through' },
+  { value: GrooveDto, name: 'groove' },
+  { value: BevelDto, name: 'bevel' },
+  { value: CreaseDto, name: 'crease' },
+  { value: TrenchDto, name: 'trench' },
+  { value: PocketDto, name: 'pocket' },
+  { value: SlitDto, name: 'slit' },
+  { value: HingeDto, name: 'hinge' },
+  { value: MarkDto, name: 'mark' },
+  { value: EngravingDto, name: 'engrave' },
 ];

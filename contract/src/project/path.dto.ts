@@ -28,18 +28,31 @@ export class CubicSegmentDto extends SegmentDto {
   @ValidateNested() @Type(() => PointDto) control2!: PointDto;
 }
 
-export const SEGMENT_TYPES = [{ value: LineSegmentDto, name: 'line' }, { value: ArcSegmentDto, name: 'arc' }, { value: CubicSegmentDto, name: 'cubic' }];
+export const SEGMENT_TYPES = [
+  { value: LineSegmentDto, name: 'line' },
+  { value: ArcSegmentDto, name: 'arc' },
+  { value: CubicSegmentDto, name: 'cubic' },
+];
 
 /** Nodes joined by segments; a closed path has as many segments as nodes, an open one has one less. */
 export class PathDto {
   @IsIdentifier() id!: string;
   @IsBoolean() closed!: boolean;
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true }) @Type(() => NodeDto) nodes!: NodeDto[];
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(BOUNDS.nodes) @ValidateNested({ each: true })
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(BOUNDS.nodes)
+  @ValidateNested({ each: true })
+  @Type(() => NodeDto)
+  nodes!: NodeDto[];
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(BOUNDS.nodes)
+  @ValidateNested({ each: true })
   @Type(() => SegmentDto, {
     discriminator: { property: 'kind', subTypes: SEGMENT_TYPES },
     keepDiscriminatorProperty: true,
-  }) segments!: SegmentDto[];
+  })
+  segments!: SegmentDto[];
   /** What scaling does to it: it grows, keeps its size, or only its length grows. */
   @IsIn(['scaled', 'fixed', 'slot'], { message: 'must be scaled, fixed or slot, got $value' }) sizing!: string;
 }

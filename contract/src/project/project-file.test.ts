@@ -7,21 +7,31 @@ import { LARGEST_PROJECT_FILE, readProjectFile, writeProjectFile } from '../inde
 import { projectSchema, projectSchemaText } from '../schema/project-schema.ts';
 
 const root = path.resolve(import.meta.dirname, '../../..');
-const demos = fs.readdirSync(path.join(root, 'demo')).map((name) => fs.readFileSync(path.join(root, 'demo', name), 'utf8'));
+const demos = fs
+  .readdirSync(path.join(root, 'demo'))
+  .map((name) => fs.readFileSync(path.join(root, 'demo', name), 'utf8'));
 const mite = demos.find((text) => text.includes('Paperbark Mite'))!;
-const data = (): Record<string, unknown> & { parts: { id: string }[] } => JSON.parse(mite) as Record<string, unknown> & { parts: { id: string }[] };
-const read = (file: unknown): ReturnType<typeof readProjectFile> => readProjectFile(typeof file === 'string' ? file : JSON.stringify(file));
+const data = (): Record<string, unknown> & { parts: { id: string }[] } =>
+  JSON.parse(mite) as Record<string, unknown> & { parts: { id: string }[] };
+const read = (file: unknown): ReturnType<typeof readProjectFile> =>
+  readProjectFile(typeof file === 'string' ? file : JSON.stringify(file));
 const airframe = (text: string): Airframe => {
   const result = readProjectFile(text);
   if (!result.ok) throw new Error(result.message);
   return result.airframe;
 };
 
-test.each(demos.map((text) => [airframe(text).name, text]))('%s: written and read again it is the same airframe, to the last digit', (_, text) => {
-  expect(airframe(writeProjectFile(airframe(text)))).toEqual(airframe(text));
-  expect(writeProjectFile(airframe(text))).toBe(text);
-});
-test('a file of version 1 is read and written as one of this version', () => expect(JSON.parse(writeProjectFile(airframe(mite.replace('"formatVersion": 3', '"formatVersion": 1'))))).toEqual(JSON.parse(mite)));
+test.each(demos.map((text) => [airframe(text).name, text]))(
+  '%s: written and read again it is the same airframe, to the last digit',
+  (_, text) => {
+    expect(airframe(writeProjectFile(airframe(text)))).toEqual(airframe(text));
+    expect(writeProjectFile(airframe(text))).toBe(text);
+  },
+);
+test('a file of version 1 is read and written as one of this version', () =>
+  expect(JSON.parse(writeProjectFile(airframe(mite.replace('"formatVersion": 3', '"formatVersion": 1'))))).toEqual(
+    JSON.parse(mite),
+  ));
 test('a byte-order mark in front is no fault', () => expect(read(`\uFEFF${mite}`).ok).toBe(true));
 
 /** A demo file with one place changed. */
@@ -35,65 +45,238 @@ const changed = (at: string, value: unknown): unknown => {
   return file;
 };
 /** A joint that would hold but for the field that a case breaks. */
-const JOINT = { id: 'k9001', ownSegmentId: 's1', ownSkin: 'back', toPartId: 'elsewhere', toSegmentId: 's1', toSkin: 'face', turnDegrees: 90, alongMm: 0, isReversed: false };
+const JOINT = {
+  id: 'k9001',
+  ownSegmentId: 's1',
+  ownSkin: 'back',
+  toPartId: 'elsewhere',
+  toSegmentId: 's1',
+  toSkin: 'face',
+  turnDegrees: 90,
+  alongMm: 0,
+  isReversed: false,
+};
 test.each<[string, unknown, string, string]>([
   ['a file of another kind', { hello: 1 }, 'FILE_OF_ANOTHER_KIND', 'grain-fold-airframe'],
   ['a list', [1, 2], 'FILE_OF_ANOTHER_KIND', 'format'],
   ['a newer file', { ...data(), formatVersion: 99 }, 'FILE_NEWER', '99'],
   ['a version that is text', { ...data(), formatVersion: 'one' }, 'FILE_DAMAGED', 'formatVersion'],
-  ['a coordinate that is text', changed('parts.1.contours.0.nodes.2.x', 'wide'), 'FILE_DAMAGED', 'parts[1].contours[0].nodes[2].x'],
+  [
+    'a coordinate that is text',
+    changed('parts.1.contours.0.nodes.2.x', 'wide'),
+    'FILE_DAMAGED',
+    'parts[1].contours[0].nodes[2].x',
+  ],
   ['a coordinate 100 m away', changed('parts.1.contours.0.nodes.2.x', 100_000), 'FILE_DAMAGED', 'at most 10000'],
   ['a missing material', changed('parts.0.material', undefined), 'FILE_DAMAGED', 'parts[0].material'],
-  ['a field that nobody knows', changed('parts.0.colour', 'red'), 'FILE_DAMAGED', 'parts[0].colour: is not a known field'],
+  [
+    'a field that nobody knows',
+    changed('parts.0.colour', 'red'),
+    'FILE_DAMAGED',
+    'parts[0].colour: is not a known field',
+  ],
   ['an operation of no kind', changed('parts.1.operations.0.kind', 'saw'), 'FILE_DAMAGED', 'parts[1].operations[0]'],
-  ['an operation on a line that is not there', changed('parts.1.operations.0.on.pathId', 'l999'), 'FILE_DAMAGED', 'l999'],
-  ['too few segments', changed('parts.1.contours.0.segments', [{ id: 's1', kind: 'line' }]), 'FILE_DAMAGED', 'parts[1].contours[0].segments'],
+  [
+    'an operation on a line that is not there',
+    changed('parts.1.operations.0.on.pathId', 'l999'),
+    'FILE_DAMAGED',
+    'l999',
+  ],
+  [
+    'too few segments',
+    changed('parts.1.contours.0.segments', [{ id: 's1', kind: 'line' }]),
+    'FILE_DAMAGED',
+    'parts[1].contours[0].segments',
+  ],
   ['a scale of 0', changed('settings.scale', 0), 'FILE_DAMAGED', 'settings.scale'],
   ['a part twice', { ...data(), parts: [...data().parts, data().parts[0]] }, 'FILE_DAMAGED', 'used twice'],
-  ['a feature that nobody knows', changed('parts.0.features', [{ id: 'f9001', kind: 'window', label: '', at: { x: 1, y: 1 }, angleDegrees: 0 }]), 'FILE_DAMAGED', 'parts[0].features[0]'],
-  ['a feature with a name of its own', changed('parts.0.features', [{ id: 'dowel', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 3, fitMm: 0 }]), 'FILE_DAMAGED', 'parts[0].features[0].id'],
-  ['a dowel of no size', changed('parts.0.features', [{ id: 'f9001', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 0, fitMm: 0 }]), 'FILE_DAMAGED', 'diameterMm'],
-  ['tabs on an edge that is not there', changed('parts.0.features', [{ id: 'f9001', kind: 'tabs', label: '', on: { pathId: 'c1', segmentId: 's999' }, count: 1, lengthMm: 9, material: '', reachMm: 'auto' }]), 'FILE_DAMAGED', 'parts[0].features[0]'],
-  ['slots for a mate that is no reference', changed('parts.0.features', [{ id: 'f9001', kind: 'slots', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, mate: '../../x', slantDegrees: 0, fitMm: 0 }]), 'FILE_DAMAGED', 'mate'],
-  ['a drawn point named like a feature’s own', changed('parts.1.contours.0.nodes.2.id', 'f1-2'), 'FILE_DAMAGED', 'parts[1].contours[0]: the id "f1-2" is that of something a feature draws'],
-  ['a guide beside itself', changed('parts.0.guides', [{ id: 'g9001', name: 'g', kind: 'beside', of: { guideId: 'g9001' }, byMm: 3 }]), 'FILE_DAMAGED', 'parts[0].guides[0].of'],
-  ['a point attached to no guide', changed('parts.0.attachments', [{ nodeId: 'n1', guideId: 'g1' }]), 'FILE_DAMAGED', 'attachments[0]'],
+  [
+    'a feature that nobody knows',
+    changed('parts.0.features', [{ id: 'f9001', kind: 'window', label: '', at: { x: 1, y: 1 }, angleDegrees: 0 }]),
+    'FILE_DAMAGED',
+    'parts[0].features[0]',
+  ],
+  [
+    'a feature with a name of its own',
+    changed('parts.0.features', [
+      { id: 'dowel', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 3, fitMm: 0 },
+    ]),
+    'FILE_DAMAGED',
+    'parts[0].features[0].id',
+  ],
+  [
+    'a dowel of no size',
+    changed('parts.0.features', [
+      { id: 'f9001', kind: 'dowel', label: '', at: { x: 1, y: 1 }, angleDegrees: 0, diameterMm: 0, fitMm: 0 },
+    ]),
+    'FILE_DAMAGED',
+    'diameterMm',
+  ],
+  [
+    'tabs on an edge that is not there',
+    changed('parts.0.features', [
+      {
+        id: 'f9001',
+        kind: 'tabs',
+        label: '',
+        on: { pathId: 'c1', segmentId: 's999' },
+        count: 1,
+        lengthMm: 9,
+        material: '',
+        reachMm: 'auto',
+      },
+    ]),
+    'FILE_DAMAGED',
+    'parts[0].features[0]',
+  ],
+  [
+    'slots for a mate that is no reference',
+    changed('parts.0.features', [
+      {
+        id: 'f9001',
+        kind: 'slots',
+        label: '',
+        at: { x: 1, y: 1 },
+        angleDegrees: 0,
+        mate: '../../x',
+        slantDegrees: 0,
+        fitMm: 0,
+      },
+    ]),
+    'FILE_DAMAGED',
+    'mate',
+  ],
+  [
+    'a drawn point named like a feature’s own',
+    changed('parts.1.contours.0.nodes.2.id', 'f1-2'),
+    'FILE_DAMAGED',
+    'parts[1].contours[0]: the id "f1-2" is that of something a feature draws',
+  ],
+  [
+    'a guide beside itself',
+    changed('parts.0.guides', [{ id: 'g9001', name: 'g', kind: 'beside', of: { guideId: 'g9001' }, byMm: 3 }]),
+    'FILE_DAMAGED',
+    'parts[0].guides[0].of',
+  ],
+  [
+    'a point attached to no guide',
+    changed('parts.0.attachments', [{ nodeId: 'n1', guideId: 'g1' }]),
+    'FILE_DAMAGED',
+    'attachments[0]',
+  ],
   ['a thing that exists in no variant', changed('parts.0.variants', []), 'FILE_DAMAGED', 'parts[0].variants'],
-  ['a centre line that is text', changed('parts.0.symmetry', { along: 'level', atMm: 'here' }), 'FILE_DAMAGED', 'parts[0].symmetry.atMm'],
-  ['a part that stands on itself', changed('parts.0.joints', [{ ...JOINT, toPartId: data().parts[0]!.id }]), 'FILE_DAMAGED', 'parts[0].joints[0].toPartId: a part cannot stand on itself'],
-  ['a joint by an edge that is not there', changed('parts.0.joints', [{ ...JOINT, ownSegmentId: 's99999' }]), 'FILE_DAMAGED', 's99999'],
-  ['a joint turned by more than half a turn', changed('parts.0.joints', [{ ...JOINT, turnDegrees: 200 }]), 'FILE_DAMAGED', 'parts[0].joints[0].turnDegrees'],
-  ['a joint on a text that is no edge', changed('parts.0.joints', [{ ...JOINT, toSegmentId: '../s1' }]), 'FILE_DAMAGED', 'toSegmentId'],
-  ['a place that is no number', changed('parts.0.place', { at: { x: 0, y: null, z: 0 }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0 }), 'FILE_DAMAGED', 'parts[0].place.at.y'],
-  ['a seam with a part that is no id', changed('parts.0.seams', [{ id: 'j9001', fromSegmentId: 's1', toSegmentId: 's2', toPartId: '<b>' }]), 'FILE_DAMAGED', 'toPartId'],
-  ['an order of folds that names no fold', changed('parts.0.foldOrder', ['o99999']), 'FILE_DAMAGED', 'parts[0].foldOrder'],
-  ['a school that nobody teaches', changed('settings.folds', { style: 'groove', school: 'laser beam', toolDegrees: 45, hingeOn: 'skin' }), 'FILE_DAMAGED', 'settings.folds.school'],
-  ['a tool that lies flat', changed('settings.folds', { style: 'groove', school: 'tool', toolDegrees: 90, hingeOn: 'skin' }), 'FILE_DAMAGED', 'settings.folds.toolDegrees'],
+  [
+    'a centre line that is text',
+    changed('parts.0.symmetry', { along: 'level', atMm: 'here' }),
+    'FILE_DAMAGED',
+    'parts[0].symmetry.atMm',
+  ],
+  [
+    'a part that stands on itself',
+    changed('parts.0.joints', [{ ...JOINT, toPartId: data().parts[0]!.id }]),
+    'FILE_DAMAGED',
+    'parts[0].joints[0].toPartId: a part cannot stand on itself',
+  ],
+  [
+    'a joint by an edge that is not there',
+    changed('parts.0.joints', [{ ...JOINT, ownSegmentId: 's99999' }]),
+    'FILE_DAMAGED',
+    's99999',
+  ],
+  [
+    'a joint turned by more than half a turn',
+    changed('parts.0.joints', [{ ...JOINT, turnDegrees: 200 }]),
+    'FILE_DAMAGED',
+    'parts[0].joints[0].turnDegrees',
+  ],
+  [
+    'a joint on a text that is no edge',
+    changed('parts.0.joints', [{ ...JOINT, toSegmentId: '../s1' }]),
+    'FILE_DAMAGED',
+    'toSegmentId',
+  ],
+  [
+    'a place that is no number',
+    changed('parts.0.place', { at: { x: 0, y: null, z: 0 }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0 }),
+    'FILE_DAMAGED',
+    'parts[0].place.at.y',
+  ],
+  [
+    'a seam with a part that is no id',
+    changed('parts.0.seams', [{ id: 'j9001', fromSegmentId: 's1', toSegmentId: 's2', toPartId: '<b>' }]),
+    'FILE_DAMAGED',
+    'toPartId',
+  ],
+  [
+    'an order of folds that names no fold',
+    changed('parts.0.foldOrder', ['o99999']),
+    'FILE_DAMAGED',
+    'parts[0].foldOrder',
+  ],
+  [
+    'a school that nobody teaches',
+    changed('settings.folds', { style: 'groove', school: 'laser beam', toolDegrees: 45, hingeOn: 'skin' }),
+    'FILE_DAMAGED',
+    'settings.folds.school',
+  ],
+  [
+    'a tool that lies flat',
+    changed('settings.folds', { style: 'groove', school: 'tool', toolDegrees: 90, hingeOn: 'skin' }),
+    'FILE_DAMAGED',
+    'settings.folds.toolDegrees',
+  ],
   ['null for a part', changed('parts.0', null), 'FILE_DAMAGED', 'parts[0]'],
-])('%s is refused, naming the field', (_, file, code, words) => expect(read(file)).toMatchObject({ ok: false, code, message: expect.stringContaining(words) }));
+])('%s is refused, naming the field', (_, file, code, words) =>
+  expect(read(file)).toMatchObject({ ok: false, code, message: expect.stringContaining(words) }),
+);
 
 test('a file that was cut off names the line', () => {
   const cut = mite.slice(0, Math.floor(mite.length / 2));
-  expect(read(cut)).toMatchObject({ ok: false, code: 'FILE_NOT_JSON', message: expect.stringMatching(new RegExp(`^Line ${cut.split('\n').length},`)) });
+  expect(read(cut)).toMatchObject({
+    ok: false,
+    code: 'FILE_NOT_JSON',
+    message: expect.stringMatching(new RegExp(`^Line ${cut.split('\n').length},`)),
+  });
 });
-test('a file that is too large is refused before it is read', () => expect(read('['.repeat(LARGEST_PROJECT_FILE + 1))).toMatchObject({ ok: false, code: 'FILE_TOO_LARGE' }));
+test('a file that is too large is refused before it is read', () =>
+  expect(read('['.repeat(LARGEST_PROJECT_FILE + 1))).toMatchObject({ ok: false, code: 'FILE_TOO_LARGE' }));
 test('a million brackets, and keys that reach for prototypes, do no harm', () => {
   expect(read('['.repeat(1_000_000)).ok).toBe(false);
   expect(read(mite.replace('"name"', '"__proto__": {"polluted": true}, "name"')).ok).toBe(false);
   expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
 });
 test('whatever text comes, it is an airframe or a reason', () => {
-  fc.assert(fc.property(fc.oneof(fc.string(), fc.json(), fc.integer({ min: 0, max: mite.length }).map((at) => mite.slice(0, at) + mite.slice(at + 7))), (text) => {
-    const result = readProjectFile(text);
-    if (!result.ok) expect(result.message.length).toBeGreaterThan(10);
-  }), { numRuns: 60 });
+  fc.assert(
+    fc.property(
+      fc.oneof(
+        fc.string(),
+        fc.json(),
+        fc.integer({ min: 0, max: mite.length }).map((at) => mite.slice(0, at) + mite.slice(at + 7)),
+      ),
+      (text) => {
+        const result = readProjectFile(text);
+        if (!result.ok) expect(result.message.length).toBeGreaterThan(10);
+      },
+    ),
+    { numRuns: 60 },
+  );
 });
 
 describe('the JSON Schema', () => {
   const validate = new Ajv2020({ allErrors: false, strict: false }).compile(projectSchema());
-  test('in the documentation is the one that the classes give', () => expect(fs.readFileSync(path.join(root, 'docs/project-file.schema.json'), 'utf8')).toBe(projectSchemaText()));
-  test('holds for every demo airframe', () => { for (const text of demos) expect(validate(JSON.parse(text))).toBe(true); });
+  test('in the documentation is the one that the classes give', () =>
+    expect(fs.readFileSync(path.join(root, 'docs/project-file.schema.json'), 'utf8')).toBe(projectSchemaText()));
+  test('holds for every demo airframe', () => {
+    for (const text of demos) expect(validate(JSON.parse(text))).toBe(true);
+  });
   test('refuses what the program refuses', () => {
-    for (const file of [changed('parts.1.contours.0.nodes.2.x', 'wide'), changed('parts.0.colour', 'red'), changed('parts.1.operations.0.kind', 'saw'), changed('settings.scale', 0), { ...data(), formatVersion: 4 }]) expect(validate(file)).toBe(false);
+    for (const file of [
+      changed('parts.1.contours.0.nodes.2.x', 'wide'),
+      changed('parts.0.colour', 'red'),
+      changed('parts.1.operations.0.kind', 'saw'),
+      changed('settings.scale', 0),
+      { ...data(), formatVersion: 4 },
+    ])
+      expect(validate(file)).toBe(false);
   });
 });

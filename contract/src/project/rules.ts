@@ -1,45 +1,81 @@
 import { applyDecorators } from './apply-decorators.ts';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 
 /** A finite number within bounds, both included. */
-export const IsNumberBetween = (least: number, most: number): PropertyDecorator => applyDecorators(
-  IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'must be a number, got $value' }),
-  Min(least, { message: 'must be at least $constraint1, got $value' }),
-  Max(most, { message: 'must be at most $constraint1, got $value' }),
-);
+export const IsNumberBetween = (least: number, most: number): PropertyDecorator =>
+  applyDecorators(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'must be a number, got $value' }),
+    Min(least, { message: 'must be at least $constraint1, got $value' }),
+    Max(most, { message: 'must be at most $constraint1, got $value' }),
+  );
 
 /** A whole number within bounds, both included. */
-export const IsCountBetween = (least: number, most: number): PropertyDecorator => applyDecorators(
-  IsInt({ message: 'must be a whole number, got $value' }),
-  Min(least, { message: 'must be at least $constraint1, got $value' }),
-  Max(most, { message: 'must be at most $constraint1, got $value' }),
-);
+export const IsCountBetween = (least: number, most: number): PropertyDecorator =>
+  applyDecorators(
+    IsInt({ message: 'must be a whole number, got $value' }),
+    Min(least, { message: 'must be at least $constraint1, got $value' }),
+    Max(most, { message: 'must be at most $constraint1, got $value' }),
+  );
 
 /** An identifier as the program gives them out. */
-export const IsIdentifier = (): PropertyDecorator => applyDecorators(
-  IsString({ message: 'must be a text' }),
-  Matches(/^[A-Za-z0-9_-]{1,40}$/, { message: 'must be 1 to 40 letters, digits, "-" or "_"' }),
-);
+export const IsIdentifier = (): PropertyDecorator =>
+  applyDecorators(
+    IsString({ message: 'must be a text' }),
+    Matches(/^[A-Za-z0-9_-]{1,40}$/, { message: 'must be 1 to 40 letters, digits, "-" or "_"' }),
+  );
 
 /** A text of at most so many characters. */
-export const IsTextUpTo = (most: number): PropertyDecorator => applyDecorators(
-  IsString({ message: 'must be a text' }),
-  MaxLength(most, { message: 'must have at most $constraint1 characters' }),
-);
+export const IsTextUpTo = (most: number): PropertyDecorator =>
+  applyDecorators(
+    IsString({ message: 'must be a text' }),
+    MaxLength(most, { message: 'must have at most $constraint1 characters' }),
+  );
 
 /** A text that is not blank, of at most so many characters. */
-export const IsNameUpTo = (most: number): PropertyDecorator => applyDecorators(
-  IsTextUpTo(most),
-  Matches(/\S/, { message: 'must not be blank' }),
-);
+export const IsNameUpTo = (most: number): PropertyDecorator =>
+  applyDecorators(IsTextUpTo(most), Matches(/\S/, { message: 'must not be blank' }));
 
 /** Whether a field is a number of its own rather than "auto". */
-export const isGiven = (field: string) => (object: object): boolean => (object as Record<string, unknown>)[field] !== 'auto';
+export const isGiven =
+  (field: string) =>
+  (object: object): boolean =>
+    (object as Record<string, unknown>)[field] !== 'auto';
 
 /** Names of variants, where a thing exists only in some. */
-export const HasVariants = (): PropertyDecorator => applyDecorators(
-  IsOptional(), IsArray(), ArrayMinSize(1), ArrayMaxSize(BOUNDS.variants), IsString({ each: true, message: 'must be names of variants' }), Matches(/^(?=.*\S).{1,40}$/, { each: true, message: 'must be names of 1 to 40 characters' }),
-);
+export const HasVariants = (): PropertyDecorator =>
+  applyDecorators(
+    IsOptional(),
+    IsArray(),
+    ArrayMinSize(1),
+    ArrayMaxSize(BOUNDS.variants),
+    IsString({ each: true, message: 'must be names of variants' }),
+    Matches(/^(?=.*\S).{1,40}$/, { each: true, message: 'must be names of 1 to 40 characters' }),
+  );
 
 /** Bounds that more than one class keeps. */
-export const BOUNDS = { coordinateMm: 10_000, lengthMm: 10_000, nameLength: 80, notesLength: 10_000, parts: 500, paths: 500, nodes: 5000, operations: 1000, boards: 200, features: 500, guides: 200, variants: 20 } as const;
+export const BOUNDS = {
+  coordinateMm: 10_000,
+  lengthMm: 10_000,
+  nameLength: 80,
+  notesLength: 10_000,
+  parts: 500,
+  paths: 500,
+  nodes: 5000,
+  operations: 1000,
+  boards: 200,
+  features: 500,
+  guides: 200,
+  variants: 20,
+} as const;

@@ -4,7 +4,10 @@ import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsTex
 
 /** How the airframe is printed. */
 export class PageSettingsDto {
-  @IsIn(['A4', 'Letter', 'A3', 'Tabloid', 'Legal', 'own'], { message: 'must be A4, Letter, A3, Tabloid, Legal or own, got $value' }) paper!: string;
+  @IsIn(['A4', 'Letter', 'A3', 'Tabloid', 'Legal', 'own'], {
+    message: 'must be A4, Letter, A3, Tabloid, Legal or own, got $value',
+  })
+  paper!: string;
   @IsNumberBetween(90, 5000) ownWidthMm!: number;
   @IsNumberBetween(90, 5000) ownHeightMm!: number;
   @IsIn(['portrait', 'landscape'], { message: 'must be portrait or landscape, got $value' }) orientation!: string;
@@ -23,8 +26,10 @@ export class NestSettingsDto {
 
 /** How folds are made where a fold does not say so itself. */
 export class FoldDefaultsDto {
-  @IsIn(['groove', 'trench', 'crease', 'slit'], { message: 'must be groove, trench, crease or slit, got $value' }) style!: string;
-  @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' }) school!: string;
+  @IsIn(['groove', 'trench', 'crease', 'slit'], { message: 'must be groove, trench, crease or slit, got $value' })
+  style!: string;
+  @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' })
+  school!: string;
   @IsNumberBetween(5, 80) toolDegrees!: number;
   @IsIn(['skin', 'tape'], { message: 'must be skin or tape, got $value' }) hingeOn!: string;
 }

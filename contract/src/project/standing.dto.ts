@@ -5,7 +5,8 @@ import { BOUNDS, IsIdentifier, IsNumberBetween } from './rules.ts';
 const SKINS = ['face', 'back'];
 
 /** A straight edge or line that a seam or a joint runs on: one that is drawn, or a piece of one that a feature or a mirror image makes. */
-const IsEdgeReference = (): PropertyDecorator => Matches(/^[A-Za-z0-9_-]{1,40}(~f\d{1,8}\.\d{1,8})?(~mirror)?$/, { message: 'must be the id of an edge' });
+const IsEdgeReference = (): PropertyDecorator =>
+  Matches(/^[A-Za-z0-9_-]{1,40}(~f\d{1,8}\.\d{1,8})?(~mirror)?$/, { message: 'must be the id of an edge' });
 
 /** Two straight edges that are meant to meet when the part is folded, or stands with another. */
 export class SeamDto {

@@ -48,8 +48,18 @@ export class SaveAirframe {
   /** What was done, for the list of revisions. */
   @IsTextUpTo(200) label!: string;
   @IsOptional() @ValidateNested() @Type(() => SettingsChange) settings?: SettingsChange;
-  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.parts * 2) @ValidateNested({ each: true }) @Type(() => PartChange) parts?: PartChange[];
-  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.boards * 2) @ValidateNested({ each: true }) @Type(() => BoardChange) boards?: BoardChange[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.parts * 2)
+  @ValidateNested({ each: true })
+  @Type(() => PartChange)
+  parts?: PartChange[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.boards * 2)
+  @ValidateNested({ each: true })
+  @Type(() => BoardChange)
+  boards?: BoardChange[];
   @IsOptional() @ValidateNested() @Type(() => NestChange) nest?: NestChange;
 }
 
@@ -68,7 +78,12 @@ export interface OpenedAirframe {
   readonly airframe: Airframe;
   readonly version: number;
   readonly savedAt: string;
-  readonly versions: { readonly settings: number; readonly parts: Readonly<Record<string, number>>; readonly boards: Readonly<Record<string, number>>; readonly nest: number };
+  readonly versions: {
+    readonly settings: number;
+    readonly parts: Readonly<Record<string, number>>;
+    readonly boards: Readonly<Record<string, number>>;
+    readonly nest: number;
+  };
 }
 
 /** A line of the list of airframes. */
@@ -85,7 +100,14 @@ export interface AirframeLine {
 }
 
 /** A line of the list of revisions. */
-export interface RevisionLine { readonly number: number; readonly label: string; readonly savedAt: string }
+export interface RevisionLine {
+  readonly number: number;
+  readonly label: string;
+  readonly savedAt: string;
+}
 
 /** Who is signed in. */
-export interface Me { readonly name: string; readonly isDemo: boolean }
+export interface Me {
+  readonly name: string;
+  readonly isDemo: boolean;
+}

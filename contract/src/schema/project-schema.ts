@@ -12,10 +12,20 @@ type Subtypes = readonly { readonly value: new () => object; readonly name: stri
 
 const TYPES: Subtypes = [...SEGMENT_TYPES, ...OPERATION_TYPES, ...FEATURE_TYPES, ...GUIDE_TYPES];
 const POINTER = '#/$defs/';
-const options = { classTransformerMetadataStorage: defaultMetadataStorage, classValidatorMetadataStorage: getMetadataStorage(), refPointerPrefix: POINTER };
+const options = {
+  classTransformerMetadataStorage: defaultMetadataStorage,
+  classValidatorMetadataStorage: getMetadataStorage(),
+  refPointerPrefix: POINTER,
+};
 
 /** Fields that may say "auto" instead of a number. */
-const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = { GrooveDto: ['mouthMm'], TrenchDto: ['widthMm'], SlitDto: ['depthMm'], TabsDto: ['reachMm'], LapDto: ['depthMm', 'widthMm'] };
+const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = {
+  GrooveDto: ['mouthMm'],
+  TrenchDto: ['widthMm'],
+  SlitDto: ['depthMm'],
+  TabsDto: ['reachMm'],
+  LapDto: ['depthMm', 'widthMm'],
+};
 
 /** One of several classes, told apart by their kind. */
 const oneOf = (types: Subtypes): Schema => ({ oneOf: types.map(({ value }) => ({ $ref: POINTER + value.name })) });
@@ -32,7 +42,13 @@ export function projectSchema(): Schema {
     const schema = structuredClone(all[name] ?? all[Object.getPrototypeOf(type).name as string])!;
     const properties = schema.properties ?? {};
     for (const field of AUTO_FIELDS[name] ?? []) properties[field] = { anyOf: [properties[field]!, { const: 'auto' }] };
-    for (const [field, types] of [['segments', SEGMENT_TYPES], ['operations', OPERATION_TYPES], ['features', FEATURE_TYPES], ['guides', GUIDE_TYPES]] as const) if (properties[field]) properties[field].items = oneOf(types);
+    for (const [field, types] of [
+      ['segments', SEGMENT_TYPES],
+      ['operations', OPERATION_TYPES],
+      ['features', FEATURE_TYPES],
+      ['guides', GUIDE_TYPES],
+    ] as const)
+      if (properties[field]) properties[field].items = oneOf(types);
     const kind = TYPES.find(({ value }) => value.name === name);
     if (kind) properties.kind = { const: kind.name };
     const required = [...new Set([...(schema.required ?? []), ...(AUTO_FIELDS[name] ?? [])])].sort();
@@ -43,8 +59,16 @@ export function projectSchema(): Schema {
   root.properties!.format = { const: PROJECT_FORMAT };
   root.properties!.formatVersion = { const: PROJECT_FORMAT_VERSION };
   const schema = {
-    $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Grain Fold airframe', description: 'A project file of Grain Fold, *.grainfold.json. Lengths in mm, angles in degrees, y up.',
-    ...root, $defs: Object.fromEntries(names.filter((name) => name !== ProjectFileDto.name).sort().map((name) => [name, own(name)])),
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Grain Fold airframe',
+    description: 'A project file of Grain Fold, *.grainfold.json. Lengths in mm, angles in degrees, y up.',
+    ...root,
+    $defs: Object.fromEntries(
+      names
+        .filter((name) => name !== ProjectFileDto.name)
+        .sort()
+        .map((name) => [name, own(name)]),
+    ),
   };
   // Classes are called GrooveDto and so on; readers of the schema meet Groove.
   return JSON.parse(JSON.stringify(schema).replaceAll('Dto"', '"')) as Schema;
@@ -54,7 +78,8 @@ export function projectSchema(): Schema {
 function reachable(start: string, schemaOf: (name: string) => Schema): readonly string[] {
   const found = [start];
   for (const name of found) {
-    for (const [, next] of JSON.stringify(schemaOf(name)).matchAll(/"#\/\$defs\/(\w+)"/g)) if (!found.includes(next!)) found.push(next!);
+    for (const [, next] of JSON.stringify(schemaOf(name)).matchAll(/"#\/\$defs\/(\w+)"/g))
+      if (!found.includes(next!)) found.push(next!);
   }
   return found;
 }

@@ -58,9 +58,26 @@ export interface Airframe {
 }
 
 export const DEFAULT_NEST_SETTINGS: NestSettings = { clearanceMm: 2, edgeMarginMm: 3, turnStep: 90, seed: 1 };
-export const DEFAULT_SETTINGS: AirframeSettings = { unit: 'mm', scale: 1, pages: DEFAULT_PAGE_SETTINGS, nest: DEFAULT_NEST_SETTINGS, notes: '' };
+export const DEFAULT_SETTINGS: AirframeSettings = {
+  unit: 'mm',
+  scale: 1,
+  pages: DEFAULT_PAGE_SETTINGS,
+  nest: DEFAULT_NEST_SETTINGS,
+  notes: '',
+};
 
 /** A board of common size, to start from. */
 export function standardBoard(id: string, material: string): Board {
-  return { id, name: `${material} 700 × 500`, material, thicknessMm: 5, widthMm: 700, heightMm: 500, count: 5, price: 4, grain: 'width', gramsPerSquareMetre: 480 };
+  return {
+    id,
+    name: `${material} 700 × 500`,
+    material,
+    thicknessMm: 5,
+    widthMm: 700,
+    heightMm: 500,
+    count: 5,
+    price: 4,
+    grain: 'width',
+    gramsPerSquareMetre: 480,
+  };
 }

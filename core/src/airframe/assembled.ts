@@ -6,20 +6,32 @@ import { contextOf, partsInVariant } from './funnel.ts';
 
 /** A part of the airframe with what it folds to, at the airframe's scale; undefined while it has no closed outline. */
 export function standingPart(airframe: Airframe, drawn: Part): StandingPart | undefined {
-  const { scale } = airframe.settings, part = scalePart(drawn, scale), context = contextOf(airframe, drawn, scale);
+  const { scale } = airframe.settings,
+    part = scalePart(drawn, scale),
+    context = contextOf(airframe, drawn, scale);
   const body = plateBody(part, context);
   return body && { part, whole: expandPart(part, context), body };
 }
 
 /** Parts of the airframe's variant as they can stand together. */
-export const standingParts = (airframe: Airframe, parts: readonly Part[] = partsInVariant(airframe)): readonly StandingPart[] => parts.flatMap((part) => standingPart(airframe, part) ?? []);
+export const standingParts = (
+  airframe: Airframe,
+  parts: readonly Part[] = partsInVariant(airframe),
+): readonly StandingPart[] => parts.flatMap((part) => standingPart(airframe, part) ?? []);
 
 /** The parts that figure in seams: those that declare one, and those that stand together. */
 function partsWithSeams(airframe: Airframe): readonly Part[] {
   const drawn = partsInVariant(airframe);
   const between = drawn.some(({ seams }) => seams?.some(({ toPartId }) => toPartId !== undefined));
-  const met = new Set(drawn.flatMap(({ joints, seams }) => [...(joints ?? []), ...(seams ?? [])].flatMap(({ toPartId }) => toPartId ?? [])));
-  return drawn.filter(({ id, seams, joints, place }) => (seams?.length ?? 0) > 0 || (between && ((joints?.length ?? 0) > 0 || place !== undefined || met.has(id))));
+  const met = new Set(
+    drawn.flatMap(({ joints, seams }) =>
+      [...(joints ?? []), ...(seams ?? [])].flatMap(({ toPartId }) => toPartId ?? []),
+    ),
+  );
+  return drawn.filter(
+    ({ id, seams, joints, place }) =>
+      (seams?.length ?? 0) > 0 || (between && ((joints?.length ?? 0) > 0 || place !== undefined || met.has(id))),
+  );
 }
 
 /** Every declared seam of the airframe, within parts and between them. */

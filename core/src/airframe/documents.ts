@@ -4,18 +4,32 @@ import type { Airframe } from './airframe.ts';
 import { cutListOf, pagesOf } from './figures.ts';
 
 /** One page of a document: its ink and its paper in mm. */
-export interface PaperPage { readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }
+export interface PaperPage {
+  readonly inks: readonly Ink[];
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
 
-const titleOf = (airframe: Airframe, version: number, date: string): PageTitle => ({ airframe: airframe.name, version, scale: airframe.settings.scale, date });
+const titleOf = (airframe: Airframe, version: number, date: string): PageTitle => ({
+  airframe: airframe.name,
+  version,
+  scale: airframe.settings.scale,
+  date,
+});
 
 /** The printed pages of an airframe at true size. @throws CoreError OUT_OF_RANGE when its page settings cannot print */
 export function pagesDocument(airframe: Airframe, version: number, date: string): readonly PaperPage[] {
   const plan = pagesOf(airframe);
-  return plan.pages.map((page) => ({ inks: pageInk(plan, page, titleOf(airframe, version, date)), ...paperSize(plan.settings) }));
+  return plan.pages.map((page) => ({
+    inks: pageInk(plan, page, titleOf(airframe, version, date)),
+    ...paperSize(plan.settings),
+  }));
 }
 
 /** The cut list of an airframe on A4, or on Letter for builders in inches. */
 export function cutListDocument(airframe: Airframe, version: number, date: string): readonly PaperPage[] {
   const paper = airframe.settings.unit === 'in' ? PAPERS.Letter : PAPERS.A4;
-  return cutListPages(cutListOf(airframe), titleOf(airframe, version, date), airframe.settings.unit, paper).map((inks) => ({ inks, ...paper }));
+  return cutListPages(cutListOf(airframe), titleOf(airframe, version, date), airframe.settings.unit, paper).map(
+    (inks) => ({ inks, ...paper }),
+  );
 }

@@ -52,7 +52,9 @@ export function quickFigures(airframe: Airframe): QuickFigures {
 export function templatesOf(airframe: Airframe): readonly Template[] {
   return piecesOfAirframe(airframe).flatMap(({ part, quantity }) => {
     const template = { part, folds: foldsInOrder(part).map(({ operationId }) => operationId) };
-    return airframe.settings.pages.templates === 'every-piece' ? Array.from({ length: quantity }, () => ({ ...template, pieces: 1 })) : [{ ...template, pieces: quantity }];
+    return airframe.settings.pages.templates === 'every-piece'
+      ? Array.from({ length: quantity }, () => ({ ...template, pieces: 1 }))
+      : [{ ...template, pieces: quantity }];
   });
 }
 
@@ -61,17 +63,26 @@ export const pagesOf = (airframe: Airframe): PagePlan => planPages(templatesOf(a
 
 /** The nest to go by: the kept one while it still fits, else a quick one. */
 export function nestToGoBy(airframe: Airframe): { readonly nest: AirframeNest; readonly isNested: boolean } {
-  return airframe.nest && isNestCurrent(airframe) ? { nest: airframe.nest, isNested: true } : { nest: quickNest(airframe).nest, isNested: false };
+  return airframe.nest && isNestCurrent(airframe)
+    ? { nest: airframe.nest, isNested: true }
+    : { nest: quickNest(airframe).nest, isNested: false };
 }
 
 export function slowFigures(airframe: Airframe): SlowFigures {
   const { nest, isNested } = nestToGoBy(airframe);
   const views = boardViews(airframe, nest);
   const boardArea = views.reduce((sum, { board }) => sum + board.widthMm * board.heightMm, 0);
-  const partArea = views.reduce((sum, view) => sum + view.pieces.reduce((area, { piece }) => area + piece.part.areaMm2, 0), 0);
+  const partArea = views.reduce(
+    (sum, view) => sum + view.pieces.reduce((area, { piece }) => area + piece.part.areaMm2, 0),
+    0,
+  );
   return {
-    pages: pagesOf(airframe).pages.length, boards: views.length, yield: boardArea > 0 ? partArea / boardArea : 0,
-    unplaced: nest.unplaced.reduce((sum, { quantity }) => sum + quantity, 0), isNested, boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
+    pages: pagesOf(airframe).pages.length,
+    boards: views.length,
+    yield: boardArea > 0 ? partArea / boardArea : 0,
+    unplaced: nest.unplaced.reduce((sum, { quantity }) => sum + quantity, 0),
+    isNested,
+    boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
     seams: seamFigures(seamsOfAirframe(airframe)),
   };
 }
@@ -83,7 +94,10 @@ export function cutListOf(airframe: Airframe): CutList {
   const boards = boardViews(airframe, airframe.nest).map(({ board, pieces: placed }) => {
     const counts = new Map<string, number>();
     for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
-    return { label: `${board.name}, ${board.widthMm.toFixed(0)} × ${board.heightMm.toFixed(0)} mm`, pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })) };
+    return {
+      label: `${board.name}, ${board.widthMm.toFixed(0)} × ${board.heightMm.toFixed(0)} mm`,
+      pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
+    };
   });
   return cutList(pieces, boards);
 }

@@ -1,6 +1,22 @@
 import type { LengthUnit } from '../units/index.ts';
 import {
-  assemble, assemblyClashes, assemblyReport, assemblySeams, clashOf, foldedBy, foldedSizes, foldName, foldOrder, foldReport, standingWith, type Assembly, type Clash, type OrderedFold, type PlateSize, type SeamState, type StandingPart,
+  assemble,
+  assemblyClashes,
+  assemblyReport,
+  assemblySeams,
+  clashOf,
+  foldedBy,
+  foldedSizes,
+  foldName,
+  foldOrder,
+  foldReport,
+  standingWith,
+  type Assembly,
+  type Clash,
+  type OrderedFold,
+  type PlateSize,
+  type SeamState,
+  type StandingPart,
 } from '../folds/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';
@@ -10,7 +26,11 @@ import { partsInVariant } from './funnel.ts';
 export type FoldExtent = 'part' | 'together' | 'airframe';
 
 /** A seam as it is shown: the part that declares it, and between which of the standing pieces it lies. */
-export interface ShownSeam { readonly partId: string; readonly state: SeamState; readonly pieces: readonly [number, number] }
+export interface ShownSeam {
+  readonly partId: string;
+  readonly state: SeamState;
+  readonly pieces: readonly [number, number];
+}
 
 /** All that the folded view needs of a part, or of parts that stand together. Plain data: a worker makes it. */
 export interface FoldView {
@@ -34,7 +54,10 @@ export interface FoldView {
 }
 
 /** The pieces of a view at a state of its folds: one part by itself, or all stood together. */
-export function piecesOfView({ extent, parts, partId }: Pick<FoldView, 'extent' | 'parts' | 'partId'>, state: Parameters<typeof assemble>[1]): Assembly {
+export function piecesOfView(
+  { extent, parts, partId }: Pick<FoldView, 'extent' | 'parts' | 'partId'>,
+  state: Parameters<typeof assemble>[1],
+): Assembly {
   if (extent !== 'part') return assemble(parts, state);
   const own = parts.find(({ part }) => part.id === partId)!;
   const { joints: _joints, ...part } = own.part;
@@ -47,20 +70,58 @@ const LYING = { at: { x: 0, y: 0, z: 0 }, rollDegrees: 0, pitchDegrees: 0, yawDe
  * A part folded, by itself or with what it stands with.
  * @returns undefined while it has no closed outline
  */
-export function foldView(airframe: Airframe, partId: string, extent: FoldExtent, unit: LengthUnit): FoldView | undefined {
-  const drawn = airframe.parts.find(({ id }) => id === partId), own = drawn && standingPart(airframe, drawn);
+export function foldView(
+  airframe: Airframe,
+  partId: string,
+  extent: FoldExtent,
+  unit: LengthUnit,
+): FoldView | undefined {
+  const drawn = airframe.parts.find(({ id }) => id === partId),
+    own = drawn && standingPart(airframe, drawn);
   if (!own) return undefined;
-  const { body } = own, scale = drawn.sizing === 'fixed' ? 1 : airframe.settings.scale;
-  const order = body.tree.turns.length === 0 ? [] : foldOrder(body.solids, body.tree, (id) => foldName(own.part, id), own.part.foldOrder);
+  const { body } = own,
+    scale = drawn.sizing === 'fixed' ? 1 : airframe.settings.scale;
+  const order =
+    body.tree.turns.length === 0
+      ? []
+      : foldOrder(body.solids, body.tree, (id) => foldName(own.part, id), own.part.foldOrder);
   const view = { partId, extent, scale, order, sizes: foldedSizes(body), near: body.near };
-  if (extent === 'part') return { ...view, parts: [own], assembly: piecesOfView({ extent, parts: [own], partId }, foldedBy(1)), clash: clashOf(body), report: foldReport(own.part, body, unit), seams: body.seams.map((state) => ({ partId, state, pieces: [0, 0] })) };
+  if (extent === 'part')
+    return {
+      ...view,
+      parts: [own],
+      assembly: piecesOfView({ extent, parts: [own], partId }, foldedBy(1)),
+      clash: clashOf(body),
+      report: foldReport(own.part, body, unit),
+      seams: body.seams.map((state) => ({ partId, state, pieces: [0, 0] })),
+    };
   const chosen = extent === 'airframe' ? partsInVariant(airframe) : standingWith(partsInVariant(airframe), partId);
-  const parts = standingParts(airframe, chosen), assembly = assemble(parts, foldedBy(1)), { pieces } = assembly;
+  const parts = standingParts(airframe, chosen),
+    assembly = assemble(parts, foldedBy(1)),
+    { pieces } = assembly;
   const between = assemblySeams(parts, assembly);
-  const within = pieces.flatMap((piece, index) => (piece.side === 'starboard' ? [] : piece.body.seams.map((state): ShownSeam => ({ partId: piece.partId, state, pieces: [index, index] }))));
+  const within = pieces.flatMap((piece, index) =>
+    piece.side === 'starboard'
+      ? []
+      : piece.body.seams.map((state): ShownSeam => ({ partId: piece.partId, state, pieces: [index, index] })),
+  );
   return {
-    ...view, parts, assembly,
-    report: [...assemblyReport(parts.map(({ part }) => part), assembly, between, assemblyClashes(assembly), unit), ...(pieces.some((piece) => piece.partId === partId) ? [] : [`${drawn.name} stands nowhere yet.`])],
-    seams: [...within, ...between.map((seam): ShownSeam => ({ partId: seam.partId, state: seam, pieces: seam.pieces }))],
+    ...view,
+    parts,
+    assembly,
+    report: [
+      ...assemblyReport(
+        parts.map(({ part }) => part),
+        assembly,
+        between,
+        assemblyClashes(assembly),
+        unit,
+      ),
+      ...(pieces.some((piece) => piece.partId === partId) ? [] : [`${drawn.name} stands nowhere yet.`]),
+    ],
+    seams: [
+      ...within,
+      ...between.map((seam): ShownSeam => ({ partId: seam.partId, state: seam, pieces: seam.pieces })),
+    ],
   };
 }

@@ -1,6 +1,21 @@
 import { stableHash } from '../units/index.ts';
 import { curveLength } from '../geometry/index.ts';
-import { curveOf, existsIn, expandKey, featureMaterials, findPath, partFaults, resolve, starboardTwin, tabRowOf, type Fault, type Part, type ResolveContext, type ResolvedPart, type TabRow } from '../drawing/index.ts';
+import {
+  curveOf,
+  existsIn,
+  expandKey,
+  featureMaterials,
+  findPath,
+  partFaults,
+  resolve,
+  starboardTwin,
+  tabRowOf,
+  type Fault,
+  type Part,
+  type ResolveContext,
+  type ResolvedPart,
+  type TabRow,
+} from '../drawing/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
 import { strayFaults } from './stray-faults.ts';
@@ -23,16 +38,31 @@ export interface Piece {
  */
 export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveContext {
   const thickness = (material: string): number => thicknessOf(material, airframe.boards) ?? ASSUMED.thicknessMm;
-  const plates = [...part.contours.flatMap(({ plate }) => (plate ? [plate.material] : [])), ...(part.features ?? []).flatMap(featureMaterials)];
-  const mates = (part.features ?? []).flatMap((feature) => (feature.kind === 'slots' && feature.mate !== '' ? [feature.mate] : []));
+  const plates = [
+    ...part.contours.flatMap(({ plate }) => (plate ? [plate.material] : [])),
+    ...(part.features ?? []).flatMap(featureMaterials),
+  ];
+  const mates = (part.features ?? []).flatMap((feature) =>
+    feature.kind === 'slots' && feature.mate !== '' ? [feature.mate] : [],
+  );
   const { variant, folds } = airframe.settings;
   return {
     thicknessMm: thickness(part.material),
     gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
     unit: airframe.settings.unit,
     plateThicknesses: Object.fromEntries(plates.map((material) => [material, thickness(material)] as const)),
-    ...(mates.length > 0 ? { tabRows: Object.fromEntries(mates.flatMap((mate) => { const row = tabRowIn(airframe, mate, scale); return row ? [[mate, row] as const] : []; })) } : {}),
-    ...(variant === undefined ? {} : { variant }), ...(folds ? { folds } : {}),
+    ...(mates.length > 0
+      ? {
+          tabRows: Object.fromEntries(
+            mates.flatMap((mate) => {
+              const row = tabRowIn(airframe, mate, scale);
+              return row ? [[mate, row] as const] : [];
+            }),
+          ),
+        }
+      : {}),
+    ...(variant === undefined ? {} : { variant }),
+    ...(folds ? { folds } : {}),
   };
 }
 
@@ -43,13 +73,19 @@ function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | und
   const part = drawn && scalePart(drawn, scale);
   const feature = part?.features?.find(({ id }) => id === featureId);
   if (!part || feature?.kind !== 'tabs') return undefined;
-  const path = findPath(part, feature.on.pathId), index = path?.segments.findIndex(({ id }) => id === feature.on.segmentId) ?? -1;
+  const path = findPath(part, feature.on.pathId),
+    index = path?.segments.findIndex(({ id }) => id === feature.on.segmentId) ?? -1;
   if (!path || index < 0) return undefined;
-  return tabRowOf(feature, curveLength(curveOf(path, index)), thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm);
+  return tabRowOf(
+    feature,
+    curveLength(curveOf(path, index)),
+    thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm,
+  );
 }
 
 /** A part at the airframe's scale, made exact. */
-export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart => resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
+export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart =>
+  resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
 
 const twins = new WeakMap<ResolvedPart, ResolvedPart>();
 function twinOf(part: ResolvedPart): ResolvedPart {
@@ -59,7 +95,8 @@ function twinOf(part: ResolvedPart): ResolvedPart {
 }
 
 /** The parts that exist in the chosen variant. */
-export const partsInVariant = (airframe: Airframe): readonly Part[] => airframe.parts.filter((part) => existsIn(part, airframe.settings.variant));
+export const partsInVariant = (airframe: Airframe): readonly Part[] =>
+  airframe.parts.filter((part) => existsIn(part, airframe.settings.variant));
 
 /** Every shape of the airframe's variant with a closed outline, and how often it is cut. */
 export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
@@ -67,11 +104,20 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
     const resolved = resolveIn(airframe, part);
     if (resolved.outer.length === 0) return [];
     const port = { id: part.id, part: resolved, quantity: part.quantity };
-    return part.handed === 'pair' ? [port, { id: `${part.id}:starboard`, part: twinOf(resolved), quantity: part.quantity }] : [port];
+    return part.handed === 'pair'
+      ? [port, { id: `${part.id}:starboard`, part: twinOf(resolved), quantity: part.quantity }]
+      : [port];
   });
 }
 
-interface KnownFaults { readonly boards: Airframe['boards']; readonly scale: number; readonly nest: Airframe['settings']['nest']; readonly variants: readonly string[] | undefined; readonly key: string; readonly faults: readonly Fault[] }
+interface KnownFaults {
+  readonly boards: Airframe['boards'];
+  readonly scale: number;
+  readonly nest: Airframe['settings']['nest'];
+  readonly variants: readonly string[] | undefined;
+  readonly key: string;
+  readonly faults: readonly Fault[];
+}
 const knownFaults = new WeakMap<Part, KnownFaults>();
 
 /** What is wrong with one part, at the airframe's scale and on its boards; nothing while the variant leaves it out. Remembered while none of these changes. */
@@ -79,12 +125,28 @@ export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
   const { boards, settings } = airframe;
   if (!existsIn(part, settings.variant)) return [];
   const { scale, nest, variants } = settings;
-  const context = contextOf(airframe, part, scale), key = expandKey(context);
-  const others = [...twiceDrawn(airframe).get(part.id) ?? [], ...(part.joints || part.seams ? strayFaults(airframe, part) : [])];
+  const context = contextOf(airframe, part, scale),
+    key = expandKey(context);
+  const others = [
+    ...(twiceDrawn(airframe).get(part.id) ?? []),
+    ...(part.joints || part.seams ? strayFaults(airframe, part) : []),
+  ];
   const known = knownFaults.get(part);
-  const isKnown = known && known.boards === boards && known.scale === scale && known.nest === nest && known.variants === variants && known.key === key;
+  const isKnown =
+    known &&
+    known.boards === boards &&
+    known.scale === scale &&
+    known.nest === nest &&
+    known.variants === variants &&
+    known.key === key;
   if (isKnown) return others.length > 0 ? [...known.faults, ...others] : known.faults;
-  const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), context, { boards, scale, edgeMarginMm: nest.edgeMarginMm, turnStep: nest.turnStep, variants: variants ?? [] });
+  const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), context, {
+    boards,
+    scale,
+    edgeMarginMm: nest.edgeMarginMm,
+    turnStep: nest.turnStep,
+    variants: variants ?? [],
+  });
   knownFaults.set(part, { boards, scale, nest, variants, key, faults });
   return others.length > 0 ? [...faults, ...others] : faults;
 }
@@ -100,5 +162,9 @@ function shapeHash(part: ResolvedPart): string {
 /** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */
 export function nestHash(airframe: Airframe): string {
   const { seed: _seed, ...distances } = airframe.settings.nest;
-  return stableHash([piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]), airframe.boards, distances]);
+  return stableHash([
+    piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
+    airframe.boards,
+    distances,
+  ]);
 }

@@ -1,5 +1,17 @@
 import { applyTransform, boundsHeight, boundsOf, boundsWidth, polygonArea, type Shape } from '../geometry/index.ts';
-import { largestRest, placedShape, placementFaults, searchNest, type NestBoard, type NestInstance, type NestLayout, type NestPart, type Placement, type PlacementFault, placementTransform } from '../nesting/index.ts';
+import {
+  largestRest,
+  placedShape,
+  placementFaults,
+  searchNest,
+  type NestBoard,
+  type NestInstance,
+  type NestLayout,
+  type NestPart,
+  type Placement,
+  type PlacementFault,
+  placementTransform,
+} from '../nesting/index.ts';
 import { allowedTurns, type Board } from '../stock/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
@@ -8,7 +20,11 @@ import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
 const NEST_TOLERANCE_MM = 0.01;
 
 /** One material of the airframe as a nest of its own. Boards whose grain runs up are turned so that grain runs along x. */
-export interface MaterialNest { readonly material: string; readonly instance: NestInstance; readonly turned: ReadonlySet<string> }
+export interface MaterialNest {
+  readonly material: string;
+  readonly instance: NestInstance;
+  readonly turned: ReadonlySet<string>;
+}
 
 /** The nests that an airframe needs: one for each material that it has parts and boards of. */
 export function materialNests(airframe: Airframe): readonly MaterialNest[] {
@@ -18,26 +34,36 @@ export function materialNests(airframe: Airframe): readonly MaterialNest[] {
     const hasGrain = boards.some((board) => board.grain !== 'none');
     const turned = new Set(boards.filter((board) => board.grain === 'height').map((board) => board.id));
     return {
-      material, turned,
+      material,
+      turned,
       instance: {
-        name: material, clearance: airframe.settings.nest.clearanceMm, edgeMargin: airframe.settings.nest.edgeMarginMm,
+        name: material,
+        clearance: airframe.settings.nest.clearanceMm,
+        edgeMargin: airframe.settings.nest.edgeMarginMm,
         boards: boards.map((board) => nestBoard(board, turned.has(board.id))),
-        parts: pieces.filter(({ part }) => part.material === material).map((piece) => nestPart(piece, hasGrain, airframe)),
+        parts: pieces
+          .filter(({ part }) => part.material === material)
+          .map((piece) => nestPart(piece, hasGrain, airframe)),
       },
     };
   });
 }
 
 function nestBoard(board: Board, isTurned: boolean): NestBoard {
-  const size = isTurned ? { width: board.heightMm, height: board.widthMm } : { width: board.widthMm, height: board.heightMm };
-  const polygon = board.outline?.map(({ x, y }) => (isTurned ? [y, board.widthMm - x] as const : [x, y] as const));
+  const size = isTurned
+    ? { width: board.heightMm, height: board.widthMm }
+    : { width: board.widthMm, height: board.heightMm };
+  const polygon = board.outline?.map(({ x, y }) => (isTurned ? ([y, board.widthMm - x] as const) : ([x, y] as const)));
   return { id: board.id, ...size, count: board.count, price: board.price, ...(polygon ? { polygon } : {}) };
 }
 
 function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Airframe): NestPart {
   return {
-    id, quantity, rotations: allowedTurns(part.grain, hasGrain ? 'width' : 'none', airframe.settings.nest.turnStep),
-    polygon: part.outer.map(({ x, y }) => [x, y] as const), holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
+    id,
+    quantity,
+    rotations: allowedTurns(part.grain, hasGrain ? 'width' : 'none', airframe.settings.nest.turnStep),
+    polygon: part.outer.map(({ x, y }) => [x, y] as const),
+    holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
   };
 }
 
@@ -58,25 +84,43 @@ export function* searchAirframeNest(airframe: Airframe, seed: number): Generator
   const readHash = nestHash(airframe);
   const all = materialNests(airframe);
   const withoutBoards = all.filter(({ instance }) => instance.boards.length === 0);
-  const searches = all.filter(({ instance }) => instance.boards.length > 0).map((material) => ({ material, search: searchNest(material.instance, { seed }) }));
-  const homeless = withoutBoards.flatMap(({ instance }) => instance.parts.map((part) => ({ pieceId: part.id, quantity: part.quantity })));
+  const searches = all
+    .filter(({ instance }) => instance.boards.length > 0)
+    .map((material) => ({ material, search: searchNest(material.instance, { seed }) }));
+  const homeless = withoutBoards.flatMap(({ instance }) =>
+    instance.parts.map((part) => ({ pieceId: part.id, quantity: part.quantity })),
+  );
   for (let tried = 1; ; tried++) {
     const steps = searches.map(({ material, search }) => ({ material, step: search.next().value }));
     yield {
-      tried, effectiveBoards: steps.reduce((sum, { step }) => sum + step.effectiveBoards, 0), improved: tried === 1 || steps.some(({ step }) => step.improved),
+      tried,
+      effectiveBoards: steps.reduce((sum, { step }) => sum + step.effectiveBoards, 0),
+      improved: tried === 1 || steps.some(({ step }) => step.improved),
       nest: {
-        readHash, seed, tried,
-        boards: steps.flatMap(({ material, step }) => step.layout.boards.map(({ boardId, placements }) => ({ boardId, placements: placements.map((placement) => placedPiece(placement, material, boardId)) }))),
+        readHash,
+        seed,
+        tried,
+        boards: steps.flatMap(({ material, step }) =>
+          step.layout.boards.map(({ boardId, placements }) => ({
+            boardId,
+            placements: placements.map((placement) => placedPiece(placement, material, boardId)),
+          })),
+        ),
         unplaced: [...steps.flatMap(({ step }) => unplacedOf(step.layout)), ...homeless],
       },
     };
   }
 }
 
-const unplacedOf = (layout: NestLayout): readonly { pieceId: string; quantity: number }[] => layout.unplaced.map(({ partId, quantity }) => ({ pieceId: partId, quantity }));
+const unplacedOf = (layout: NestLayout): readonly { pieceId: string; quantity: number }[] =>
+  layout.unplaced.map(({ partId, quantity }) => ({ pieceId: partId, quantity }));
 
 /** A placement back in the board's own frame. */
-function placedPiece({ partId, x, y, rotation }: Placement, { turned, instance }: MaterialNest, boardId: string): PlacedPiece {
+function placedPiece(
+  { partId, x, y, rotation }: Placement,
+  { turned, instance }: MaterialNest,
+  boardId: string,
+): PlacedPiece {
   if (!turned.has(boardId)) return { pieceId: partId, x, y, rotation };
   const width = instance.boards.find((board) => board.id === boardId)!.height;
   return { pieceId: partId, x: width - y, y: x, rotation: (rotation + 90) % 360 };
@@ -113,25 +157,49 @@ export function boardViews(airframe: Airframe, nest: AirframeNest): readonly Boa
     });
     const boardArea = board.outline ? polygonArea(board.outline) : board.widthMm * board.heightMm;
     const partArea = placed.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);
-    return [{ number: index + 1, board, pieces: placed, yield: partArea / boardArea, rest: largestRest(nestBoard(board, false), placed.map(({ shape }) => shape), 4) }];
+    return [
+      {
+        number: index + 1,
+        board,
+        pieces: placed,
+        yield: partArea / boardArea,
+        rest: largestRest(
+          nestBoard(board, false),
+          placed.map(({ shape }) => shape),
+          4,
+        ),
+      },
+    ];
   });
 }
 
 /** Outline and holes of a piece where it lies. */
 export function shapeOf(piece: Piece, placed: Pick<PlacedPiece, 'x' | 'y' | 'rotation'>): Shape {
   const { part } = piece;
-  return placedShape({ polygon: part.outer.map(({ x, y }) => [x, y] as const), holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)) }, placed);
+  return placedShape(
+    {
+      polygon: part.outer.map(({ x, y }) => [x, y] as const),
+      holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
+    },
+    placed,
+  );
 }
 
 /** What is wrong with where a piece lies on its board, distances in mm. */
-export function pieceFaults(airframe: Airframe, view: BoardView, index: number, placed: PlacedPiece): readonly PlacementFault[] {
+export function pieceFaults(
+  airframe: Airframe,
+  view: BoardView,
+  index: number,
+  placed: PlacedPiece,
+): readonly PlacementFault[] {
   const shapes = view.pieces.map((one, at) => (at === index ? shapeOf(one.piece, placed) : one.shape));
   const { clearanceMm, edgeMarginMm } = airframe.settings.nest;
   return placementFaults(nestBoard(view.board, false), shapes, index, clearanceMm, edgeMarginMm, NEST_TOLERANCE_MM);
 }
 
 /** The turns a piece may take on a board. */
-export const turnsOn = (airframe: Airframe, piece: Piece, board: Board): readonly number[] => allowedTurns(piece.part.grain, board.grain, airframe.settings.nest.turnStep);
+export const turnsOn = (airframe: Airframe, piece: Piece, board: Board): readonly number[] =>
+  allowedTurns(piece.part.grain, board.grain, airframe.settings.nest.turnStep);
 
 /** The placement turned by a step about the middle of its shape, so that it stays where it is seen. */
 export function turnPlaced(piece: Piece, placed: PlacedPiece, rotation: number): PlacedPiece {
@@ -139,11 +207,13 @@ export function turnPlaced(piece: Piece, placed: PlacedPiece, rotation: number):
   const turned = piece.part.outer.map((p) => applyTransform(placementTransform({ x: 0, y: 0, rotation }), p));
   const after = boundsOf(turned);
   return {
-    ...placed, rotation,
+    ...placed,
+    rotation,
     x: before.minX + boundsWidth(before) / 2 - (after.minX + boundsWidth(after) / 2),
     y: before.minY + boundsHeight(before) / 2 - (after.minY + boundsHeight(after) / 2),
   };
 }
 
 /** Whether a nest still fits what the airframe is now. */
-export const isNestCurrent = (airframe: Airframe): boolean => airframe.nest !== undefined && airframe.nest.readHash === nestHash(airframe);
+export const isNestCurrent = (airframe: Airframe): boolean =>
+  airframe.nest !== undefined && airframe.nest.readHash === nestHash(airframe);

@@ -17,27 +17,55 @@ export function twiceDrawn({ parts }: Pick<Airframe, 'parts'>): ReadonlyMap<stri
   const known = remembered.get(parts);
   if (known) return known;
   const pairs = parts.filter(({ handed }) => handed === 'pair');
-  const faults = new Map(pairs.length === 0 ? [] : parts.flatMap((part, index): readonly (readonly [string, readonly Fault[]])[] => {
-    const pair = pairs.find((one) => one !== part && one.material === part.material && isLike(one, part) && (part.handed === 'single' || parts.indexOf(one) < index) && isSameShape(resolve(one, PLAIN), resolve(part, PLAIN)));
-    return pair ? [[part.id, [faultOf(part, pair)]]] : [];
-  }));
+  const faults = new Map(
+    pairs.length === 0
+      ? []
+      : parts.flatMap((part, index): readonly (readonly [string, readonly Fault[]])[] => {
+          const pair = pairs.find(
+            (one) =>
+              one !== part &&
+              one.material === part.material &&
+              isLike(one, part) &&
+              (part.handed === 'single' || parts.indexOf(one) < index) &&
+              isSameShape(resolve(one, PLAIN), resolve(part, PLAIN)),
+          );
+          return pair ? [[part.id, [faultOf(part, pair)]]] : [];
+        }),
+  );
   remembered.set(parts, faults);
   return faults;
 }
 
 /** Whether two drawings have as many edges and holes: others need no closer look. */
-const isLike = (a: Part, b: Part): boolean => outlineOf(a)?.segments.length === outlineOf(b)?.segments.length && holesOf(a).length === holesOf(b).length;
+const isLike = (a: Part, b: Part): boolean =>
+  outlineOf(a)?.segments.length === outlineOf(b)?.segments.length && holesOf(a).length === holesOf(b).length;
 
 const faultOf = (part: Part, pair: Part): Fault => ({
-  code: 'PAIR_TWICE', partId: part.id, title: `${part.name} is drawn twice`, detail: `${pair.name} is made as a pair, port and starboard; this is the same shape and would be cut besides.`,
+  code: 'PAIR_TWICE',
+  partId: part.id,
+  title: `${part.name} is drawn twice`,
+  detail: `${pair.name} is made as a pair, port and starboard; this is the same shape and would be cut besides.`,
   mend: { label: `Remove ${part.name}`, action: { name: 'removePart', partId: part.id } },
 });
 
 /** Whether two outlines are one shape or each other's mirror image, in the place they were drawn or moved. */
 function isSameShape(a: ResolvedPart, b: ResolvedPart): boolean {
-  if (!a.outline || !b.outline || a.outline.length !== b.outline.length || a.holes.length !== b.holes.length) return false;
-  if (Math.abs(a.areaMm2 - b.areaMm2) > SAME_MM * a.outlineLengthMm || Math.abs(boundsWidth(a.bounds) - boundsWidth(b.bounds)) > SAME_MM || Math.abs(boundsHeight(a.bounds) - boundsHeight(b.bounds)) > SAME_MM) return false;
-  const corners = (part: ResolvedPart, isTurned: boolean): readonly Point[] => part.outline!.map(({ from }) => ({ x: isTurned ? part.bounds.maxX - from.x : from.x - part.bounds.minX, y: from.y - part.bounds.minY }));
+  if (!a.outline || !b.outline || a.outline.length !== b.outline.length || a.holes.length !== b.holes.length)
+    return false;
+  if (
+    Math.abs(a.areaMm2 - b.areaMm2) > SAME_MM * a.outlineLengthMm ||
+    Math.abs(boundsWidth(a.bounds) - boundsWidth(b.bounds)) > SAME_MM ||
+    Math.abs(boundsHeight(a.bounds) - boundsHeight(b.bounds)) > SAME_MM
+  )
+    return false;
+  const corners = (part: ResolvedPart, isTurned: boolean): readonly Point[] =>
+    part.outline!.map(({ from }) => ({
+      x: isTurned ? part.bounds.maxX - from.x : from.x - part.bounds.minX,
+      y: from.y - part.bounds.minY,
+    }));
   const own = corners(a, false);
-  return [false, true].some((isTurned) => { const others = corners(b, isTurned); return own.every((p) => others.some((q) => distance(p, q) <= SAME_MM)); });
+  return [false, true].some((isTurned) => {
+    const others = corners(b, isTurned);
+    return own.every((p) => others.some((q) => distance(p, q) <= SAME_MM));
+  });
 }

@@ -1,40 +1,68 @@
 import fc from 'fast-check';
-import { hingeWidth, slitGap, bevelRun, rolledEdge, unequalBevelAngles, foldOfMouth, mitreBevelAngle, mitreMouthWidth, trenchWidth } from './index.ts';
+import {
+  hingeWidth,
+  slitGap,
+  bevelRun,
+  rolledEdge,
+  unequalBevelAngles,
+  foldOfMouth,
+  mitreBevelAngle,
+  mitreMouthWidth,
+  trenchWidth,
+} from './index.ts';
 
 test('a square corner in 5 mm board: two bevels of 45° and a mouth of 10 mm', () => {
   expect(mitreBevelAngle(90)).toBe(45);
   expect(mitreMouthWidth(90, 5)).toBeCloseTo(10, 9);
-  expect(mitreMouthWidth(60, 5)).toBeCloseTo(2 * 5 / Math.sqrt(3), 9);
+  expect(mitreMouthWidth(60, 5)).toBeCloseTo((2 * 5) / Math.sqrt(3), 9);
 });
-test('a 30° bevel in 6 mm board reaches in by 6·tan 30° = 3.464 mm', () => expect(bevelRun(30, 6)).toBeCloseTo(3.4641, 4));
+test('a 30° bevel in 6 mm board reaches in by 6·tan 30° = 3.464 mm', () =>
+  expect(bevelRun(30, 6)).toBeCloseTo(3.4641, 4));
 test('a trench takes out the wall, or twice the board', () => {
   expect(trenchWidth(90, 4.9)).toBe(4.9);
   expect(trenchWidth(180, 4.9)).toBe(9.8);
 });
 test('folding the groove shut: both lips meet when the plates have turned by the fold', () => {
   // Independent check: turn the far lip about the hinge at the back and see where it lands.
-  fc.assert(fc.property(fc.double({ min: 1, max: 120, noNaN: true }), fc.double({ min: 1, max: 20, noNaN: true }), (fold, thickness) => {
-    const half = mitreMouthWidth(fold, thickness) / 2;
-    const turn = (fold * Math.PI) / 180;
-    const lip = { x: half * Math.cos(turn) - thickness * Math.sin(turn), y: half * Math.sin(turn) + thickness * Math.cos(turn) };
-    expect(lip.x).toBeCloseTo(-half, 6);
-    expect(lip.y).toBeCloseTo(thickness, 6);
-    expect(foldOfMouth(2 * half, thickness)).toBeCloseTo(fold, 6);
-  }));
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 120, noNaN: true }),
+      fc.double({ min: 1, max: 20, noNaN: true }),
+      (fold, thickness) => {
+        const half = mitreMouthWidth(fold, thickness) / 2;
+        const turn = (fold * Math.PI) / 180;
+        const lip = {
+          x: half * Math.cos(turn) - thickness * Math.sin(turn),
+          y: half * Math.sin(turn) + thickness * Math.cos(turn),
+        };
+        expect(lip.x).toBeCloseTo(-half, 6);
+        expect(lip.y).toBeCloseTo(thickness, 6);
+        expect(foldOfMouth(2 * half, thickness)).toBeCloseTo(fold, 6);
+      },
+    ),
+  );
 });
 test('plates of unequal thickness meet along one line from corner to corner, at any turn', () => {
   expect(unequalBevelAngles(90, 5, 3).map((angle) => Number(angle.toFixed(2)))).toEqual([30.96, 59.04]);
   const thickness = fc.double({ min: 1, max: 12, noNaN: true });
-  fc.assert(fc.property(fc.double({ min: 5, max: 120, noNaN: true }), thickness, thickness, (fold, first, second) => {
-    const [a, b] = unequalBevelAngles(fold, first, second).map((angle) => (angle * Math.PI) / 180) as [number, number];
-    // First plate lies left of the corner with its inner face at height t1; the second, turned about the corner, right of it.
-    const turn = (fold * Math.PI) / 180;
-    const inner = { x: -first * Math.tan(a), y: first };
-    const own = { x: second * Math.tan(b), y: second };
-    const turned = { x: own.x * Math.cos(turn) - own.y * Math.sin(turn), y: own.x * Math.sin(turn) + own.y * Math.cos(turn) };
-    expect(turned.x).toBeCloseTo(inner.x, 6);
-    expect(turned.y).toBeCloseTo(inner.y, 6);
-  }));
+  fc.assert(
+    fc.property(fc.double({ min: 5, max: 120, noNaN: true }), thickness, thickness, (fold, first, second) => {
+      const [a, b] = unequalBevelAngles(fold, first, second).map((angle) => (angle * Math.PI) / 180) as [
+        number,
+        number,
+      ];
+      // First plate lies left of the corner with its inner face at height t1; the second, turned about the corner, right of it.
+      const turn = (fold * Math.PI) / 180;
+      const inner = { x: -first * Math.tan(a), y: first };
+      const own = { x: second * Math.tan(b), y: second };
+      const turned = {
+        x: own.x * Math.cos(turn) - own.y * Math.sin(turn),
+        y: own.x * Math.sin(turn) + own.y * Math.cos(turn),
+      };
+      expect(turned.x).toBeCloseTo(inner.x, 6);
+      expect(turned.y).toBeCloseTo(inner.y, 6);
+    }),
+  );
   expect(() => unequalBevelAngles(180, 5, 5)).toThrow('got 180');
   expect(() => unequalBevelAngles(90, 0, 5)).toThrow('got 0 and 5');
 });
@@ -42,7 +70,9 @@ test('a rolled edge: six creases of 15° round 30 mm; its strips touch the circl
   const { foldDegrees, pitchMm, deviationMm } = rolledEdge(30, 90, 6);
   expect(foldDegrees).toBe(15);
   // By another way: walk along the strips from a touching point and look how far each corner is from the centre.
-  let x = 0, y = -30, heading = 0;
+  let x = 0,
+    y = -30,
+    heading = 0;
   for (let corner = 0; corner < 6; corner++) {
     x += (pitchMm / (corner === 0 ? 2 : 1)) * Math.cos(heading);
     y += (pitchMm / (corner === 0 ? 2 : 1)) * Math.sin(heading);

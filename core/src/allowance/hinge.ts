@@ -11,4 +11,4 @@ export type HingeRelief = 'both' | 'left' | 'right';
  * @example hingeWidth(45, 'left', 5) // 5
  */
 export const hingeWidth = (deflectionDegrees: number, relief: HingeRelief, thicknessMm: number): number =>
-  (relief === 'both' ? 2 * bevelRun(deflectionDegrees / 2, thicknessMm) : bevelRun(deflectionDegrees, thicknessMm));
+  relief === 'both' ? 2 * bevelRun(deflectionDegrees / 2, thicknessMm) : bevelRun(deflectionDegrees, thicknessMm);

@@ -31,8 +31,13 @@ export function mitreBevelAngle(foldDegrees: number): number {
  * @example unequalBevelAngles(90, 5, 3) // [30.96, 59.04]
  */
 export function unequalBevelAngles(foldDegrees: number, firstMm: number, secondMm: number): readonly [number, number] {
-  if (!(foldDegrees > 0 && foldDegrees < 180)) throw new CoreError('OUT_OF_RANGE', `foldDegrees must be in (0, 180), got ${foldDegrees}`, { foldDegrees });
-  if (!(firstMm > 0 && secondMm > 0)) throw new CoreError('OUT_OF_RANGE', `a plate must be thicker than 0 mm, got ${firstMm} and ${secondMm}`, { firstMm, secondMm });
+  if (!(foldDegrees > 0 && foldDegrees < 180))
+    throw new CoreError('OUT_OF_RANGE', `foldDegrees must be in (0, 180), got ${foldDegrees}`, { foldDegrees });
+  if (!(firstMm > 0 && secondMm > 0))
+    throw new CoreError('OUT_OF_RANGE', `a plate must be thicker than 0 mm, got ${firstMm} and ${secondMm}`, {
+      firstMm,
+      secondMm,
+    });
   const fold = radians(foldDegrees);
   const first = degrees(Math.atan((secondMm - firstMm * Math.cos(fold)) / (firstMm * Math.sin(fold))));
   return [first, foldDegrees - first];

@@ -22,10 +22,22 @@ export interface RolledEdge {
  * @example rolledEdge(30, 90, 6) // 15° each, 7.9 mm apart, 0.26 mm off
  */
 export function rolledEdge(radiusMm: number, turnDegrees: number, creases: number): RolledEdge {
-  if (!(radiusMm > 0)) throw new CoreError('OUT_OF_RANGE', `a radius must be more than 0 mm, got ${radiusMm}`, { radiusMm });
-  if (!(turnDegrees > 0 && turnDegrees <= 360)) throw new CoreError('OUT_OF_RANGE', `a turn is more than 0° and up to 360°, got ${turnDegrees}`, { turnDegrees });
+  if (!(radiusMm > 0))
+    throw new CoreError('OUT_OF_RANGE', `a radius must be more than 0 mm, got ${radiusMm}`, { radiusMm });
+  if (!(turnDegrees > 0 && turnDegrees <= 360))
+    throw new CoreError('OUT_OF_RANGE', `a turn is more than 0° and up to 360°, got ${turnDegrees}`, { turnDegrees });
   const least = Math.ceil(turnDegrees / LARGEST_CREASE_FOLD_DEGREES - 1e-9);
-  if (!(Number.isInteger(creases) && creases >= least && creases <= 200)) throw new CoreError('OUT_OF_RANGE', `${turnDegrees}° needs ${least} to 200 creases, got ${creases}`, { creases, least });
-  const foldDegrees = turnDegrees / creases, half = radians(foldDegrees / 2);
-  return { creases, foldDegrees, pitchMm: 2 * radiusMm * Math.tan(half), deviationMm: radiusMm * (1 / Math.cos(half) - 1) };
+  if (!(Number.isInteger(creases) && creases >= least && creases <= 200))
+    throw new CoreError('OUT_OF_RANGE', `${turnDegrees}° needs ${least} to 200 creases, got ${creases}`, {
+      creases,
+      least,
+    });
+  const foldDegrees = turnDegrees / creases,
+    half = radians(foldDegrees / 2);
+  return {
+    creases,
+    foldDegrees,
+    pitchMm: 2 * radiusMm * Math.tan(half),
+    deviationMm: radiusMm * (1 / Math.cos(half) - 1),
+  };
 }

@@ -11,14 +11,21 @@ export const USUAL_TOOL_DEGREES = 45;
 const STEEPEST_SANDED_DEGREES = 75;
 
 /** How a groove is cut. */
-export interface GrooveCut { readonly school: GrooveSchool; /** Tilt of the tool from the normal; of no account in the other schools. */ readonly toolDegrees: number }
+export interface GrooveCut {
+  readonly school: GrooveSchool;
+  /** Tilt of the tool from the normal; of no account in the other schools. */ readonly toolDegrees: number;
+}
 
 /** Largest turn that a groove of a school can take. A tool's groove closes at twice its tilt. */
 export function largestFoldOf({ school, toolDegrees }: GrooveCut): number {
   switch (school) {
-    case 'sanded': return 2 * STEEPEST_SANDED_DEGREES;
-    case 'tool': return Math.min(2 * toolDegrees, 2 * STEEPEST_BEVEL_DEGREES);
-    case 'knife': case 'square': return LARGEST_GROOVE_FOLD_DEGREES;
+    case 'sanded':
+      return 2 * STEEPEST_SANDED_DEGREES;
+    case 'tool':
+      return Math.min(2 * toolDegrees, 2 * STEEPEST_BEVEL_DEGREES);
+    case 'knife':
+    case 'square':
+      return LARGEST_GROOVE_FOLD_DEGREES;
   }
 }
 
@@ -36,7 +43,8 @@ export function grooveWallDegrees(foldDegrees: number, { school, toolDegrees }: 
  */
 export function schoolMouthWidth(foldDegrees: number, thicknessMm: number, { school, toolDegrees }: GrooveCut): number {
   if (school !== 'tool') return mitreMouthWidth(foldDegrees, thicknessMm);
-  if (!(toolDegrees > 0 && toolDegrees < 90)) throw new CoreError('OUT_OF_RANGE', `toolDegrees must be in (0, 90), got ${toolDegrees}`, { toolDegrees });
+  if (!(toolDegrees > 0 && toolDegrees < 90))
+    throw new CoreError('OUT_OF_RANGE', `toolDegrees must be in (0, 90), got ${toolDegrees}`, { toolDegrees });
   return 2 * thicknessMm * Math.tan(radians(toolDegrees));
 }
 
@@ -54,10 +62,20 @@ export const foldedMouthGap = (foldDegrees: number, mouthMm: number, thicknessMm
  * @example glueSection(90, 10, 5, 'square') // 25
  */
 export function glueSection(foldDegrees: number, mouthMm: number, thicknessMm: number, school: GrooveSchool): number {
-  const half = radians(foldDegrees / 2), cos = Math.cos(half), sin = Math.sin(half);
+  const half = radians(foldDegrees / 2),
+    cos = Math.cos(half),
+    sin = Math.sin(half);
   const turned = (x: number, y: number): readonly [number, number] => [x * cos - y * sin, x * sin + y * cos];
   const lip = turned(mouthMm / 2, thicknessMm);
-  const corners = [[0, 0] as const, ...(school === 'square' ? [turned(mouthMm / 2, 0)] : []), lip, [0, lip[1]] as const];
-  const twice = corners.reduce((sum, [x, y], index) => { const [u, v] = corners[(index + 1) % corners.length]!; return sum + x * v - u * y; }, 0);
+  const corners = [
+    [0, 0] as const,
+    ...(school === 'square' ? [turned(mouthMm / 2, 0)] : []),
+    lip,
+    [0, lip[1]] as const,
+  ];
+  const twice = corners.reduce((sum, [x, y], index) => {
+    const [u, v] = corners[(index + 1) % corners.length]!;
+    return sum + x * v - u * y;
+  }, 0);
   return Math.max(0, twice);
 }

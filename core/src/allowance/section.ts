@@ -1,7 +1,10 @@
 import { CoreError, degrees } from '../units/index.ts';
 import { LARGEST_CREASE_FOLD_DEGREES } from './trench.ts';
 
-interface Place { readonly x: number; readonly y: number }
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
 
 /** A section curve made of creases: where they come along the flat board, and how far each folds. */
 export interface CreasedSection {
@@ -26,29 +29,41 @@ const MOST_POINTS = 240;
  * @source dynamic programming over the last corner and the corners used; cost is the greater of two deviations
  */
 export function creasedSection(points: readonly Place[], creases: number): CreasedSection {
-  if (points.length < 3) throw new CoreError('OUT_OF_RANGE', `a section needs at least 3 points, got ${points.length}`, { points: points.length });
+  if (points.length < 3)
+    throw new CoreError('OUT_OF_RANGE', `a section needs at least 3 points, got ${points.length}`, {
+      points: points.length,
+    });
   const every = Math.max(1, Math.ceil((points.length - 1) / (MOST_POINTS - 1)));
-  const kept = points.filter((_, index) => index % every === 0 || index === points.length - 1), count = kept.length;
-  if (!(Number.isInteger(creases) && creases >= 1 && creases <= count - 2)) throw new CoreError('OUT_OF_RANGE', `this curve takes 1 to ${count - 2} creases, got ${creases}`, { creases });
+  const kept = points.filter((_, index) => index % every === 0 || index === points.length - 1),
+    count = kept.length;
+  if (!(Number.isInteger(creases) && creases >= 1 && creases <= count - 2))
+    throw new CoreError('OUT_OF_RANGE', `this curve takes 1 to ${count - 2} creases, got ${creases}`, { creases });
   const off = deviations(kept);
   // best[k][j]: least deviation of k + 1 strips that end at point j.
   let best = kept.map((_, j) => (j === 0 ? 0 : off(0, j)));
   const from: number[][] = [];
   for (let strips = 2; strips <= creases + 1; strips++) {
-    const back: number[] = [], next = kept.map((_, j) => {
-      let least = Infinity;
-      for (let i = strips - 1; i < j; i++) {
-        const cost = Math.max(best[i]!, off(i, j));
-        if (cost < least) { least = cost; back[j] = i; }
-      }
-      return least;
-    });
+    const back: number[] = [],
+      next = kept.map((_, j) => {
+        let least = Infinity;
+        for (let i = strips - 1; i < j; i++) {
+          const cost = Math.max(best[i]!, off(i, j));
+          if (cost < least) {
+            least = cost;
+            back[j] = i;
+          }
+        }
+        return least;
+      });
     from.push(back);
     best = next;
   }
   const corners = [count - 1];
   for (const back of [...from].reverse()) corners.unshift(back[corners[0]!]!);
-  return measured([0, ...corners].map((index) => kept[index]!), best[count - 1]!);
+  return measured(
+    [0, ...corners].map((index) => kept[index]!),
+    best[count - 1]!,
+  );
 }
 
 /** Greatest distance of the points between two of them from the straight strip, worked out when it is asked. */
@@ -57,18 +72,25 @@ function deviations(points: readonly Place[]): (i: number, j: number) => number 
   return (i, j) => {
     const at = i * points.length + j;
     if (known[at]! >= 0) return known[at]!;
-    const [a, b] = [points[i]!, points[j]!], length = Math.hypot(b.x - a.x, b.y - a.y);
+    const [a, b] = [points[i]!, points[j]!],
+      length = Math.hypot(b.x - a.x, b.y - a.y);
     let worst = 0;
     for (let k = i + 1; k < j; k++) {
       const p = points[k]!;
-      worst = Math.max(worst, length < 1e-9 ? Math.hypot(p.x - a.x, p.y - a.y) : Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length);
+      worst = Math.max(
+        worst,
+        length < 1e-9
+          ? Math.hypot(p.x - a.x, p.y - a.y)
+          : Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length,
+      );
     }
     return (known[at] = worst);
   };
 }
 
 function measured(corners: readonly Place[], deviationMm: number): CreasedSection {
-  const heading = (index: number): number => Math.atan2(corners[index + 1]!.y - corners[index]!.y, corners[index + 1]!.x - corners[index]!.x);
+  const heading = (index: number): number =>
+    Math.atan2(corners[index + 1]!.y - corners[index]!.y, corners[index + 1]!.x - corners[index]!.x);
   let atMm = 0;
   const creases = corners.slice(1, -1).map((corner, index) => {
     atMm += Math.hypot(corner.x - corners[index]!.x, corner.y - corners[index]!.y);
@@ -76,7 +98,13 @@ function measured(corners: readonly Place[], deviationMm: number): CreasedSectio
     return { atMm, foldDegrees: turn > 180 ? turn - 360 : turn <= -180 ? turn + 360 : turn };
   });
   const steep = creases.find(({ foldDegrees }) => Math.abs(foldDegrees) > LARGEST_CREASE_FOLD_DEGREES);
-  if (steep) throw new CoreError('OUT_OF_RANGE', `one of ${creases.length} creases would fold by ${Math.abs(steep.foldDegrees).toFixed(1)}°, more than ${LARGEST_CREASE_FOLD_DEGREES}°: use more creases`, { creases: creases.length });
-  const last = corners.at(-1)!, before = corners.at(-2)!;
+  if (steep)
+    throw new CoreError(
+      'OUT_OF_RANGE',
+      `one of ${creases.length} creases would fold by ${Math.abs(steep.foldDegrees).toFixed(1)}°, more than ${LARGEST_CREASE_FOLD_DEGREES}°: use more creases`,
+      { creases: creases.length },
+    );
+  const last = corners.at(-1)!,
+    before = corners.at(-2)!;
   return { creases, deviationMm, corners, lengthMm: atMm + Math.hypot(last.x - before.x, last.y - before.y) };
 }

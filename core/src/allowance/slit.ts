@@ -9,4 +9,5 @@ export const SLIT_FLOOR_MM = 0.5;
  * @source chord between the two lips, which stay a board's thickness from the hinge at the far skin
  * @example slitGap(90, 5) // 7.07
  */
-export const slitGap = (foldDegrees: number, thicknessMm: number): number => 2 * thicknessMm * Math.sin(radians(foldDegrees) / 2);
+export const slitGap = (foldDegrees: number, thicknessMm: number): number =>
+  2 * thicknessMm * Math.sin(radians(foldDegrees) / 2);

@@ -14,7 +14,10 @@ export const STEEPEST_SLANT_DEGREES = 60;
  * @example slotWidth(5, 0, 5, 0.2) // 5.2
  */
 export function slotWidth(plateMm: number, slantDegrees: number, boardMm: number, fitMm: number): number {
-  if (!(Math.abs(slantDegrees) <= STEEPEST_SLANT_DEGREES)) throw new CoreError('OUT_OF_RANGE', `slantDegrees must be within ±${STEEPEST_SLANT_DEGREES}, got ${slantDegrees}`, { slantDegrees });
+  if (!(Math.abs(slantDegrees) <= STEEPEST_SLANT_DEGREES))
+    throw new CoreError('OUT_OF_RANGE', `slantDegrees must be within ±${STEEPEST_SLANT_DEGREES}, got ${slantDegrees}`, {
+      slantDegrees,
+    });
   const slant = radians(Math.abs(slantDegrees));
   return plateMm / Math.cos(slant) + boardMm * Math.tan(slant) + fitMm;
 }

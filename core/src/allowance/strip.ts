@@ -2,10 +2,16 @@ import { CoreError, radians } from '../units/index.ts';
 import { trenchWidth } from './trench.ts';
 
 /** A side of a strip that is folded crosswise, by the size that it is to have when it is folded. */
-export interface StripSide { readonly sizeMm: number; /** Over the skins that stay whole outside the bends, or between the faces inside. */ readonly is: 'outer' | 'inner' }
+export interface StripSide {
+  readonly sizeMm: number;
+  /** Over the skins that stay whole outside the bends, or between the faces inside. */ readonly is: 'outer' | 'inner';
+}
 
 /** A fold between two sides: how far it turns toward the face (below 0 away), and whether a strip of foam is taken out for it. */
-export interface StripFold { readonly foldDegrees: number; readonly isTrench: boolean }
+export interface StripFold {
+  readonly foldDegrees: number;
+  readonly isTrench: boolean;
+}
 
 /**
  * What a fold takes from the size of each side that it bounds, from the skin that stays to the other: t·tan(φ/2). A doubled fold takes
@@ -14,10 +20,14 @@ export interface StripFold { readonly foldDegrees: number; readonly isTrench: bo
  * @source plane geometry: the corner of both faces lies on the plane that halves the fold
  * @example foldTake(90, 5) // 5
  */
-export const foldTake = (foldDegrees: number, thicknessMm: number): number => (Math.abs(foldDegrees) > 175 ? 0 : thicknessMm * Math.tan(radians(foldDegrees / 2)));
+export const foldTake = (foldDegrees: number, thicknessMm: number): number =>
+  Math.abs(foldDegrees) > 175 ? 0 : thicknessMm * Math.tan(radians(foldDegrees / 2));
 
 /** Both sizes of a side: outside and inside of what it bounds. */
-export interface FoldedSize { readonly outerMm: number; readonly innerMm: number }
+export interface FoldedSize {
+  readonly outerMm: number;
+  readonly innerMm: number;
+}
 
 /**
  * What a side of a flat length folds to.
@@ -27,7 +37,10 @@ export interface FoldedSize { readonly outerMm: number; readonly innerMm: number
 export function foldedSize(lengthMm: number, folds: readonly [number, number], thicknessMm: number): FoldedSize {
   const takes = folds.map((fold) => foldTake(fold, thicknessMm));
   const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
-  return { outerMm: lengthMm + sum(takes.map((take) => Math.max(0, -take))), innerMm: lengthMm - sum(takes.map((take) => Math.max(0, take))) };
+  return {
+    outerMm: lengthMm + sum(takes.map((take) => Math.max(0, -take))),
+    innerMm: lengthMm - sum(takes.map((take) => Math.max(0, take))),
+  };
 }
 
 /**
@@ -35,13 +48,17 @@ export function foldedSize(lengthMm: number, folds: readonly [number, number], t
  * @throws CoreError OUT_OF_RANGE when the size is not more than 0
  */
 export function flatLength({ sizeMm, is }: StripSide, folds: readonly [number, number], thicknessMm: number): number {
-  if (!(sizeMm > 0)) throw new CoreError('OUT_OF_RANGE', `a folded size must be more than 0 mm, got ${sizeMm}`, { sizeMm });
+  if (!(sizeMm > 0))
+    throw new CoreError('OUT_OF_RANGE', `a folded size must be more than 0 mm, got ${sizeMm}`, { sizeMm });
   const none = foldedSize(0, folds, thicknessMm);
   return sizeMm - (is === 'outer' ? none.outerMm : none.innerMm);
 }
 
 /** A strip laid flat: where its fold lines run, from 0 at its first free end, and how long it is. */
-export interface FlatStrip { readonly lines: readonly number[]; readonly lengthMm: number }
+export interface FlatStrip {
+  readonly lines: readonly number[];
+  readonly lengthMm: number;
+}
 
 /**
  * The flat strip that folds to wanted sizes, in the measured board.
@@ -51,13 +68,22 @@ export interface FlatStrip { readonly lines: readonly number[]; readonly lengthM
  * @example flatStrip([outer 40, outer 60, outer 40], [90, 90], 5) // lines at 40 and 100 of 140
  */
 export function flatStrip(sides: readonly StripSide[], folds: readonly StripFold[], thicknessMm: number): FlatStrip {
-  if (folds.length !== sides.length - 1) throw new CoreError('OUT_OF_RANGE', `${sides.length} sides have ${sides.length - 1} folds between them, got ${folds.length}`, { sides: sides.length, folds: folds.length });
+  if (folds.length !== sides.length - 1)
+    throw new CoreError(
+      'OUT_OF_RANGE',
+      `${sides.length} sides have ${sides.length - 1} folds between them, got ${folds.length}`,
+      { sides: sides.length, folds: folds.length },
+    );
   const lines: number[] = [];
   let at = 0;
   sides.forEach((side, index) => {
     const [before, after] = [folds[index - 1], folds[index]];
     const length = flatLength(side, [before?.foldDegrees ?? 0, after?.foldDegrees ?? 0], thicknessMm);
-    if (!(length > 0)) throw new CoreError('OUT_OF_RANGE', `side ${index + 1} would be ${length.toFixed(2)} mm long laid flat`, { side: index + 1, length });
+    if (!(length > 0))
+      throw new CoreError('OUT_OF_RANGE', `side ${index + 1} would be ${length.toFixed(2)} mm long laid flat`, {
+        side: index + 1,
+        length,
+      });
     at += length;
     if (!after) return;
     const around = isDoubled(after) ? trenchWidth(180, thicknessMm) : 0;

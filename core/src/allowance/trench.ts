@@ -14,7 +14,8 @@ export const MOST_TRENCH_LAYERS = 6;
  * @example trenchWidth(180, 5) // 10
  * @example trenchWidth(180, 5, 2) // 15: round a doubled board
  */
-export const trenchWidth = (foldDegrees: TrenchFold, thicknessMm: number, layers = 1): number => (foldDegrees === 180 ? (layers + 1) * thicknessMm : layers * thicknessMm);
+export const trenchWidth = (foldDegrees: TrenchFold, thicknessMm: number, layers = 1): number =>
+  foldDegrees === 180 ? (layers + 1) * thicknessMm : layers * thicknessMm;
 
 /** Largest turn of one crease before the skin buckles. */
 export const LARGEST_CREASE_FOLD_DEGREES = 35;

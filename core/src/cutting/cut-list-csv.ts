@@ -7,12 +7,28 @@ import type { CutList } from './cut-list.ts';
  * @param unit unit of all lengths; it stands in the heads of the columns
  */
 export function cutListCsv(list: CutList, unit: LengthUnit): string {
-  const length = (mm: number | undefined): string => (mm === undefined ? '' : unit === 'mm' ? mm.toFixed(2) : formatLength(mm, 'in'));
-  const rows = list.parts.flatMap((piece) => piece.works.map((work) => ({
-    part: piece.part.name, group: piece.part.group, side: piece.part.side === 'single' ? '' : piece.part.side, quantity: piece.quantity,
-    material: piece.part.material, [`thickness ${unit}`]: length(piece.part.thicknessMm), boards: piece.boards.join(' '),
-    work: work.words, face: work.face, count: work.count, [`length ${unit}`]: length(work.lengthMm), [`width ${unit}`]: length(work.widthMm), [`depth ${unit}`]: length(work.depthMm),
-    'angle °': work.angleDegrees ?? '', 'blade °': work.bladeDegrees ?? '', 'glue ml': work.glueMl === undefined ? '' : work.glueMl.toFixed(1), 'fold order': piece.folds.join(' > '),
-  })));
+  const length = (mm: number | undefined): string =>
+    mm === undefined ? '' : unit === 'mm' ? mm.toFixed(2) : formatLength(mm, 'in');
+  const rows = list.parts.flatMap((piece) =>
+    piece.works.map((work) => ({
+      part: piece.part.name,
+      group: piece.part.group,
+      side: piece.part.side === 'single' ? '' : piece.part.side,
+      quantity: piece.quantity,
+      material: piece.part.material,
+      [`thickness ${unit}`]: length(piece.part.thicknessMm),
+      boards: piece.boards.join(' '),
+      work: work.words,
+      face: work.face,
+      count: work.count,
+      [`length ${unit}`]: length(work.lengthMm),
+      [`width ${unit}`]: length(work.widthMm),
+      [`depth ${unit}`]: length(work.depthMm),
+      'angle °': work.angleDegrees ?? '',
+      'blade °': work.bladeDegrees ?? '',
+      'glue ml': work.glueMl === undefined ? '' : work.glueMl.toFixed(1),
+      'fold order': piece.folds.join(' > '),
+    })),
+  );
   return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
 }

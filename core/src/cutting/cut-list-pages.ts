@@ -6,7 +6,10 @@ import type { CutList, CutPart, CutWork } from './cut-list.ts';
 import { partPicture } from './part-picture.ts';
 
 /** Size of the paper that the list is set on, in mm. */
-export interface ListPaper { readonly widthMm: number; readonly heightMm: number }
+export interface ListPaper {
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
 
 const MARGIN_MM = 14;
 const PICTURE = { widthMm: 46, heightMm: 24 } as const;
@@ -17,10 +20,14 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
   const words = [work.words];
   if (work.face !== 'through') words.push(`on the ${work.face}`);
   if (work.count > 1) words.push(`${work.count} off`);
-  if (work.kind === 'groove' || work.kind === 'trench' || work.kind === 'crease' || work.kind === 'slit') words.push(`folds ${formatAngle(work.angleDegrees ?? 0)}`);
+  if (work.kind === 'groove' || work.kind === 'trench' || work.kind === 'crease' || work.kind === 'slit')
+    words.push(`folds ${formatAngle(work.angleDegrees ?? 0)}`);
   if (work.kind === 'hinge') words.push(`moves ±${formatAngle(work.angleDegrees ?? 0)}`);
   if (work.bladeDegrees !== undefined) words.push(`blade ${formatAngle(work.bladeDegrees)}`);
-  if (work.widthMm !== undefined) words.push(`${work.kind === 'bevel' ? 'run' : work.kind === 'groove' ? 'mouth' : 'width'} ${formatLengthWithUnit(work.widthMm, unit)}`);
+  if (work.widthMm !== undefined)
+    words.push(
+      `${work.kind === 'bevel' ? 'run' : work.kind === 'groove' ? 'mouth' : 'width'} ${formatLengthWithUnit(work.widthMm, unit)}`,
+    );
   if (work.depthMm !== undefined) words.push(`${formatLengthWithUnit(work.depthMm, unit)} deep`);
   words.push(`${formatLengthWithUnit(work.lengthMm, unit)} long`);
   if (work.glueMl !== undefined) words.push(`glue ${work.glueMl.toFixed(1)} ml`);
@@ -28,7 +35,12 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
 }
 
 /** The cut list set on pages, each part with its picture in the line code. */
-export function cutListPages(list: CutList, title: PageTitle, unit: LengthUnit, paper: ListPaper): readonly (readonly Ink[])[] {
+export function cutListPages(
+  list: CutList,
+  title: PageTitle,
+  unit: LengthUnit,
+  paper: ListPaper,
+): readonly (readonly Ink[])[] {
   const pages: Ink[][] = [];
   let page: Ink[] = [];
   let y = 0;
@@ -37,7 +49,9 @@ export function cutListPages(list: CutList, title: PageTitle, unit: LengthUnit, 
     pages.push(page);
     y = paper.heightMm - MARGIN_MM - 14;
   };
-  const room = (height: number): void => { if (y - height < MARGIN_MM) open(); };
+  const room = (height: number): void => {
+    if (y - height < MARGIN_MM) open();
+  };
   open();
   for (const ink of summary(list, unit)) {
     page.push(textInk({ x: MARGIN_MM, y }, ink, 3.4, { weight: 'figure' }));
@@ -45,14 +59,22 @@ export function cutListPages(list: CutList, title: PageTitle, unit: LengthUnit, 
   }
   y -= 2;
   for (const board of list.boards) {
-    const names = wrapped(board.parts.map(({ part, quantity }) => `${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}`).join(', '), 95);
+    const names = wrapped(
+      board.parts
+        .map(({ part, quantity }) => `${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}`)
+        .join(', '),
+      95,
+    );
     room(6 + names.length * LINE_MM);
     page.push(textInk({ x: MARGIN_MM, y }, `Board ${board.number} · ${board.label}`, 3.6, { weight: 'bold' }));
     names.forEach((line, index) => page.push(textInk({ x: MARGIN_MM, y: y - (index + 1) * LINE_MM }, line, 3)));
     y -= 6 + names.length * LINE_MM;
   }
   for (const part of list.parts) {
-    const height = Math.max(pictureHeight(part.part) + 4, 12 + (part.works.length + (part.folds.length > 1 ? 1 : 0)) * LINE_MM);
+    const height = Math.max(
+      pictureHeight(part.part) + 4,
+      12 + (part.works.length + (part.folds.length > 1 ? 1 : 0)) * LINE_MM,
+    );
     room(height);
     page.push(...partBlock(part, unit, y, paper));
     y -= height;
@@ -67,7 +89,10 @@ function heading(title: PageTitle, paper: ListPaper, number: number): readonly I
   const top = paper.heightMm - MARGIN_MM;
   return [
     textInk({ x: MARGIN_MM, y: top - 5 }, `${title.airframe} · cut list`, 5.4, { weight: 'bold' }),
-    textInk({ x: paper.widthMm - MARGIN_MM, y: top - 5 }, `${stateWords(title)} · ${title.date} · page ${number}`, 3, { align: 'right', weight: 'figure' }),
+    textInk({ x: paper.widthMm - MARGIN_MM, y: top - 5 }, `${stateWords(title)} · ${title.date} · page ${number}`, 3, {
+      align: 'right',
+      weight: 'figure',
+    }),
     lineInk({ x: MARGIN_MM, y: top - 8 }, { x: paper.widthMm - MARGIN_MM, y: top - 8 }, 0.4),
   ];
 }
@@ -77,20 +102,37 @@ function summary(list: CutList, unit: LengthUnit): readonly string[] {
   const length = (mm: number): string => formatRunLength(mm, unit);
   return [
     `${totals.pieces} pieces · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)}${totals.tapeMm > 0 ? ` · tape on folds ${length(totals.tapeMm)}` : ''} · ${totals.pockets} pockets`,
-    ...(list.boards.length === 0 ? ['Not nested yet: nest the parts on the Boards station to see them board by board.'] : []),
+    ...(list.boards.length === 0
+      ? ['Not nested yet: nest the parts on the Boards station to see them board by board.']
+      : []),
   ];
 }
 
-function partBlock({ part, quantity, boards, works, folds }: CutPart, unit: LengthUnit, top: number, paper: ListPaper): readonly Ink[] {
+function partBlock(
+  { part, quantity, boards, works, folds }: CutPart,
+  unit: LengthUnit,
+  top: number,
+  paper: ListPaper,
+): readonly Ink[] {
   const textX = MARGIN_MM + PICTURE.widthMm + 6;
   const side = part.side === 'single' ? '' : ` · ${part.side}`;
   const where = boards.length > 0 ? ` · board ${boards.join(', ')}` : '';
   return [
     lineInk({ x: MARGIN_MM, y: top + 2 }, { x: paper.widthMm - MARGIN_MM, y: top + 2 }, 0.1),
-    ...partPicture(part, { minX: MARGIN_MM + 1, maxX: MARGIN_MM + PICTURE.widthMm, minY: top - pictureHeight(part), maxY: top }),
+    ...partPicture(part, {
+      minX: MARGIN_MM + 1,
+      maxX: MARGIN_MM + PICTURE.widthMm,
+      minY: top - pictureHeight(part),
+      maxY: top,
+    }),
     textInk({ x: textX, y: top - 3.4 }, `${part.name}${side}`, 3.8, { weight: 'bold' }),
     textInk({ x: paper.widthMm - MARGIN_MM, y: top - 3.4 }, `${quantity} off`, 3.8, { weight: 'bold', align: 'right' }),
-    textInk({ x: textX, y: top - 7.6 }, `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}${where}`, 2.9, { weight: 'figure' }),
+    textInk(
+      { x: textX, y: top - 7.6 },
+      `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}${where}`,
+      2.9,
+      { weight: 'figure' },
+    ),
     ...(folds.length > 1 ? [textInk({ x: textX, y: top - 12 - works.length * LINE_MM }, orderWords(folds), 3)] : []),
     ...works.map((work, index) => textInk({ x: textX, y: top - 12 - index * LINE_MM }, workWords(work, unit), 3)),
   ];
@@ -107,14 +149,18 @@ const pictureHeight = ({ bounds }: ResolvedPart): number =>
   Math.min(PICTURE.heightMm, Math.max(4, (PICTURE.widthMm * boundsHeight(bounds)) / Math.max(1, boundsWidth(bounds))));
 
 function legend(kinds: readonly OperationKind[], top: number): readonly Ink[] {
-  return kinds.flatMap((kind, index) => [...legendSample(kind, { x: MARGIN_MM, y: top - index * 5 }), textInk({ x: MARGIN_MM + 13, y: top - index * 5 - 1 }, LEGEND_WORDS[kind], 3)]);
+  return kinds.flatMap((kind, index) => [
+    ...legendSample(kind, { x: MARGIN_MM, y: top - index * 5 }),
+    textInk({ x: MARGIN_MM + 13, y: top - index * 5 - 1 }, LEGEND_WORDS[kind], 3),
+  ]);
 }
 
 /** Breaks a text at spaces into lines of at most so many letters. */
 function wrapped(text: string, letters: number): readonly string[] {
   return text.split(' ').reduce<string[]>((lines, word) => {
     const last = lines.at(-1);
-    if (last !== undefined && last.length + word.length + 1 <= letters) return [...lines.slice(0, -1), `${last} ${word}`];
+    if (last !== undefined && last.length + word.length + 1 <= letters)
+      return [...lines.slice(0, -1), `${last} ${word}`];
     return [...lines, word];
   }, []);
 }

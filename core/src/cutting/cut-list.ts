@@ -29,7 +29,10 @@ export interface CutWork {
 }
 
 /** One part of the cut list. */
-export interface CutPart extends CutPiece { readonly works: readonly CutWork[]; /** Its folds in the order to fold them. */ readonly folds: readonly string[] }
+export interface CutPart extends CutPiece {
+  readonly works: readonly CutWork[];
+  /** Its folds in the order to fold them. */ readonly folds: readonly string[];
+}
 
 /** Lengths in mm of all work on a set of parts, by what is done. */
 export interface CutTotals {
@@ -47,15 +50,32 @@ export interface CutTotals {
 export interface CutList {
   readonly parts: readonly CutPart[];
   /** One entry a nested board, in order. */
-  readonly boards: readonly { readonly number: number; readonly label: string; readonly parts: readonly CutPiece[]; readonly totals: CutTotals }[];
+  readonly boards: readonly {
+    readonly number: number;
+    readonly label: string;
+    readonly parts: readonly CutPiece[];
+    readonly totals: CutTotals;
+  }[];
   readonly totals: CutTotals;
 }
 
 /** A nested board as the cut list needs it. */
-export interface CutBoard { readonly label: string; readonly pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[] }
+export interface CutBoard {
+  readonly label: string;
+  readonly pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[];
+}
 
 const WORDS: Readonly<Record<OperationKind, string>> = {
-  through: 'cut through', groove: 'mitre groove', bevel: 'edge bevel', crease: 'crease', trench: 'trench', pocket: 'pocket', slit: 'open slit', hinge: 'control hinge', mark: 'mark', engrave: 'drawn on the skin',
+  through: 'cut through',
+  groove: 'mitre groove',
+  bevel: 'edge bevel',
+  crease: 'crease',
+  trench: 'trench',
+  pocket: 'pocket',
+  slit: 'open slit',
+  hinge: 'control hinge',
+  mark: 'mark',
+  engrave: 'drawn on the skin',
 };
 
 /** All work on a part, cuts through first, then face before back. */
@@ -65,13 +85,33 @@ export function worksOf(part: ResolvedPart): readonly CutWork[] {
     const work = workOf(stroke, part.thicknessMm);
     const key = [work.kind, work.face, work.angleDegrees, work.widthMm?.toFixed(2), work.depthMm, work.words].join('/');
     const known = works.get(key);
-    works.set(key, known ? { ...known, count: known.count + work.count, lengthMm: known.lengthMm + work.lengthMm, ...(work.glueMl === undefined ? {} : { glueMl: (known.glueMl ?? 0) + work.glueMl }) } : work);
+    works.set(
+      key,
+      known
+        ? {
+            ...known,
+            count: known.count + work.count,
+            lengthMm: known.lengthMm + work.lengthMm,
+            ...(work.glueMl === undefined ? {} : { glueMl: (known.glueMl ?? 0) + work.glueMl }),
+          }
+        : work,
+    );
   }
   const outlineMm = part.outline ? pathLength(part.outline) : 0;
   const ORDER = ['through', 'pocket', 'trench', 'groove', 'crease', 'slit', 'hinge', 'bevel', 'mark', 'engrave'];
   return [
     { kind: 'outline', words: 'outline', face: 'through', count: 1, lengthMm: outlineMm },
-    ...(part.holes.length > 0 ? [{ kind: 'holes' as const, words: part.holes.length === 1 ? 'hole' : 'holes', face: 'through' as const, count: part.holes.length, lengthMm: part.outlineLengthMm - outlineMm }] : []),
+    ...(part.holes.length > 0
+      ? [
+          {
+            kind: 'holes' as const,
+            words: part.holes.length === 1 ? 'hole' : 'holes',
+            face: 'through' as const,
+            count: part.holes.length,
+            lengthMm: part.outlineLengthMm - outlineMm,
+          },
+        ]
+      : []),
     ...[...works.values()].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || (a.face < b.face ? 1 : -1)),
   ];
 }
@@ -82,38 +122,86 @@ const withTape = (words: string, { isTaped }: Stroke): string => (isTaped ? `${w
 const LEAST_GLUE_ML = 0.05;
 
 function grooveWork(stroke: Stroke, base: CutWork, thicknessMm: number): CutWork {
-  const cut = stroke.cut ?? { school: 'knife', toolDegrees: USUAL_TOOL_DEGREES }, foldDegrees = Math.min(170, Math.max(0, stroke.angleDegrees ?? 0));
+  const cut = stroke.cut ?? { school: 'knife', toolDegrees: USUAL_TOOL_DEGREES },
+    foldDegrees = Math.min(170, Math.max(0, stroke.angleDegrees ?? 0));
   const glueMl = (glueSection(foldDegrees, stroke.widthMm, thicknessMm, cut.school) * stroke.lengthMm) / 1000;
   return {
-    ...base, words: withTape([base.words, cutWords(cut)].filter(Boolean).join(', '), stroke), angleDegrees: stroke.angleDegrees, bladeDegrees: grooveWallDegrees(foldDegrees, cut), widthMm: stroke.widthMm,
+    ...base,
+    words: withTape([base.words, cutWords(cut)].filter(Boolean).join(', '), stroke),
+    angleDegrees: stroke.angleDegrees,
+    bladeDegrees: grooveWallDegrees(foldDegrees, cut),
+    widthMm: stroke.widthMm,
     ...(glueMl > LEAST_GLUE_ML ? { glueMl } : {}),
   };
 }
 
 function workOf(stroke: Stroke, thicknessMm: number): CutWork {
-  const base = { kind: stroke.kind, face: stroke.kind === 'through' ? 'through' as const : stroke.face, count: stroke.paths.length, lengthMm: stroke.lengthMm };
-  const words = stroke.label && stroke.kind !== 'mark' ? `${WORDS[stroke.kind]}, ${stroke.label}` : stroke.kind === 'mark' && stroke.label ? `mark: ${stroke.label}` : WORDS[stroke.kind];
+  const base = {
+    kind: stroke.kind,
+    face: stroke.kind === 'through' ? ('through' as const) : stroke.face,
+    count: stroke.paths.length,
+    lengthMm: stroke.lengthMm,
+  };
+  const words =
+    stroke.label && stroke.kind !== 'mark'
+      ? `${WORDS[stroke.kind]}, ${stroke.label}`
+      : stroke.kind === 'mark' && stroke.label
+        ? `mark: ${stroke.label}`
+        : WORDS[stroke.kind];
   switch (stroke.kind) {
-    case 'groove': return grooveWork(stroke, { ...base, words }, thicknessMm);
-    case 'bevel': return { ...base, words, angleDegrees: stroke.angleDegrees, bladeDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
-    case 'trench': return { ...base, words, angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
-    case 'crease': return { ...base, words, angleDegrees: stroke.angleDegrees };
-    case 'slit': return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, depthMm: stroke.depthMm };
-    case 'hinge': return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
-    case 'pocket': return { ...base, words, depthMm: stroke.depthMm };
-    default: return { ...base, words };
+    case 'groove':
+      return grooveWork(stroke, { ...base, words }, thicknessMm);
+    case 'bevel':
+      return {
+        ...base,
+        words,
+        angleDegrees: stroke.angleDegrees,
+        bladeDegrees: stroke.angleDegrees,
+        widthMm: stroke.widthMm,
+      };
+    case 'trench':
+      return { ...base, words, angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
+    case 'crease':
+      return { ...base, words, angleDegrees: stroke.angleDegrees };
+    case 'slit':
+      return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, depthMm: stroke.depthMm };
+    case 'hinge':
+      return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
+    case 'pocket':
+      return { ...base, words, depthMm: stroke.depthMm };
+    default:
+      return { ...base, words };
   }
 }
 
 /** Sums over pieces, each part's work as often as it is cut. */
 export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[]): CutTotals {
   const lengthOf = (kind: OperationKind): number =>
-    pieces.reduce((sum, { part, quantity }) => sum + quantity * part.strokes.filter((stroke) => stroke.kind === kind).reduce((length, stroke) => length + stroke.lengthMm, 0), 0);
+    pieces.reduce(
+      (sum, { part, quantity }) =>
+        sum +
+        quantity *
+          part.strokes.filter((stroke) => stroke.kind === kind).reduce((length, stroke) => length + stroke.lengthMm, 0),
+      0,
+    );
   return {
-    throughMm: pieces.reduce((sum, { part, quantity }) => sum + quantity * part.outlineLengthMm, 0) + lengthOf('through'),
-    grooveMm: lengthOf('groove'), bevelMm: lengthOf('bevel'), trenchMm: lengthOf('trench'), creaseMm: lengthOf('crease'),
-    tapeMm: pieces.reduce((sum, { part, quantity }) => sum + quantity * part.strokes.filter(({ isTaped }) => isTaped).reduce((length, stroke) => length + stroke.lengthMm, 0), 0),
-    pockets: pieces.reduce((sum, { part, quantity }) => sum + quantity * part.strokes.filter((stroke) => stroke.kind === 'pocket').length, 0),
+    throughMm:
+      pieces.reduce((sum, { part, quantity }) => sum + quantity * part.outlineLengthMm, 0) + lengthOf('through'),
+    grooveMm: lengthOf('groove'),
+    bevelMm: lengthOf('bevel'),
+    trenchMm: lengthOf('trench'),
+    creaseMm: lengthOf('crease'),
+    tapeMm: pieces.reduce(
+      (sum, { part, quantity }) =>
+        sum +
+        quantity *
+          part.strokes.filter(({ isTaped }) => isTaped).reduce((length, stroke) => length + stroke.lengthMm, 0),
+      0,
+    ),
+    pockets: pieces.reduce(
+      (sum, { part, quantity }) => sum + quantity * part.strokes.filter((stroke) => stroke.kind === 'pocket').length,
+      0,
+    ),
     pieces: pieces.reduce((sum, { quantity }) => sum + quantity, 0),
   };
 }
@@ -123,12 +211,28 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
  * @param pieces every drawn shape and how often it is cut
  * @param boards nested boards in order; empty before a nest
  */
-export function cutList(pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[], boards: readonly CutBoard[]): CutList {
-  const holds = (part: ResolvedPart): readonly number[] => boards.flatMap((board, index) => (board.pieces.some((piece) => isSame(piece.part, part)) ? [index + 1] : []));
-  const parts = pieces.filter(({ part }) => part.outer.length > 0).map((piece): CutPart => ({ ...piece, boards: holds(piece.part), works: worksOf(piece.part), folds: foldNamesInOrder(piece.part) }));
+export function cutList(
+  pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[],
+  boards: readonly CutBoard[],
+): CutList {
+  const holds = (part: ResolvedPart): readonly number[] =>
+    boards.flatMap((board, index) => (board.pieces.some((piece) => isSame(piece.part, part)) ? [index + 1] : []));
+  const parts = pieces
+    .filter(({ part }) => part.outer.length > 0)
+    .map((piece): CutPart => ({
+      ...piece,
+      boards: holds(piece.part),
+      works: worksOf(piece.part),
+      folds: foldNamesInOrder(piece.part),
+    }));
   return {
     parts,
-    boards: boards.map((board, index) => ({ number: index + 1, label: board.label, parts: board.pieces.map((piece) => ({ ...piece, boards: [index + 1] })), totals: cutTotals(board.pieces) })),
+    boards: boards.map((board, index) => ({
+      number: index + 1,
+      label: board.label,
+      parts: board.pieces.map((piece) => ({ ...piece, boards: [index + 1] })),
+      totals: cutTotals(board.pieces),
+    })),
     totals: cutTotals(parts),
   };
 }

@@ -5,7 +5,8 @@
 const MIRROR = '~mirror';
 
 export const derivedId = (featureId: string, number: number): string => `${featureId}-${number}`;
-export const pieceId = (segmentId: string, featureId: string, number: number): string => `${segmentId}~${featureId}.${number}`;
+export const pieceId = (segmentId: string, featureId: string, number: number): string =>
+  `${segmentId}~${featureId}.${number}`;
 export const mirrorId = (id: string): string => `${id}${MIRROR}`;
 export const isMirrorId = (id: string): boolean => id.endsWith(MIRROR);
 /** The feature that something belongs to, or undefined for what was drawn. */

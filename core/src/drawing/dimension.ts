@@ -13,7 +13,11 @@ export interface Dimension {
 }
 
 /** A dimension with its places and its value in mm. */
-export interface PlacedDimension extends Dimension { readonly from: Point; readonly to: Point; readonly valueMm: number }
+export interface PlacedDimension extends Dimension {
+  readonly from: Point;
+  readonly to: Point;
+  readonly valueMm: number;
+}
 
 /** The value of a dimension between two places in mm. */
 export function dimensionValue(from: Point, to: Point, along: DimensionAlong): number {
@@ -26,8 +30,18 @@ export function placedDimensions(part: Part): readonly PlacedDimension[] {
   if (!part.dimensions || part.dimensions.length === 0) return [];
   const nodes = new Map(pathsOf(part).flatMap((path) => path.nodes.map((node) => [node.id, node] as const)));
   return part.dimensions.flatMap((dimension) => {
-    const from = nodes.get(dimension.fromNodeId), to = nodes.get(dimension.toNodeId);
-    return from && to ? [{ ...dimension, from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y }, valueMm: dimensionValue(from, to, dimension.along) }] : [];
+    const from = nodes.get(dimension.fromNodeId),
+      to = nodes.get(dimension.toNodeId);
+    return from && to
+      ? [
+          {
+            ...dimension,
+            from: { x: from.x, y: from.y },
+            to: { x: to.x, y: to.y },
+            valueMm: dimensionValue(from, to, dimension.along),
+          },
+        ]
+      : [];
   });
 }
 

@@ -1,17 +1,40 @@
-import { add, bulgeThrough, cross, distance, dot, leftOf, subtract, times, unitVector, type Point } from '../geometry/index.ts';
+import {
+  add,
+  bulgeThrough,
+  cross,
+  distance,
+  dot,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+} from '../geometry/index.ts';
 import type { PathDraft } from './commands/index.ts';
 
 /** Rectangle from its lower left corner. */
 export function rectangleDraft(corner: Point, widthMm: number, heightMm: number): PathDraft {
-  const points = [corner, { x: corner.x + widthMm, y: corner.y }, { x: corner.x + widthMm, y: corner.y + heightMm }, { x: corner.x, y: corner.y + heightMm }];
+  const points = [
+    corner,
+    { x: corner.x + widthMm, y: corner.y },
+    { x: corner.x + widthMm, y: corner.y + heightMm },
+    { x: corner.x, y: corner.y + heightMm },
+  ];
   return { points, segments: points.map(() => ({ kind: 'line' })), closed: true };
 }
 
 /** Circle as two half-turn arcs. */
 export function circleDraft(centre: Point, radiusMm: number): PathDraft {
   return {
-    points: [{ x: centre.x + radiusMm, y: centre.y }, { x: centre.x - radiusMm, y: centre.y }],
-    segments: [{ kind: 'arc', bulge: 1 }, { kind: 'arc', bulge: 1 }], closed: true,
+    points: [
+      { x: centre.x + radiusMm, y: centre.y },
+      { x: centre.x - radiusMm, y: centre.y },
+    ],
+    segments: [
+      { kind: 'arc', bulge: 1 },
+      { kind: 'arc', bulge: 1 },
+    ],
+    closed: true,
   };
 }
 
@@ -20,7 +43,8 @@ export function roundEndedSlot(from: Point, to: Point, widthMm: number): PathDra
   const aside = times(leftOf(unitVector(from, to)), widthMm / 2);
   return {
     points: [subtract(from, aside), subtract(to, aside), add(to, aside), add(from, aside)],
-    segments: [{ kind: 'line' }, { kind: 'arc', bulge: 1 }, { kind: 'line' }, { kind: 'arc', bulge: 1 }], closed: true,
+    segments: [{ kind: 'line' }, { kind: 'arc', bulge: 1 }, { kind: 'line' }, { kind: 'arc', bulge: 1 }],
+    closed: true,
   };
 }
 
@@ -39,8 +63,16 @@ export function bulgeOfRadius(from: Point, to: Point, radiusMm: number, side: 'l
 }
 
 /** Closed outline of straight runs through points. */
-export const polygonDraft = (points: readonly Point[]): PathDraft => ({ points, segments: points.map(() => ({ kind: 'line' })), closed: true });
+export const polygonDraft = (points: readonly Point[]): PathDraft => ({
+  points,
+  segments: points.map(() => ({ kind: 'line' })),
+  closed: true,
+});
 /** Open line of straight runs through points. */
-export const polylineDraft = (points: readonly Point[]): PathDraft => ({ points, segments: points.slice(1).map(() => ({ kind: 'line' })), closed: false });
+export const polylineDraft = (points: readonly Point[]): PathDraft => ({
+  points,
+  segments: points.slice(1).map(() => ({ kind: 'line' })),
+  closed: false,
+});
 /** The bulge of an arc drawn by its two ends and a point on the way; 0 when they lie on a line. */
 export const arcThrough = (from: Point, through: Point, to: Point): number => bulgeThrough(from, through, to);

@@ -18,7 +18,8 @@ export interface ExpandContext extends FeatureContext {
 const remembered = new WeakMap<Part, Map<string, Part>>();
 
 /** A key that is the same for contexts that give the same part. */
-export const expandKey = ({ variant, thicknessMm, plateThicknesses, tabRows, folds }: ExpandContext): string => JSON.stringify([variant, thicknessMm, plateThicknesses, tabRows, folds]);
+export const expandKey = ({ variant, thicknessMm, plateThicknesses, tabRows, folds }: ExpandContext): string =>
+  JSON.stringify([variant, thicknessMm, plateThicknesses, tabRows, folds]);
 
 /**
  * A drawing made whole: what its variant leaves out is gone, two bevel lines are their groove, folds say how they are made, features are drawn, the other half of a symmetric drawing is there, and
@@ -26,7 +27,13 @@ export const expandKey = ({ variant, thicknessMm, plateThicknesses, tabRows, fol
  * Remembered by part and context.
  */
 export function expandPart(part: Part, context: ExpandContext): Part {
-  const isPlain = !part.features?.length && !part.symmetry && !part.contours.some(({ plate, variants }) => plate ?? variants) && !part.operations.some(({ variants }) => variants) && !followsFoldDefaults(part, context.folds) && !hasLips(part);
+  const isPlain =
+    !part.features?.length &&
+    !part.symmetry &&
+    !part.contours.some(({ plate, variants }) => plate ?? variants) &&
+    !part.operations.some(({ variants }) => variants) &&
+    !followsFoldDefaults(part, context.folds) &&
+    !hasLips(part);
   if (isPlain) return part;
   const key = expandKey(context);
   const known = remembered.get(part) ?? new Map<string, Part>();
@@ -42,7 +49,15 @@ function expandAnew(part: Part, context: ExpandContext): Part {
   const there = withFoldsMade(withLipsAsGrooves(inVariant(part, context.variant), context.thicknessMm), context.folds);
   const features = there.features ?? [];
   // Words are not mirrored with the half they stand on: they would read backwards.
-  const drawn = expandFeatures(there, features.filter(({ kind }) => kind !== 'lettering'), context);
-  const whole = expandFeatures(withMirrorHalf(drawn), features.filter(({ kind }) => kind === 'lettering'), context);
+  const drawn = expandFeatures(
+    there,
+    features.filter(({ kind }) => kind !== 'lettering'),
+    context,
+  );
+  const whole = expandFeatures(
+    withMirrorHalf(drawn),
+    features.filter(({ kind }) => kind === 'lettering'),
+    context,
+  );
   return fitSlots(whole, context);
 }

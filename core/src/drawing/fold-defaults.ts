@@ -14,15 +14,26 @@ export interface FoldDefaults extends GrooveCut {
 }
 
 /** Knife bevels on the skin that stays. */
-export const USUAL_FOLDS: FoldDefaults = { style: 'groove', school: 'knife', toolDegrees: USUAL_TOOL_DEGREES, hingeOn: 'skin' };
+export const USUAL_FOLDS: FoldDefaults = {
+  style: 'groove',
+  school: 'knife',
+  toolDegrees: USUAL_TOOL_DEGREES,
+  hingeOn: 'skin',
+};
 
 /** An operation that says all of how it is made: what it leaves open is taken from the airframe's defaults. */
 export function withFoldDefaults(operation: Operation, defaults: FoldDefaults): Operation {
   const { school, toolDegrees, hingeOn } = defaults;
   switch (operation.kind) {
-    case 'groove': return operation.school && operation.hingeOn && operation.toolDegrees !== undefined ? operation : { school, toolDegrees, hingeOn, ...operation };
-    case 'slit': case 'hinge': return operation.hingeOn ? operation : { hingeOn, ...operation };
-    default: return operation;
+    case 'groove':
+      return operation.school && operation.hingeOn && operation.toolDegrees !== undefined
+        ? operation
+        : { school, toolDegrees, hingeOn, ...operation };
+    case 'slit':
+    case 'hinge':
+      return operation.hingeOn ? operation : { hingeOn, ...operation };
+    default:
+      return operation;
   }
 }
 
@@ -37,4 +48,6 @@ export function withFoldsMade(part: Part, defaults: FoldDefaults | undefined): P
 
 /** Whether a part has folds that the defaults make differently. */
 export const followsFoldDefaults = (part: Part, defaults: FoldDefaults | undefined): boolean =>
-  defaults !== undefined && !isUsual(defaults) && part.operations.some(({ kind }) => kind === 'groove' || kind === 'slit' || kind === 'hinge');
+  defaults !== undefined &&
+  !isUsual(defaults) &&
+  part.operations.some(({ kind }) => kind === 'groove' || kind === 'slit' || kind === 'hinge');

@@ -1,4 +1,15 @@
-import { arcGeometry, cross, curveLength, curveTangent, distance, dot, nearestOnPath, splitCurve, type Path, type Point } from '../geometry/index.ts';
+import {
+  arcGeometry,
+  cross,
+  curveLength,
+  curveTangent,
+  distance,
+  dot,
+  nearestOnPath,
+  splitCurve,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import { degrees } from '../units/index.ts';
 import { curvesOf, pathsOf, type Part } from './part.ts';
 
@@ -21,15 +32,34 @@ export function measureOnDrawing(part: Part, from: Point, to: Point): MeasuredOn
     const curves = curvesOf(path);
     return { path, curves, from: nearestOnPath(curves, from), to: nearestOnPath(curves, to) };
   });
-  const shared = places.find((one) => one.from && one.to && one.from.distance < ON_PATH_MM && one.to.distance < ON_PATH_MM);
+  const shared = places.find(
+    (one) => one.from && one.to && one.from.distance < ON_PATH_MM && one.to.distance < ON_PATH_MM,
+  );
   const alongMm = shared && lengthsBetween(shared.curves, shared.path.closed, shared.from!, shared.to!);
-  const [a, b] = [from, to].map((p) => edgeUnder(places.map(({ curves }) => curves), p));
-  const turn = a && b && a.curve !== b.curve ? Math.abs(degrees(Math.atan2(cross(a.tangent, b.tangent), dot(a.tangent, b.tangent)))) : undefined;
-  const arc = [a, b].flatMap((edge) => (edge?.curve.kind === 'arc' && Math.abs(edge.curve.bulge) > 1e-9 ? [arcGeometry(edge.curve).radius] : []))[0];
-  return { ...(alongMm ? { alongMm } : {}), ...(turn === undefined ? {} : { betweenDegrees: turn }), ...(arc === undefined ? {} : { radiusMm: arc }) };
+  const [a, b] = [from, to].map((p) =>
+    edgeUnder(
+      places.map(({ curves }) => curves),
+      p,
+    ),
+  );
+  const turn =
+    a && b && a.curve !== b.curve
+      ? Math.abs(degrees(Math.atan2(cross(a.tangent, b.tangent), dot(a.tangent, b.tangent))))
+      : undefined;
+  const arc = [a, b].flatMap((edge) =>
+    edge?.curve.kind === 'arc' && Math.abs(edge.curve.bulge) > 1e-9 ? [arcGeometry(edge.curve).radius] : [],
+  )[0];
+  return {
+    ...(alongMm ? { alongMm } : {}),
+    ...(turn === undefined ? {} : { betweenDegrees: turn }),
+    ...(arc === undefined ? {} : { radiusMm: arc }),
+  };
 }
 
-interface PlaceOnPath { readonly curve: number; readonly t: number }
+interface PlaceOnPath {
+  readonly curve: number;
+  readonly t: number;
+}
 
 /** Length of a path up to a place on it. */
 function lengthTo(curves: Path, { curve, t }: PlaceOnPath): number {
@@ -38,7 +68,12 @@ function lengthTo(curves: Path, { curve, t }: PlaceOnPath): number {
   return before + (t >= 1 ? curveLength(curves[curve]!) : curveLength(splitCurve(curves[curve]!, t)[0]));
 }
 
-function lengthsBetween(curves: Path, isClosed: boolean, from: PlaceOnPath, to: PlaceOnPath): readonly [number] | readonly [number, number] {
+function lengthsBetween(
+  curves: Path,
+  isClosed: boolean,
+  from: PlaceOnPath,
+  to: PlaceOnPath,
+): readonly [number] | readonly [number, number] {
   const one = Math.abs(lengthTo(curves, to) - lengthTo(curves, from));
   if (!isClosed) return [one];
   const other = curves.reduce((sum, curve) => sum + curveLength(curve), 0) - one;
@@ -46,12 +81,17 @@ function lengthsBetween(curves: Path, isClosed: boolean, from: PlaceOnPath, to: 
 }
 
 /** The edge that a place lies on, with its direction there; a place on a corner lies on no single edge. */
-function edgeUnder(paths: readonly Path[], p: Point): { readonly curve: Path[number]; readonly tangent: Point } | undefined {
+function edgeUnder(
+  paths: readonly Path[],
+  p: Point,
+): { readonly curve: Path[number]; readonly tangent: Point } | undefined {
   for (const curves of paths) {
     const near = nearestOnPath(curves, p);
     if (!near || near.distance >= ON_PATH_MM) continue;
     const curve = curves[near.curve]!;
-    return distance(curve.from, p) < ON_PATH_MM || distance(curve.to, p) < ON_PATH_MM ? undefined : { curve, tangent: curveTangent(curve, near.t) };
+    return distance(curve.from, p) < ON_PATH_MM || distance(curve.to, p) < ON_PATH_MM
+      ? undefined
+      : { curve, tangent: curveTangent(curve, near.t) };
   }
   return undefined;
 }

@@ -1,4 +1,21 @@
-import { add, boundsOf, boundsTouch, counterClockwise, differenceOf, dot, intersectionOf, leftOf, polygonArea, times, unionOf, unitVector, type Bounds, type Point, type Polygon, type Region } from '../geometry/index.ts';
+import {
+  add,
+  boundsOf,
+  boundsTouch,
+  counterClockwise,
+  differenceOf,
+  dot,
+  intersectionOf,
+  leftOf,
+  polygonArea,
+  times,
+  unionOf,
+  unitVector,
+  type Bounds,
+  type Point,
+  type Polygon,
+  type Region,
+} from '../geometry/index.ts';
 import type { Stroke } from './resolve.ts';
 
 /** Bevels round curved edges run along many short pieces; beyond so many they are left as they are drawn. */
@@ -7,17 +24,35 @@ const FAR_MM = 20_000;
 const LEAST_AREA_MM = 1e-3;
 
 /** A slanted or level cut face: where it lies, and its depth there as a·x + b·y + c. */
-interface CutFace { readonly ground: Polygon; readonly box: Bounds; readonly a: number; readonly b: number; readonly c: number }
+interface CutFace {
+  readonly ground: Polygon;
+  readonly box: Bounds;
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+}
 
 /** The face that falls from a run, where it is deepest, to nothing at a width beside it. */
 function slope(from: Point, to: Point, aside: Point, widthMm: number, depthMm: number): CutFace {
   const far = times(aside, widthMm);
   const ground = [from, to, add(to, far), add(from, far)];
   const fall = depthMm / widthMm;
-  return { ground, box: boundsOf(ground), a: -fall * aside.x, b: -fall * aside.y, c: depthMm + fall * dot(from, aside) };
+  return {
+    ground,
+    box: boundsOf(ground),
+    a: -fall * aside.x,
+    b: -fall * aside.y,
+    c: depthMm + fall * dot(from, aside),
+  };
 }
 
-const level = (ring: Polygon, depthMm: number): CutFace => ({ ground: ring, box: boundsOf(ring), a: 0, b: 0, c: depthMm });
+const level = (ring: Polygon, depthMm: number): CutFace => ({
+  ground: ring,
+  box: boundsOf(ring),
+  a: 0,
+  b: 0,
+  c: depthMm,
+});
 
 /** The cut faces of a stroke; none for work that takes no foam away. */
 function facesOf(stroke: Stroke, thicknessMm: number): readonly CutFace[] {
@@ -35,7 +70,8 @@ function facesOf(stroke: Stroke, thicknessMm: number): readonly CutFace[] {
 
 /** Where one face is deeper than another: a half plane, everywhere, or nowhere. */
 function deeper(face: CutFace, than: CutFace): Region {
-  const gradient = { x: face.a - than.a, y: face.b - than.b }, rest = face.c - than.c;
+  const gradient = { x: face.a - than.a, y: face.b - than.b },
+    rest = face.c - than.c;
   const steepness = Math.hypot(gradient.x, gradient.y);
   const far = (p: Point, way: Point): Polygon => {
     const along = leftOf(way);
@@ -61,14 +97,20 @@ export function meetingStrokes(strokes: readonly Stroke[], thicknessMm: number):
     const lost = strokes.flatMap((other, at) => {
       const otherBox = boxes[at];
       if (at === index || other.face !== stroke.face || !otherBox || !boundsTouch(box, otherBox)) return [];
-      return faces[index]!.flatMap((own) => faces[at]!.flatMap((face) => (boundsTouch(own.box, face.box) ? lostTo(own, face, other.area) : [])));
+      return faces[index]!.flatMap((own) =>
+        faces[at]!.flatMap((face) => (boundsTouch(own.box, face.box) ? lostTo(own, face, other.area) : [])),
+      );
     });
-    return lost.length > 0 ? { ...stroke, area: differenceOf(stroke.area, unionOf(lost)).filter((ring) => ring.length > 2) } : stroke;
+    return lost.length > 0
+      ? { ...stroke, area: differenceOf(stroke.area, unionOf(lost)).filter((ring) => ring.length > 2) }
+      : stroke;
   });
 }
 
 /** The ground of one face that another, deeper one takes. */
 function lostTo(own: CutFace, face: CutFace, area: Region): Region {
   const both = intersectionOf(intersectionOf([counterClockwise(own.ground)], [counterClockwise(face.ground)]), area);
-  return both.length === 0 ? [] : intersectionOf(both, deeper(face, own)).filter((ring) => polygonArea(ring) > LEAST_AREA_MM);
+  return both.length === 0
+    ? []
+    : intersectionOf(both, deeper(face, own)).filter((ring) => polygonArea(ring) > LEAST_AREA_MM);
 }

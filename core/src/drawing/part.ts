@@ -7,12 +7,18 @@ import type { Attachment, Guide } from './guides.ts';
 import type { Operation } from './operations/operation.ts';
 
 /** A corner or end of a drawn path. Its id never changes while it exists. */
-export interface PathNode extends Point { readonly id: string }
+export interface PathNode extends Point {
+  readonly id: string;
+}
 
 /** How a path runs from one node to the next. Its id never changes; a split keeps it on the first half. */
 export type Segment =
   | { readonly id: string; readonly kind: 'line' }
-  | { readonly id: string; readonly kind: 'arc'; /** tan of a quarter of the sweep, positive counter-clockwise */ readonly bulge: number }
+  | {
+      readonly id: string;
+      readonly kind: 'arc';
+      /** tan of a quarter of the sweep, positive counter-clockwise */ readonly bulge: number;
+    }
   | { readonly id: string; readonly kind: 'cubic'; readonly control1: Point; readonly control2: Point };
 
 /** Nodes joined by segments: segment i runs from node i to node i + 1; a closed path has one from the last to the first. */
@@ -47,13 +53,24 @@ export interface Contour extends DrawnPath {
 }
 
 /** A path on the part that carries operations. */
-export interface DrawnLine extends DrawnPath { readonly sizing: Sizing }
+export interface DrawnLine extends DrawnPath {
+  readonly sizing: Sizing;
+}
 
 /** Two straight edges that are meant to meet when the part is folded, or when it stands with another part. */
-export interface Seam { readonly id: string; readonly fromSegmentId: string; readonly toSegmentId: string; /** The part that the second edge is of; this one when undefined. */ readonly toPartId?: string }
+export interface Seam {
+  readonly id: string;
+  readonly fromSegmentId: string;
+  readonly toSegmentId: string;
+  /** The part that the second edge is of; this one when undefined. */ readonly toPartId?: string;
+}
 
 /** A point or vector of the airframe in mm: x aft, y to starboard, z up. */
-export interface AirframePoint { readonly x: number; readonly y: number; readonly z: number }
+export interface AirframePoint {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
 
 /** Where a part stands in the airframe: its drawing's origin, and how it is turned from lying flat with its face up. */
 export interface Place {
@@ -84,10 +101,17 @@ export interface Joint {
 }
 
 /** The centre line of a drawing of which one half is drawn and the other is its mirror image. */
-export interface Symmetry { readonly along: 'level' | 'upright'; /** Its y when level, its x when upright, in mm. */ readonly atMm: number }
+export interface Symmetry {
+  readonly along: 'level' | 'upright';
+  /** Its y when level, its x when upright, in mm. */ readonly atMm: number;
+}
 
 /** Lines, holes or the outline that are chosen and moved as one. */
-export interface PathGroup { readonly id: string; readonly name: string; readonly pathIds: readonly string[] }
+export interface PathGroup {
+  readonly id: string;
+  readonly name: string;
+  readonly pathIds: readonly string[];
+}
 
 /** One drawing: what the builder drew, seen from its face. A handed pair is drawn once, as its port part. */
 export interface Part {
@@ -139,15 +163,23 @@ export const piecesOf = (part: Part): number => part.quantity * (part.handed ===
 
 /** Every path of a part: contours, then lines. */
 export const pathsOf = (part: Part): readonly (Contour | DrawnLine)[] => [...part.contours, ...part.lines];
-export const findPath = (part: Part, pathId: string): Contour | DrawnLine | undefined => pathsOf(part).find((path) => path.id === pathId);
+export const findPath = (part: Part, pathId: string): Contour | DrawnLine | undefined =>
+  pathsOf(part).find((path) => path.id === pathId);
 
-interface KnownCurve { readonly from: PathNode; readonly to: PathNode; readonly curve: Curve }
+interface KnownCurve {
+  readonly from: PathNode;
+  readonly to: PathNode;
+  readonly curve: Curve;
+}
 const knownCurves = new WeakMap<Segment, KnownCurve>();
 
 /** Segment i of a drawn path as a curve; the same object while the segment and its ends are, so that a drag makes only what it moves anew. */
 export function curveOf(path: DrawnPath, index: number): Curve {
-  const segment = path.segments[index], from = path.nodes[index], to = path.nodes[(index + 1) % path.nodes.length];
-  if (!segment || !from || !to) throw new CoreError('NOT_FOUND', `path ${path.id} has no segment ${index}`, { path: path.id, index });
+  const segment = path.segments[index],
+    from = path.nodes[index],
+    to = path.nodes[(index + 1) % path.nodes.length];
+  if (!segment || !from || !to)
+    throw new CoreError('NOT_FOUND', `path ${path.id} has no segment ${index}`, { path: path.id, index });
   const known = knownCurves.get(segment);
   if (known && known.from === from && known.to === to) return known.curve;
   const curve = curveBetween(segment, from, to);
@@ -158,9 +190,12 @@ export function curveOf(path: DrawnPath, index: number): Curve {
 function curveBetween(segment: Segment, from: PathNode, to: PathNode): Curve {
   const ends = { from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } };
   switch (segment.kind) {
-    case 'line': return { kind: 'line', ...ends };
-    case 'arc': return { kind: 'arc', ...ends, bulge: segment.bulge };
-    case 'cubic': return { kind: 'cubic', ...ends, control1: segment.control1, control2: segment.control2 };
+    case 'line':
+      return { kind: 'line', ...ends };
+    case 'arc':
+      return { kind: 'arc', ...ends, bulge: segment.bulge };
+    case 'cubic':
+      return { kind: 'cubic', ...ends, control1: segment.control1, control2: segment.control2 };
   }
 }
 
@@ -170,7 +205,18 @@ export const curvesOf = (path: DrawnPath): Path => path.segments.map((_, index) 
 /** A part with nothing drawn yet. */
 export function emptyPart(id: string, name: string, material: string, group = ''): Part {
   return {
-    id, name, group, material, quantity: 1, handed: 'single', grain: { directionDegrees: 0, rule: 'any' }, sizing: 'scaled', notes: '',
-    contours: [], lines: [], operations: [], lastId: 0,
+    id,
+    name,
+    group,
+    material,
+    quantity: 1,
+    handed: 'single',
+    grain: { directionDegrees: 0, rule: 'any' },
+    sizing: 'scaled',
+    notes: '',
+    contours: [],
+    lines: [],
+    operations: [],
+    lastId: 0,
   };
 }

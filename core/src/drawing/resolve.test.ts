@@ -42,7 +42,9 @@ describe('the other side', () => {
     expect(polygonArea(twin.outer)).toBeCloseTo(polygonArea(part.outer), 6);
     expect(boundsOf(twin.outer)).toMatchObject({ minX: expect.closeTo(-200, 6), maxX: expect.closeTo(0, 6) });
     expect(twin.strokes.map(({ face }) => face)).toEqual(part.strokes.map(({ face }) => face));
-    expect(twin.strokes.map(({ area }) => regionArea(area))).toEqual(part.strokes.map(({ area }) => expect.closeTo(regionArea(area), 3)));
+    expect(twin.strokes.map(({ area }) => regionArea(area))).toEqual(
+      part.strokes.map(({ area }) => expect.closeTo(regionArea(area), 3)),
+    );
   });
   test('the back view exchanges the faces, and twice turned over is as before', () => {
     const back = backView(part);
@@ -57,26 +59,61 @@ describe('the line code', () => {
   test('a groove is two thin lines at its true width and a dashed middle; work on the back is grey', () => {
     const part = withLine(plate(200, 100), [0, 50], [200, 50], groove());
     const marks = lineCode(made(part)).filter((mark) => mark.operationId);
-    const thin = marks.flatMap((mark) => (mark.kind === 'path' && mark.pen === 'thin' ? mark.path.map(({ from }) => from.y) : []));
+    const thin = marks.flatMap((mark) =>
+      mark.kind === 'path' && mark.pen === 'thin' ? mark.path.map(({ from }) => from.y) : [],
+    );
     expect([Math.min(...thin), Math.max(...thin)]).toEqual([expect.closeTo(45, 3), expect.closeTo(55, 3)]);
     expect(marks.some((mark) => mark.kind === 'path' && mark.dash === 'long')).toBe(true);
     const back = lineCode(made(withLine(plate(200, 100), [0, 50], [200, 50], { ...groove(), face: 'back' })));
     expect(back.filter((mark) => mark.operationId).every((mark) => mark.tone === 'back')).toBe(true);
   });
   test('a hinge shows its relief at true width on the bevelled side, with rings; a slit barbs and its depth', () => {
-    const hinged = made(withLine(plate(200, 100), [0, 50], [200, 50], { kind: 'hinge', face: 'face', deflectionDegrees: 45, relief: 'left', label: '' }));
+    const hinged = made(
+      withLine(plate(200, 100), [0, 50], [200, 50], {
+        kind: 'hinge',
+        face: 'face',
+        deflectionDegrees: 45,
+        relief: 'left',
+        label: '',
+      }),
+    );
     const ys = hinged.strokes[0]!.area.flatMap((ring) => ring.map(({ y }) => y));
     expect([Math.min(...ys), Math.max(...ys)]).toEqual([expect.closeTo(50, 3), expect.closeTo(55, 3)]);
-    expect(lineCode(hinged).filter((mark) => mark.kind === 'path' && mark.operationId && mark.path.some(({ kind }) => kind === 'arc'))).toHaveLength(10);
-    const slitted = made(withLine(plate(200, 100), [0, 50], [200, 50], { kind: 'slit', face: 'face', foldDegrees: 30, depthMm: 'auto', label: '' }));
+    expect(
+      lineCode(hinged).filter(
+        (mark) => mark.kind === 'path' && mark.operationId && mark.path.some(({ kind }) => kind === 'arc'),
+      ),
+    ).toHaveLength(10);
+    const slitted = made(
+      withLine(plate(200, 100), [0, 50], [200, 50], {
+        kind: 'slit',
+        face: 'face',
+        foldDegrees: 30,
+        depthMm: 'auto',
+        label: '',
+      }),
+    );
     expect(slitted.strokes[0]!.depthMm).toBeCloseTo(4.5, 9);
     expect(lineCode(slitted).filter((mark) => mark.kind === 'path' && mark.operationId)).toHaveLength(1 + 13);
-    const mirrored = applyCommand(withLine(plate(200, 100), [0, 50], [200, 50], { kind: 'hinge', face: 'face', deflectionDegrees: 45, relief: 'left', label: '' }), { name: 'mirrorPart', args: { across: 'horizontal' } });
+    const mirrored = applyCommand(
+      withLine(plate(200, 100), [0, 50], [200, 50], {
+        kind: 'hinge',
+        face: 'face',
+        deflectionDegrees: 45,
+        relief: 'left',
+        label: '',
+      }),
+      { name: 'mirrorPart', args: { across: 'horizontal' } },
+    );
     expect(mirrored.ok && mirrored.part.operations[0]).toMatchObject({ relief: 'right' });
   });
   test('hatch of a bevel stays within its band', () => {
-    const marks = lineCode(made(withBevel(plate(200, 100), 0, 45))).filter((mark) => mark.kind === 'path' && mark.operationId);
-    const ys = marks.flatMap((mark) => (mark.kind === 'path' ? mark.path.flatMap(({ from, to }) => [from.y, to.y]) : []));
+    const marks = lineCode(made(withBevel(plate(200, 100), 0, 45))).filter(
+      (mark) => mark.kind === 'path' && mark.operationId,
+    );
+    const ys = marks.flatMap((mark) =>
+      mark.kind === 'path' ? mark.path.flatMap(({ from, to }) => [from.y, to.y]) : [],
+    );
     expect(Math.min(...ys)).toBeGreaterThanOrEqual(-1e-6);
     expect(Math.max(...ys)).toBeLessThanOrEqual(5 + 1e-6);
   });
@@ -90,17 +127,32 @@ describe('pointing', () => {
     expect(snap(part, { x: 101, y: 2 }, options)).toMatchObject({ reason: 'middle', point: { x: 100, y: 0 } });
     expect(snap(part, { x: 33, y: 2 }, options)).toMatchObject({ reason: 'edge', point: { x: 33, y: 0 } });
     expect(snap(part, { x: 52, y: 28 }, options)).toMatchObject({ reason: 'grid', point: { x: 50, y: 30 } });
-    expect(snap(part, { x: 55, y: 25 }, { reachMm: 1, gridMm: 0 })).toMatchObject({ reason: 'free', point: { x: 55, y: 25 } });
+    expect(snap(part, { x: 55, y: 25 }, { reachMm: 1, gridMm: 0 })).toMatchObject({
+      reason: 'free',
+      point: { x: 55, y: 25 },
+    });
   });
   test('centres, crossings, touches and square meetings', () => {
     const drawn = withLine(withLine(part, [20, 20], [60, 80], groove()), [20, 80], [60, 20], groove());
     const options = { reachMm: 4, gridMm: 0 };
-    expect(snap(drawn, { x: 99, y: 51 }, options)).toEqual({ reason: 'centre', point: { x: expect.closeTo(100, 6), y: expect.closeTo(50, 6) } });
-    expect(snap(drawn, { x: 41, y: 51 }, options)).toEqual({ reason: 'crossing', point: { x: expect.closeTo(40, 6), y: expect.closeTo(50, 6) } });
+    expect(snap(drawn, { x: 99, y: 51 }, options)).toEqual({
+      reason: 'centre',
+      point: { x: expect.closeTo(100, 6), y: expect.closeTo(50, 6) },
+    });
+    expect(snap(drawn, { x: 41, y: 51 }, options)).toEqual({
+      reason: 'crossing',
+      point: { x: expect.closeTo(40, 6), y: expect.closeTo(50, 6) },
+    });
     // From (150, 50), 50 mm from the middle of a circle of 10 mm: it is touched at 10²/50 = 2 mm before the middle's height.
     const touch = snap(drawn, { x: 102, y: 59.5 }, { ...options, reachMm: 1, from: { x: 150, y: 50 } });
-    expect(touch).toEqual({ reason: 'tangent', point: { x: expect.closeTo(102, 6), y: expect.closeTo(50 + Math.sqrt(96), 6) } });
-    expect(snap(drawn, { x: 151, y: 98 }, { ...options, from: { x: 150, y: 30 } })).toEqual({ reason: 'square', point: { x: expect.closeTo(150, 6), y: 100 } });
+    expect(touch).toEqual({
+      reason: 'tangent',
+      point: { x: expect.closeTo(102, 6), y: expect.closeTo(50 + Math.sqrt(96), 6) },
+    });
+    expect(snap(drawn, { x: 151, y: 98 }, { ...options, from: { x: 150, y: 30 } })).toEqual({
+      reason: 'square',
+      point: { x: expect.closeTo(150, 6), y: 100 },
+    });
   });
   test('pressing near an edge picks it, in the open nothing', () => {
     expect(pick(part, made(part), { x: 60, y: 1 }, 3)).toMatchObject({ kind: 'segment' });

@@ -1,10 +1,32 @@
 import type { GrooveCut } from '../allowance/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import {
-  bandAlong, boundsOf, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, runsInside,
-  type Bounds, type Path, type Point, type Polygon, type Region,
+  bandAlong,
+  boundsOf,
+  counterClockwise,
+  distance,
+  flattenClosedPath,
+  flattenOpenPath,
+  pathLength,
+  pathSignedArea,
+  runsInside,
+  type Bounds,
+  type Path,
+  type Point,
+  type Polygon,
+  type Region,
 } from '../geometry/index.ts';
-import { cutOf, operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type BoardFace, type Operation, type OperationKind } from './operations/index.ts';
+import {
+  cutOf,
+  operationAngle,
+  operationArea,
+  operationCaption,
+  operationDepth,
+  operationWidth,
+  type BoardFace,
+  type Operation,
+  type OperationKind,
+} from './operations/index.ts';
 import { meetingStrokes } from './meeting-strokes.ts';
 import { placedDimensions, type PlacedDimension } from './dimension.ts';
 import { expandKey, expandPart, type ExpandContext } from './expand-part.ts';
@@ -98,17 +120,42 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
   const outerRing = outline ? counterClockwise(flattenClosedPath(outline, FINE_TOLERANCE_MM)) : [];
   const holeRings = holePaths.map((path) => counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)));
   const body: Region = outline ? [outerRing, ...holeRings.map((ring) => [...ring].reverse())] : [];
-  const strokes = meetingStrokes(part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body)), context.thicknessMm);
-  const areaMm2 = outline ? Math.max(0, Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0)) : 0;
+  const strokes = meetingStrokes(
+    part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body)),
+    context.thicknessMm,
+  );
+  const areaMm2 = outline
+    ? Math.max(
+        0,
+        Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0),
+      )
+    : 0;
   const openPaths = part.contours.filter((contour) => !contour.closed).map(curvesOf);
   // Lines may overhang a closed outline; they are worked only on the part and do not make it larger.
-  const drawn = outline ? outerRing : [...openPaths.flatMap((path) => flattenOpenPath(path, 0.1)), ...strokes.flatMap((stroke) => stroke.paths.flatMap((path) => flattenOpenPath(path, 0.1)))];
+  const drawn = outline
+    ? outerRing
+    : [
+        ...openPaths.flatMap((path) => flattenOpenPath(path, 0.1)),
+        ...strokes.flatMap((stroke) => stroke.paths.flatMap((path) => flattenOpenPath(path, 0.1))),
+      ];
   return {
-    id: part.id, name: part.name, group: part.group, material: part.material,
+    id: part.id,
+    name: part.name,
+    group: part.group,
+    material: part.material,
     side: part.handed === 'pair' ? 'port' : 'single',
-    thicknessMm: context.thicknessMm, grain: part.grain,
-    outline, holes: holePaths, outer: outerRing, holeRings, openPaths, strokes, areaMm2, ...(part.foldOrder ? { foldOrder: part.foldOrder } : {}),
-    dimensions: placedDimensions(part), unit: context.unit ?? 'mm',
+    thicknessMm: context.thicknessMm,
+    grain: part.grain,
+    outline,
+    holes: holePaths,
+    outer: outerRing,
+    holeRings,
+    openPaths,
+    strokes,
+    areaMm2,
+    ...(part.foldOrder ? { foldOrder: part.foldOrder } : {}),
+    dimensions: placedDimensions(part),
+    unit: context.unit ?? 'mm',
     massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
     outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),
     bounds: boundsOf(drawn),
@@ -116,7 +163,10 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
 }
 
 /** The runs of an operation as paths: neighbouring chosen segments are joined into one. */
-export function operationPaths(part: Part, operation: Operation): { readonly paths: readonly Path[]; readonly closed: boolean } {
+export function operationPaths(
+  part: Part,
+  operation: Operation,
+): { readonly paths: readonly Path[]; readonly closed: boolean } {
   const path = findPath(part, operation.on.pathId);
   if (!path) return { paths: [], closed: false };
   const chosen = operation.on.segmentIds;
@@ -129,7 +179,10 @@ export function operationPaths(part: Part, operation: Operation): { readonly pat
   for (let step = 0; step < count; step++) {
     const index = (start + step) % count;
     if (isOn[index]) run.push(curveOf(path, index));
-    else if (run.length > 0) { runs.push(run); run = []; }
+    else if (run.length > 0) {
+      runs.push(run);
+      run = [];
+    }
   }
   if (run.length > 0) runs.push(run);
   return { paths: runs, closed: false };
@@ -139,7 +192,8 @@ export function operationPaths(part: Part, operation: Operation): { readonly pat
 function onBody(path: Path, body: Region): readonly Path[] {
   const line = flattenOpenPath(path, FINE_TOLERANCE_MM);
   const runs = runsInside(line, body);
-  const lengthOf = (points: readonly Point[]): number => points.slice(1).reduce((sum, p, index) => sum + distance(points[index]!, p), 0);
+  const lengthOf = (points: readonly Point[]): number =>
+    points.slice(1).reduce((sum, p, index) => sum + distance(points[index]!, p), 0);
   const kept = runs.reduce((sum, run) => sum + lengthOf(run), 0);
   if (kept === 0 || kept > lengthOf(line) - 1e-3) return [path];
   return runs.map((run) => run.slice(1).map((to, index) => ({ kind: 'line' as const, from: run[index]!, to })));
@@ -149,18 +203,31 @@ function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: R
   const { paths: drawn, closed } = operationPaths(part, operation);
   const isLine = !closed && part.lines.some(({ id }) => id === operation.on.pathId);
   const paths = isLine && body.length > 0 ? drawn.flatMap((path) => onBody(path, body)) : drawn;
-  const runs: readonly (readonly Point[])[] = paths.map((path) => (closed ? counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)) : flattenOpenPath(path, FINE_TOLERANCE_MM)));
+  const runs: readonly (readonly Point[])[] = paths.map((path) =>
+    closed ? counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)) : flattenOpenPath(path, FINE_TOLERANCE_MM),
+  );
   // A closed run given to a band must name its first point again at the end.
   const bandRuns = closed && operation.kind !== 'pocket' ? runs.map((run) => [...run, run[0]!]) : runs;
   return {
-    operationId: operation.id, kind: operation.kind, face: operation.face, paths, closed,
-    area: operationArea(operation, { runs: bandRuns, closed, thicknessMm, body: body.length > 0 ? body : bandRuns.flatMap((run) => bandAlong(run, 1000)) }),
+    operationId: operation.id,
+    kind: operation.kind,
+    face: operation.face,
+    paths,
+    closed,
+    area: operationArea(operation, {
+      runs: bandRuns,
+      closed,
+      thicknessMm,
+      body: body.length > 0 ? body : bandRuns.flatMap((run) => bandAlong(run, 1000)),
+    }),
     widthMm: operationWidth(operation, thicknessMm),
     lengthMm: paths.reduce((sum, path) => sum + pathLength(path), 0),
     angleDegrees: operationAngle(operation),
     depthMm: operationDepth(operation, thicknessMm),
-    ...(operation.kind === 'groove' ? { cut: cutOf(operation) } : {}), ...('hingeOn' in operation && operation.hingeOn === 'tape' ? { isTaped: true } : {}),
+    ...(operation.kind === 'groove' ? { cut: cutOf(operation) } : {}),
+    ...('hingeOn' in operation && operation.hingeOn === 'tape' ? { isTaped: true } : {}),
     caption: operationCaption(operation),
-    label: operation.label, variants: operation.variants,
+    label: operation.label,
+    variants: operation.variants,
   };
 }

@@ -1,13 +1,24 @@
 import { distance, subtract, type Point } from '../geometry/index.ts';
 import { moveNodes } from './commands/move-nodes.ts';
-import { guideCrossings, guideShape, isOnGuide, nearestOnGuide, ON_GUIDE_MM, placedGuides, type Attachment, type GuideShape } from './guides.ts';
+import {
+  guideCrossings,
+  guideShape,
+  isOnGuide,
+  nearestOnGuide,
+  ON_GUIDE_MM,
+  placedGuides,
+  type Attachment,
+  type GuideShape,
+} from './guides.ts';
 import { pathsOf, type Part } from './part.ts';
 
 /** Points on guides beside edges that move with points: so many rounds settle, further ones are a circle of followers and stop. */
 const ROUNDS = 8;
 
-const nodesOf = (part: Part): ReadonlyMap<string, Point> => new Map(pathsOf(part).flatMap(({ nodes }) => nodes.map((node) => [node.id, node] as const)));
-const shapesOf = (part: Part): ReadonlyMap<string, GuideShape> => new Map(placedGuides(part).map(({ guide, shape }) => [guide.id, shape]));
+const nodesOf = (part: Part): ReadonlyMap<string, Point> =>
+  new Map(pathsOf(part).flatMap(({ nodes }) => nodes.map((node) => [node.id, node] as const)));
+const shapesOf = (part: Part): ReadonlyMap<string, GuideShape> =>
+  new Map(placedGuides(part).map(({ guide, shape }) => [guide.id, shape]));
 
 /**
  * Lets an edit settle on its guides: a point that the edit put on a guide is attached to it, one that it took off lets go, and the
@@ -17,14 +28,32 @@ const shapesOf = (part: Part): ReadonlyMap<string, GuideShape> => new Map(placed
  */
 export function settleGuides(before: Part, after: Part): Part {
   if (!after.guides?.length) return after.attachments?.length ? { ...after, attachments: [] } : after;
-  const was = nodesOf(before), now = nodesOf(after), shapes = shapesOf(after), shapesBefore = shapesOf(before);
-  const isMoved = (nodeId: string): boolean => { const [a, b] = [was.get(nodeId), now.get(nodeId)]; return !a || !b || distance(a, b) > ON_GUIDE_MM; };
+  const was = nodesOf(before),
+    now = nodesOf(after),
+    shapes = shapesOf(after),
+    shapesBefore = shapesOf(before);
+  const isMoved = (nodeId: string): boolean => {
+    const [a, b] = [was.get(nodeId), now.get(nodeId)];
+    return !a || !b || distance(a, b) > ON_GUIDE_MM;
+  };
   const isLying = (nodeId: string, guideId: string): boolean => isOnGuide(shapes.get(guideId)!, now.get(nodeId)!);
-  const kept = (after.attachments ?? []).filter(({ nodeId, guideId }) => now.has(nodeId) && shapes.has(guideId) && (!isMoved(nodeId) || isLying(nodeId, guideId)));
-  const isKept = (nodeId: string, guideId: string): boolean => kept.some((one) => one.nodeId === nodeId && one.guideId === guideId);
+  const kept = (after.attachments ?? []).filter(
+    ({ nodeId, guideId }) => now.has(nodeId) && shapes.has(guideId) && (!isMoved(nodeId) || isLying(nodeId, guideId)),
+  );
+  const isKept = (nodeId: string, guideId: string): boolean =>
+    kept.some((one) => one.nodeId === nodeId && one.guideId === guideId);
   // A guide that is new or was moved over points does not catch them; one that points are put on does.
-  const still = [...shapes].filter(([id, shape]) => { const old = shapesBefore.get(id); return old !== undefined && isSamePlace(old, shape); });
-  const caught = [...now.keys()].filter(isMoved).flatMap((nodeId) => still.filter(([id]) => isLying(nodeId, id) && !isKept(nodeId, id)).map(([guideId]): Attachment => ({ nodeId, guideId })));
+  const still = [...shapes].filter(([id, shape]) => {
+    const old = shapesBefore.get(id);
+    return old !== undefined && isSamePlace(old, shape);
+  });
+  const caught = [...now.keys()]
+    .filter(isMoved)
+    .flatMap((nodeId) =>
+      still
+        .filter(([id]) => isLying(nodeId, id) && !isKept(nodeId, id))
+        .map(([guideId]): Attachment => ({ nodeId, guideId })),
+    );
   const attachments = [...kept, ...caught];
   if (attachments.length === 0 && !after.attachments?.length) return after;
   return followed({ ...after, attachments });
@@ -39,10 +68,12 @@ function followed(part: Part): Part {
     const nodes = nodesOf(settled);
     const moves = [...new Set(settled.attachments!.map(({ nodeId }) => nodeId))].flatMap((nodeId) => {
       const node = nodes.get(nodeId)!;
-      const shapes = settled.attachments!.filter((one) => one.nodeId === nodeId).flatMap(({ guideId }) => {
-        const guide = settled.guides!.find(({ id }) => id === guideId);
-        return guide ? guideShape(settled, guide) ?? [] : [];
-      });
+      const shapes = settled
+        .attachments!.filter((one) => one.nodeId === nodeId)
+        .flatMap(({ guideId }) => {
+          const guide = settled.guides!.find(({ id }) => id === guideId);
+          return guide ? (guideShape(settled, guide) ?? []) : [];
+        });
       const target = wantedPlace(shapes, node);
       return distance(target, node) > ON_GUIDE_MM / 10 ? [{ nodeId, by: subtract(target, node) }] : [];
     });
@@ -59,5 +90,7 @@ function wantedPlace(shapes: readonly GuideShape[], node: Point): Point {
   const [first, second] = shapes;
   if (!first) return node;
   const crossings = second ? guideCrossings(first, second) : [];
-  return crossings.length > 0 ? crossings.reduce((a, b) => (distance(b, node) < distance(a, node) ? b : a)) : nearestOnGuide(first, node);
+  return crossings.length > 0
+    ? crossings.reduce((a, b) => (distance(b, node) < distance(a, node) ? b : a))
+    : nearestOnGuide(first, node);
 }

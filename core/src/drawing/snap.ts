@@ -1,13 +1,29 @@
-import { cross, curveMeetings, curvePoint, curveTangent, distance, dot, nearestOnCurve, subtract, unitVector, type Curve, type Point } from '../geometry/index.ts';
+import {
+  cross,
+  curveMeetings,
+  curvePoint,
+  curveTangent,
+  distance,
+  dot,
+  nearestOnCurve,
+  subtract,
+  unitVector,
+  type Curve,
+  type Point,
+} from '../geometry/index.ts';
 import { guideCrossings, nearestOnGuide, placedGuides, type GuideShape } from './guides.ts';
 import { centresOf, curvesNear, type PlacedCurve } from './near-curves.ts';
 import { pathsOf, type Part } from './part.ts';
 
 /** What a pointer came to rest on. */
-export type SnapReason = 'end' | 'middle' | 'centre' | 'crossing' | 'tangent' | 'square' | 'guide' | 'edge' | 'other part' | 'grid' | 'free';
+export type SnapReason =
+  'end' | 'middle' | 'centre' | 'crossing' | 'tangent' | 'square' | 'guide' | 'edge' | 'other part' | 'grid' | 'free';
 
 /** Where a point came to rest, and on what. */
-export interface Snap { readonly point: Point; readonly reason: SnapReason }
+export interface Snap {
+  readonly point: Point;
+  readonly reason: SnapReason;
+}
 
 export interface SnapOptions {
   /** How near the pointer must be, in mm of the drawing. */
@@ -34,30 +50,75 @@ const SAMPLES = 24;
 export function snap(part: Part | undefined, pointer: Point, options: SnapOptions): Snap {
   const { reachMm, except, from } = options;
   const nearest = (candidates: readonly Point[]): Point | undefined => {
-    const best = candidates.reduce<{ p?: Point; d: number }>((found, p) => (distance(p, pointer) < found.d ? { p, d: distance(p, pointer) } : found), { d: reachMm });
+    const best = candidates.reduce<{ p?: Point; d: number }>(
+      (found, p) => (distance(p, pointer) < found.d ? { p, d: distance(p, pointer) } : found),
+      { d: reachMm },
+    );
     return best.p && { x: best.p.x, y: best.p.y };
   };
-  const isStill = ({ path, index }: PlacedCurve): boolean => !except?.has(path.nodes[index]!.id) && !except?.has(path.nodes[(index + 1) % path.nodes.length]!.id);
+  const isStill = ({ path, index }: PlacedCurve): boolean =>
+    !except?.has(path.nodes[index]!.id) && !except?.has(path.nodes[(index + 1) % path.nodes.length]!.id);
   const near = part ? curvesNear(part, pointer, reachMm).filter(isStill) : [];
-  const guides = part ? placedGuides(part).map(({ shape }) => shape).filter((shape) => distance(nearestOnGuide(shape, pointer), pointer) <= reachMm) : [];
+  const guides = part
+    ? placedGuides(part)
+        .map(({ shape }) => shape)
+        .filter((shape) => distance(nearestOnGuide(shape, pointer), pointer) <= reachMm)
+    : [];
   const tries: readonly (readonly [SnapReason, () => readonly Point[]])[] = [
     ['end', () => [...(options.more ?? []), ...(part ? nodesNear(part, pointer, reachMm, except) : [])]],
     ['crossing', () => [...crossings(near), ...guideMeetings(guides, near)]],
     ['middle', () => near.map(({ curve }) => curvePoint(curve, 0.5))],
-    ['centre', () => (part ? centresOf(part).filter(isStill).map(({ centre }) => centre!) : [])],
-    ['tangent', () => (from ? near.filter(({ curve }) => curve.kind !== 'line').flatMap(({ curve }) => rootsAlong(curve, (t) => cross(curveTangent(curve, t), subtract(curvePoint(curve, t), from)))) : [])],
-    ['square', () => (from ? near.flatMap(({ curve }) => rootsAlong(curve, (t) => dot(curveTangent(curve, t), subtract(curvePoint(curve, t), from)))).filter((p) => distance(p, from) > 1e-6) : [])],
+    [
+      'centre',
+      () =>
+        part
+          ? centresOf(part)
+              .filter(isStill)
+              .map(({ centre }) => centre!)
+          : [],
+    ],
+    [
+      'tangent',
+      () =>
+        from
+          ? near
+              .filter(({ curve }) => curve.kind !== 'line')
+              .flatMap(({ curve }) =>
+                rootsAlong(curve, (t) => cross(curveTangent(curve, t), subtract(curvePoint(curve, t), from))),
+              )
+          : [],
+    ],
+    [
+      'square',
+      () =>
+        from
+          ? near
+              .flatMap(({ curve }) =>
+                rootsAlong(curve, (t) => dot(curveTangent(curve, t), subtract(curvePoint(curve, t), from))),
+              )
+              .filter((p) => distance(p, from) > 1e-6)
+          : [],
+    ],
     ['other part', () => (options.beneath ? nodesNear(options.beneath, pointer, reachMm) : [])],
     ['guide', () => guides.map((shape) => nearestOnGuide(shape, pointer))],
     ['edge', () => near.map(({ curve }) => nearestOnCurve(curve, pointer).point)],
-    ['other part', () => (options.beneath ? curvesNear(options.beneath, pointer, reachMm).map(({ curve }) => nearestOnCurve(curve, pointer).point) : [])],
+    [
+      'other part',
+      () =>
+        options.beneath
+          ? curvesNear(options.beneath, pointer, reachMm).map(({ curve }) => nearestOnCurve(curve, pointer).point)
+          : [],
+    ],
   ];
   for (const [reason, candidates] of tries) {
     const point = nearest(candidates());
     if (point) return { point, reason };
   }
   if (options.gridMm > 0) {
-    const onGrid = { x: Math.round(pointer.x / options.gridMm) * options.gridMm, y: Math.round(pointer.y / options.gridMm) * options.gridMm };
+    const onGrid = {
+      x: Math.round(pointer.x / options.gridMm) * options.gridMm,
+      y: Math.round(pointer.y / options.gridMm) * options.gridMm,
+    };
     if (distance(onGrid, pointer) <= reachMm) return { point: onGrid, reason: 'grid' };
   }
   return { point: pointer, reason: 'free' };
@@ -67,21 +128,27 @@ export function snap(part: Part | undefined, pointer: Point, options: SnapOption
 function nodesNear(part: Part, pointer: Point, reachMm: number, except?: ReadonlySet<string>): readonly Point[] {
   const near: Point[] = [];
   for (const { nodes } of pathsOf(part)) {
-    for (const node of nodes) if (Math.abs(node.x - pointer.x) <= reachMm && Math.abs(node.y - pointer.y) <= reachMm && !except?.has(node.id)) near.push(node);
+    for (const node of nodes)
+      if (Math.abs(node.x - pointer.x) <= reachMm && Math.abs(node.y - pointer.y) <= reachMm && !except?.has(node.id))
+        near.push(node);
   }
   return near;
 }
 
 /** Where the curves near the pointer cross, ends of one path apart. */
 const crossings = (near: readonly PlacedCurve[]): readonly Point[] =>
-  near.flatMap((a, index) => near.slice(index + 1).flatMap((b) => curveMeetings(a.curve, b.curve).map(({ point }) => point)));
+  near.flatMap((a, index) =>
+    near.slice(index + 1).flatMap((b) => curveMeetings(a.curve, b.curve).map(({ point }) => point)),
+  );
 
 /** Where the guides near the pointer cross each other and the straight edges and arcs near it. */
 function guideMeetings(guides: readonly GuideShape[], near: readonly PlacedCurve[]): readonly Point[] {
   const isOn = (curve: Curve, p: Point): boolean => nearestOnCurve(curve, p).distance < 1e-6;
   const withEdges = near.flatMap(({ curve, centre }) => {
     if (curve.kind === 'cubic') return [];
-    const shape: GuideShape = centre ? { kind: 'circle', centre, radiusMm: distance(centre, curve.from) } : { kind: 'line', through: curve.from, direction: unitVector(curve.from, curve.to) };
+    const shape: GuideShape = centre
+      ? { kind: 'circle', centre, radiusMm: distance(centre, curve.from) }
+      : { kind: 'line', through: curve.from, direction: unitVector(curve.from, curve.to) };
     return guides.flatMap((guide) => guideCrossings(guide, shape)).filter((p) => isOn(curve, p));
   });
   return [...guides.flatMap((a, index) => guides.slice(index + 1).flatMap((b) => guideCrossings(a, b))), ...withEdges];
@@ -91,7 +158,8 @@ function guideMeetings(guides: readonly GuideShape[], near: readonly PlacedCurve
 function rootsAlong(curve: Curve, f: (t: number) => number): readonly Point[] {
   const points: Point[] = [];
   for (let step = 0; step < SAMPLES; step++) {
-    let low = step / SAMPLES, high = (step + 1) / SAMPLES;
+    let low = step / SAMPLES,
+      high = (step + 1) / SAMPLES;
     const atLow = f(low);
     if (atLow > 0 === f(high) > 0) continue;
     for (let round = 0; round < 60; round++) {

@@ -18,15 +18,29 @@ export interface StraightLine {
  * @param drawn the part as drawn, whose numbers the names keep
  */
 export function straightLines(drawn: Part, whole: Part): readonly StraightLine[] {
-  const lengths = new Map(pathsOf(drawn).flatMap((path) => path.segments.map((segment, index) => [segment.id, curveLength(curveOf(path, index))] as const)));
+  const lengths = new Map(
+    pathsOf(drawn).flatMap((path) =>
+      path.segments.map((segment, index) => [segment.id, curveLength(curveOf(path, index))] as const),
+    ),
+  );
   const seen = new Set<string>();
-  return pathsOf(whole).flatMap((path) => path.segments.flatMap((segment): readonly StraightLine[] => {
-    // Pieces that features leave of an edge stand for the edge; what only a feature draws moves with its numbers and is no ground to stand on.
-    const segmentId = segment.id.replace(/~f\d+\.\d+/, ''), lengthMm = lengths.get(drawnId(segmentId));
-    if (segment.kind !== 'line' || lengthMm === undefined || seen.has(segmentId)) return [];
-    seen.add(segmentId);
-    return [{ segmentId, name: `${lineName(drawn, drawnId(segmentId))}${isMirrorId(segmentId) ? ', mirrored' : ''}`, lengthMm, isEdge: 'role' in path }];
-  }));
+  return pathsOf(whole).flatMap((path) =>
+    path.segments.flatMap((segment): readonly StraightLine[] => {
+      // Pieces that features leave of an edge stand for the edge; what only a feature draws moves with its numbers and is no ground to stand on.
+      const segmentId = segment.id.replace(/~f\d+\.\d+/, ''),
+        lengthMm = lengths.get(drawnId(segmentId));
+      if (segment.kind !== 'line' || lengthMm === undefined || seen.has(segmentId)) return [];
+      seen.add(segmentId);
+      return [
+        {
+          segmentId,
+          name: `${lineName(drawn, drawnId(segmentId))}${isMirrorId(segmentId) ? ', mirrored' : ''}`,
+          lengthMm,
+          isEdge: 'role' in path,
+        },
+      ];
+    }),
+  );
 }
 
 /** What a straight edge or line of a drawing is called. */

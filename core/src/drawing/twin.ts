@@ -1,4 +1,14 @@
-import { boundsOf, counterClockwise, mirrorX, reversePath, transformPath, type Path, type Polygon, type Region, applyTransform } from '../geometry/index.ts';
+import {
+  boundsOf,
+  counterClockwise,
+  mirrorX,
+  reversePath,
+  transformPath,
+  type Path,
+  type Polygon,
+  type Region,
+  applyTransform,
+} from '../geometry/index.ts';
 import type { ResolvedPart, Stroke } from './resolve.ts';
 
 /** The part mirrored in the vertical axis: what the same drawing gives on the other side of the airframe. */
@@ -7,12 +17,25 @@ function mirrored(part: ResolvedPart): ResolvedPart {
   const path = (p: Path): Path => reversePath(transformPath(turn, p));
   const ring = (r: Polygon): Polygon => counterClockwise([...r.map((p) => applyTransform(turn, p))].reverse());
   const region = (r: Region): Region => r.map((one) => [...one.map((p) => applyTransform(turn, p))].reverse());
-  const strokes = part.strokes.map((stroke): Stroke => ({ ...stroke, paths: stroke.paths.map(path), area: region(stroke.area) }));
+  const strokes = part.strokes.map((stroke): Stroke => ({
+    ...stroke,
+    paths: stroke.paths.map(path),
+    area: region(stroke.area),
+  }));
   const outer = ring(part.outer);
   return {
-    ...part, outline: part.outline && path(part.outline), holes: part.holes.map(path), openPaths: part.openPaths.map(path), outer,
-    holeRings: part.holeRings.map(ring), strokes,
-    dimensions: part.dimensions.map((one) => ({ ...one, from: applyTransform(turn, one.from), to: applyTransform(turn, one.to) })),
+    ...part,
+    outline: part.outline && path(part.outline),
+    holes: part.holes.map(path),
+    openPaths: part.openPaths.map(path),
+    outer,
+    holeRings: part.holeRings.map(ring),
+    strokes,
+    dimensions: part.dimensions.map((one) => ({
+      ...one,
+      from: applyTransform(turn, one.from),
+      to: applyTransform(turn, one.to),
+    })),
     grain: { ...part.grain, directionDegrees: -part.grain.directionDegrees },
     bounds: { minX: -part.bounds.maxX, maxX: -part.bounds.minX, minY: part.bounds.minY, maxY: part.bounds.maxY },
   };
@@ -30,5 +53,9 @@ export const starboardTwin = (part: ResolvedPart): ResolvedPart => ({ ...mirrore
  */
 export function backView(part: ResolvedPart): ResolvedPart {
   const turned = mirrored(part);
-  return { ...turned, strokes: turned.strokes.map((stroke) => ({ ...stroke, face: stroke.face === 'face' ? 'back' : 'face' })), bounds: turned.outer.length ? boundsOf(turned.outer) : turned.bounds };
+  return {
+    ...turned,
+    strokes: turned.strokes.map((stroke) => ({ ...stroke, face: stroke.face === 'face' ? 'back' : 'face' })),
+    bounds: turned.outer.length ? boundsOf(turned.outer) : turned.bounds,
+  };
 }

@@ -5,7 +5,11 @@ import { clashesOf } from './interference.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
 /** One fold in its turn, and why it stands there. */
-export interface OrderedFold { readonly operationId: string; readonly reason: string; /** Whether a plate is in its way in this order. */ readonly isBlocked: boolean }
+export interface OrderedFold {
+  readonly operationId: string;
+  readonly reason: string;
+  /** Whether a plate is in its way in this order. */ readonly isBlocked: boolean;
+}
 
 /** Shares of a turn at which a plate is looked for in its way. */
 const STEPS = [0.5, 1];
@@ -20,33 +24,61 @@ const remembered = new WeakMap<FoldTree, readonly OrderedFold[]>();
  * @param nameOf what a fold is called in the reasons
  * @param kept ids of folds as drawn; folds that it leaves out follow
  */
-export function foldOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string, kept?: readonly string[]): readonly OrderedFold[] {
-  const known = remembered.get(tree) ?? (kept && kept.length > 0 ? keptOrder(solids, tree, nameOf, kept) : orderAnew(solids, tree, nameOf));
+export function foldOrder(
+  solids: readonly PlateSolid[],
+  tree: FoldTree,
+  nameOf: (operationId: string) => string,
+  kept?: readonly string[],
+): readonly OrderedFold[] {
+  const known =
+    remembered.get(tree) ??
+    (kept && kept.length > 0 ? keptOrder(solids, tree, nameOf, kept) : orderAnew(solids, tree, nameOf));
   remembered.set(tree, known);
   return known;
 }
 
 /** The kept order, each fold tried in its place. */
-function keptOrder(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string, kept: readonly string[]): readonly OrderedFold[] {
+function keptOrder(
+  solids: readonly PlateSolid[],
+  tree: FoldTree,
+  nameOf: (operationId: string) => string,
+  kept: readonly string[],
+): readonly OrderedFold[] {
   const own = orderAnew(solids, tree, nameOf).map(({ operationId }) => operationId);
   const named = kept.flatMap((drawn) => own.filter((id) => drawnId(id) === drawn));
   const order = [...named, ...own.filter((id) => !named.includes(id))];
   const isTried = order.length <= MOST_TRIED;
   return order.map((operationId, index) => {
     const isBlocked = isTried && !isWayFree(solids, tree, new Set(order.slice(0, index)), operationId);
-    return { operationId, isBlocked, reason: isBlocked ? 'something is in its way here' : named.includes(operationId) ? 'as you keep it' : 'not in your order: last' };
+    return {
+      operationId,
+      isBlocked,
+      reason: isBlocked
+        ? 'something is in its way here'
+        : named.includes(operationId)
+          ? 'as you keep it'
+          : 'not in your order: last',
+    };
   });
 }
 
-function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (operationId: string) => string): readonly OrderedFold[] {
+function orderAnew(
+  solids: readonly PlateSolid[],
+  tree: FoldTree,
+  nameOf: (operationId: string) => string,
+): readonly OrderedFold[] {
   const depth = new Map<number, number>([[tree.root, 0]]);
   for (const { parent, child } of tree.turns) depth.set(child, depth.get(parent)! + 1);
   const furthest = new Map<string, number>();
-  for (const { hinge, child } of tree.turns) if (hinge.turnDegrees !== 0) furthest.set(hinge.operationId, Math.max(furthest.get(hinge.operationId) ?? 0, depth.get(child)!));
+  for (const { hinge, child } of tree.turns)
+    if (hinge.turnDegrees !== 0)
+      furthest.set(hinge.operationId, Math.max(furthest.get(hinge.operationId) ?? 0, depth.get(child)!));
   const left = [...furthest].sort((a, b) => b[1] - a[1]).map(([operationId]) => operationId);
   if (left.length === 1) return [{ operationId: left[0]!, isBlocked: false, reason: 'the only fold' }];
-  if (left.length > MOST_TRIED) return left.map((operationId) => ({ operationId, isBlocked: false, reason: 'further out before nearer in' }));
-  const done = new Set<string>(), order: OrderedFold[] = [];
+  if (left.length > MOST_TRIED)
+    return left.map((operationId) => ({ operationId, isBlocked: false, reason: 'further out before nearer in' }));
+  const done = new Set<string>(),
+    order: OrderedFold[] = [];
   while (left.length > 0) {
     const blocked: string[] = [];
     const next = left.find((operationId) => {
@@ -55,7 +87,14 @@ function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (opera
       return isFree;
     });
     const chosen = next ?? left[0]!;
-    const reason = next === undefined ? 'in every order something is in its way' : blocked.length > 0 ? `before ${blocked.map(nameOf).join(' and ')}, whose way it would close` : order.length === 0 ? 'nothing is in its way' : 'now its way is free';
+    const reason =
+      next === undefined
+        ? 'in every order something is in its way'
+        : blocked.length > 0
+          ? `before ${blocked.map(nameOf).join(' and ')}, whose way it would close`
+          : order.length === 0
+            ? 'nothing is in its way'
+            : 'now its way is free';
     order.push({ operationId: chosen, reason, isBlocked: next === undefined });
     done.add(chosen);
     left.splice(left.indexOf(chosen), 1);
@@ -66,9 +105,17 @@ function orderAnew(solids: readonly PlateSolid[], tree: FoldTree, nameOf: (opera
 /** Whether the plates that one fold moves meet no plate that stands still meanwhile. */
 function isWayFree(solids: readonly PlateSolid[], tree: FoldTree, done: ReadonlySet<string>, moving: string): boolean {
   const carried = new Set<number>();
-  for (const { hinge, parent, child } of tree.turns) if (hinge.operationId === moving || carried.has(parent)) carried.add(child);
-  return STEPS.every((share) => clashesOf(solids, tree, fold(tree, stateWith(done, moving, share)), (a, b) => carried.has(a) !== carried.has(b)).length === 0);
+  for (const { hinge, parent, child } of tree.turns)
+    if (hinge.operationId === moving || carried.has(parent)) carried.add(child);
+  return STEPS.every(
+    (share) =>
+      clashesOf(solids, tree, fold(tree, stateWith(done, moving, share)), (a, b) => carried.has(a) !== carried.has(b))
+        .length === 0,
+  );
 }
 
 /** Folds done are folded, one is on its way, the others lie flat. */
-const stateWith = (done: ReadonlySet<string>, moving: string, share: number): HingeState => ({ operationId, turnDegrees }) => (operationId === moving ? turnDegrees * share : done.has(operationId) ? turnDegrees : 0);
+const stateWith =
+  (done: ReadonlySet<string>, moving: string, share: number): HingeState =>
+  ({ operationId, turnDegrees }) =>
+    operationId === moving ? turnDegrees * share : done.has(operationId) ? turnDegrees : 0;

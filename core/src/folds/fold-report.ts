@@ -12,14 +12,23 @@ export function foldName(part: Part, operationId: string): string {
 
 /** The groove between two plates that is too narrow, by name and by how much. */
 const narrow = (part: Part, { widen }: Clash, unit: LengthUnit): string =>
-  (widen ? `: widen ${foldName(part, widen.operationId)} by ${formatLengthWithUnit(widen.byMm, unit, 2)}, to ${formatLengthWithUnit(widen.toMm, unit, 2)}` : '');
+  widen
+    ? `: widen ${foldName(part, widen.operationId)} by ${formatLengthWithUnit(widen.byMm, unit, 2)}, to ${formatLengthWithUnit(widen.toMm, unit, 2)}`
+    : '';
 
 /** Seams in a sentence. */
 function seamSentence({ closed, open, pressed, worstMm }: SeamFigures, unit: LengthUnit): string {
   const worst = formatLengthWithUnit(worstMm, unit, 2);
   if (closed + open + pressed === 0) return 'No seam is declared.';
-  if (open === 0 && pressed === 0) return `${closed === 1 ? 'Its seam is' : closed === 2 ? 'Both seams are' : `All ${closed} seams are`} closed; the widest gap is ${worst}.`;
-  const told = [...(open > 0 ? [`${open === 1 ? 'One seam is' : `${open} seams are`} open by up to ${worst}`] : []), ...(pressed > 0 ? [`${pressed === 1 ? 'one seam presses its plates' : `${pressed} seams press their plates`} into each other`] : []), `${closed} closed`];
+  if (open === 0 && pressed === 0)
+    return `${closed === 1 ? 'Its seam is' : closed === 2 ? 'Both seams are' : `All ${closed} seams are`} closed; the widest gap is ${worst}.`;
+  const told = [
+    ...(open > 0 ? [`${open === 1 ? 'One seam is' : `${open} seams are`} open by up to ${worst}`] : []),
+    ...(pressed > 0
+      ? [`${pressed === 1 ? 'one seam presses its plates' : `${pressed} seams press their plates`} into each other`]
+      : []),
+    `${closed} closed`,
+  ];
   return `${told.join('; ').replace(/^./, (letter) => letter.toUpperCase())}.`;
 }
 
@@ -29,12 +38,29 @@ export function foldReport(part: Part, folded: FoldedPart, unit: LengthUnit): re
   const clash = clashOf(folded);
   const boards = folded.tree.plates.filter(({ kind }) => kind === 'board').length;
   return [
-    ...(folded.tree.turns.length === 0 ? [`${part.name} is one plate: nothing of it folds.`]
-      : [`${part.name} folds about ${turns.length === 1 ? 'one hinge' : `${turns.length} hinges`} into ${boards} plates, by ${[...new Set(turns.map(({ hinge }) => formatAngle(Math.abs(hinge.turnDegrees))))].join(', ')}.`]),
+    ...(folded.tree.turns.length === 0
+      ? [`${part.name} is one plate: nothing of it folds.`]
+      : [
+          `${part.name} folds about ${turns.length === 1 ? 'one hinge' : `${turns.length} hinges`} into ${boards} plates, by ${[...new Set(turns.map(({ hinge }) => formatAngle(Math.abs(hinge.turnDegrees))))].join(', ')}.`,
+        ]),
     seamSentence(seamFigures(folded.seams), unit),
-    ...(folded.tree.turns.length === 0 ? [] : [clash ? `At ${Math.round(clash.share * 100)} % of the way plates ${clash.plates[0] + 1} and ${clash.plates[1] + 1} press ${formatLengthWithUnit(clash.depthMm, unit, 2)} into each other${narrow(part, clash, unit)}.` : 'Nothing is in the way while it folds.']),
-    ...(folded.tree.loose.length > 0 ? [`${folded.tree.loose.length === 1 ? 'One piece falls out: no fold joins' : `${folded.tree.loose.length} pieces fall out: no fold joins`} it to the rest.`] : []),
-    ...(folded.tornRings.length > 0 ? ['Its folds enclose plates in a ring: flat board cannot bend about all of them, and one of them is left to meet by itself.'] : []),
+    ...(folded.tree.turns.length === 0
+      ? []
+      : [
+          clash
+            ? `At ${Math.round(clash.share * 100)} % of the way plates ${clash.plates[0] + 1} and ${clash.plates[1] + 1} press ${formatLengthWithUnit(clash.depthMm, unit, 2)} into each other${narrow(part, clash, unit)}.`
+            : 'Nothing is in the way while it folds.',
+        ]),
+    ...(folded.tree.loose.length > 0
+      ? [
+          `${folded.tree.loose.length === 1 ? 'One piece falls out: no fold joins' : `${folded.tree.loose.length} pieces fall out: no fold joins`} it to the rest.`,
+        ]
+      : []),
+    ...(folded.tornRings.length > 0
+      ? [
+          'Its folds enclose plates in a ring: flat board cannot bend about all of them, and one of them is left to meet by itself.',
+        ]
+      : []),
   ];
 }
 
@@ -42,17 +68,37 @@ export function foldReport(part: Part, folded: FoldedPart, unit: LengthUnit): re
 const CLASHES_TOLD = 4;
 
 /** How parts stand together, in sentences. */
-export function assemblyReport(parts: readonly Pick<Part, 'id' | 'name'>[], { pieces, strays }: Assembly, seams: readonly AssemblySeam[], clashes: readonly AssemblyClash[], unit: LengthUnit): readonly string[] {
+export function assemblyReport(
+  parts: readonly Pick<Part, 'id' | 'name'>[],
+  { pieces, strays }: Assembly,
+  seams: readonly AssemblySeam[],
+  clashes: readonly AssemblyClash[],
+  unit: LengthUnit,
+): readonly string[] {
   const nameOf = (partId: string): string => parts.find(({ id }) => id === partId)?.name ?? 'a part';
   const standing = new Set(pieces.map(({ partId }) => partId)).size;
   return [
     `${pieces.length} pieces of ${standing} parts stand together.`,
     seamSentence(seamFigures(seams), unit).replace('No seam is declared.', 'No seam between parts is declared.'),
-    ...(clashes.length === 0 ? ['No piece is in another.'] : clashes.slice(0, CLASHES_TOLD).map(({ pieces: [a, b], depthMm }) => `${nameOf(a.partId)} and ${nameOf(b.partId)} are ${formatLengthWithUnit(depthMm, unit, 2)} in each other.`)),
-    ...(clashes.length > CLASHES_TOLD ? [`${clashes.length - CLASHES_TOLD} more pairs of parts are in each other.`] : []),
+    ...(clashes.length === 0
+      ? ['No piece is in another.']
+      : clashes
+          .slice(0, CLASHES_TOLD)
+          .map(
+            ({ pieces: [a, b], depthMm }) =>
+              `${nameOf(a.partId)} and ${nameOf(b.partId)} are ${formatLengthWithUnit(depthMm, unit, 2)} in each other.`,
+          )),
+    ...(clashes.length > CLASHES_TOLD
+      ? [`${clashes.length - CLASHES_TOLD} more pairs of parts are in each other.`]
+      : []),
     ...strays.map(({ partId, reason }) => `${nameOf(partId)} does not stand: ${STRAY_WORDS[reason]}.`),
   ];
 }
 
 /** Why a piece could not be stood, in words. */
-export const STRAY_WORDS = { 'part gone': 'the part it stands on is gone', 'line gone': 'the line it stands on is gone', 'own line gone': 'its own edge is gone or folded away', 'stands nowhere': 'what it stands on has no place itself' } as const;
+export const STRAY_WORDS = {
+  'part gone': 'the part it stands on is gone',
+  'line gone': 'the line it stands on is gone',
+  'own line gone': 'its own edge is gone or folded away',
+  'stands nowhere': 'what it stands on has no place itself',
+} as const;

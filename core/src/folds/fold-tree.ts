@@ -2,7 +2,11 @@ import { cross, polygonArea, subtract, unitVector, type Point } from '../geometr
 import type { FlatPlates, Hinge } from './plates.ts';
 
 /** One turn of the tree: a plate and all beyond it turn about a hinge of the plate before. */
-export interface Turn { readonly hinge: Hinge; readonly parent: number; readonly child: number }
+export interface Turn {
+  readonly hinge: Hinge;
+  readonly parent: number;
+  readonly child: number;
+}
 
 /** A flat part as a tree: the largest plate stands still, the others turn about the plate before them. */
 export interface FoldTree extends FlatPlates {
@@ -17,7 +21,8 @@ export interface FoldTree extends FlatPlates {
 
 /** Stretches of a fold this near one line are one hinge, in mm. */
 const ONE_LINE_MM = 0.05;
-const joinsSame = (a: Hinge, b: Hinge): boolean => (a.left === b.left && a.right === b.right) || (a.left === b.right && a.right === b.left);
+const joinsSame = (a: Hinge, b: Hinge): boolean =>
+  (a.left === b.left && a.right === b.right) || (a.left === b.right && a.right === b.left);
 const offLine = (p: Point, { from, to }: Hinge): number => Math.abs(cross(unitVector(from, to), subtract(p, from)));
 
 /** Plates whose areas differ by less than this share are equally large. */
@@ -28,16 +33,23 @@ function rootOf({ plates, hinges }: FlatPlates, areas: readonly number[]): numbe
   const boards = plates.filter(({ kind }) => kind === 'board').map(({ index }) => index);
   const largest = Math.max(0, ...boards.map((index) => areas[index]!));
   const count = (index: number): number => hinges.filter(({ left, right }) => left === index || right === index).length;
-  return boards.filter((index) => areas[index]! >= largest * (1 - SAME_AREA)).reduce((best, index) => (best < 0 || count(index) > count(best) ? index : best), -1);
+  return boards
+    .filter((index) => areas[index]! >= largest * (1 - SAME_AREA))
+    .reduce((best, index) => (best < 0 || count(index) > count(best) ? index : best), -1);
 }
 
 /** The fold tree of plates: from the largest plate outward, each plate by the shortest way. */
 export function foldTree(flat: FlatPlates): FoldTree {
-  const areas = flat.plates.map(({ outer, holes }) => polygonArea(outer) - holes.reduce((sum, hole) => sum + polygonArea(hole), 0));
+  const areas = flat.plates.map(
+    ({ outer, holes }) => polygonArea(outer) - holes.reduce((sum, hole) => sum + polygonArea(hole), 0),
+  );
   const root = rootOf(flat, areas);
-  const seen = new Set([root]), used = new Set<Hinge>();
-  const turns: Turn[] = [], queue = root < 0 ? [] : [root];
-  for (const parent of queue) { // grows while it is walked
+  const seen = new Set([root]),
+    used = new Set<Hinge>();
+  const turns: Turn[] = [],
+    queue = root < 0 ? [] : [root];
+  for (const parent of queue) {
+    // grows while it is walked
     for (const hinge of flat.hinges) {
       if (hinge.left !== parent && hinge.right !== parent) continue;
       const child = hinge.left === parent ? hinge.right : hinge.left;
@@ -49,9 +61,18 @@ export function foldTree(flat: FlatPlates): FoldTree {
     }
   }
   // A hinge that a hole interrupts joins the same two plates twice in one line: that is one hinge, no ring.
-  const isGoneOn = (hinge: Hinge): boolean => [...used].some((other) => joinsSame(hinge, other) && [hinge.from, hinge.to].every((p) => offLine(p, other) < ONE_LINE_MM));
+  const isGoneOn = (hinge: Hinge): boolean =>
+    [...used].some(
+      (other) => joinsSame(hinge, other) && [hinge.from, hinge.to].every((p) => offLine(p, other) < ONE_LINE_MM),
+    );
   const rings = flat.hinges.filter((hinge) => !used.has(hinge) && !isGoneOn(hinge));
-  return { ...flat, root, turns: withWallsTurned(flat, turns), rings, loose: flat.plates.map(({ index }) => index).filter((index) => !seen.has(index)) };
+  return {
+    ...flat,
+    root,
+    turns: withWallsTurned(flat, turns),
+    rings,
+    loose: flat.plates.map(({ index }) => index).filter((index) => !seen.has(index)),
+  };
 }
 
 /**
@@ -59,7 +80,10 @@ export function foldTree(flat: FlatPlates): FoldTree {
  * stands on the skin of the trench, which stays with the plate before.
  */
 function withWallsTurned(flat: FlatPlates, turns: readonly Turn[]): readonly Turn[] {
-  const isOpen = ({ hinge, child }: Turn): boolean => hinge.kind === 'trench' && !hinge.isDoubled && flat.plates[child]!.kind === 'skin'
-    && flat.hinges.every((other) => other.operationId !== hinge.operationId || other.turnDegrees !== 0);
+  const isOpen = ({ hinge, child }: Turn): boolean =>
+    hinge.kind === 'trench' &&
+    !hinge.isDoubled &&
+    flat.plates[child]!.kind === 'skin' &&
+    flat.hinges.every((other) => other.operationId !== hinge.operationId || other.turnDegrees !== 0);
   return turns.map((turn) => (isOpen(turn) ? { ...turn, hinge: { ...turn.hinge, turnDegrees: 0 } } : turn));
 }

@@ -1,4 +1,12 @@
-import { applyRigid, composeRigid, STILL, turnAbout, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import {
+  applyRigid,
+  composeRigid,
+  STILL,
+  turnAbout,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '../geometry/index.ts';
 import type { FoldTree, Turn } from './fold-tree.ts';
 import type { Hinge } from './plates.ts';
 
@@ -6,7 +14,10 @@ import type { Hinge } from './plates.ts';
 export type HingeState = (hinge: Hinge) => number;
 
 /** Every hinge a share of its way: 0 flat, 1 folded. */
-export const foldedBy = (share: number): HingeState => (hinge) => hinge.turnDegrees * share;
+export const foldedBy =
+  (share: number): HingeState =>
+  (hinge) =>
+    hinge.turnDegrees * share;
 
 /** Where every plate of a part lies: plate by plate, the map from the flat part into space. */
 export type FoldedPlates = readonly RigidMap[];
@@ -14,7 +25,11 @@ export type FoldedPlates = readonly RigidMap[];
 /** The turn of a child plate about its hinge: the plate on the left rises with a right-handed turn along the line, the one on the right with the other. */
 function turnMap({ hinge, child }: Turn, degrees: number): RigidMap {
   const { from, to, zMm, left } = hinge;
-  return turnAbout({ ...from, z: zMm }, { x: to.x - from.x, y: to.y - from.y, z: 0 }, child === left ? degrees : -degrees);
+  return turnAbout(
+    { ...from, z: zMm },
+    { x: to.x - from.x, y: to.y - from.y, z: 0 },
+    child === left ? degrees : -degrees,
+  );
 }
 
 /**
@@ -29,4 +44,5 @@ export function fold(tree: FoldTree, state: HingeState = foldedBy(1)): FoldedPla
 }
 
 /** A point of the flat part at a height over its far skin, where a plate carries it. */
-export const placedPoint = (map: RigidMap, p: Point, zMm: number): Point3 => applyRigid(map, { x: p.x, y: p.y, z: zMm });
+export const placedPoint = (map: RigidMap, p: Point, zMm: number): Point3 =>
+  applyRigid(map, { x: p.x, y: p.y, z: zMm });

@@ -38,27 +38,53 @@ export function plateBody(part: Part, context: ResolveContext): FoldedPart | und
   const resolved = resolve(part, context);
   const known = remembered.get(resolved);
   if (known) return known;
-  const flat = platesOf(resolved), tree = foldTree(flat);
+  const flat = platesOf(resolved),
+    tree = foldTree(flat);
   if (flat.plates.length === 0) return undefined;
-  const solids = solidsOf(resolved, flat), maps = fold(tree, foldedBy(1));
+  const solids = solidsOf(resolved, flat),
+    maps = fold(tree, foldedBy(1));
   const whole = expandPart(part, context);
-  const edges = seamEdges(whole, solids), placed = edges.map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
+  const edges = seamEdges(whole, solids),
+    placed = edges.map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
   const seams = declaredSeams(whole, placed);
   const taken = new Set(seams.flatMap(({ edges: [a, b] }) => [a, b]));
-  const near = nearSeams(placed.filter((edge) => !taken.has(edge)), Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm));
-  const folded: FoldedPart = { resolved, tree, solids, maps, edges, seams, near, tornRings: tree.rings.filter((hinge) => isTorn(hinge, maps)) };
+  const near = nearSeams(
+    placed.filter((edge) => !taken.has(edge)),
+    Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm),
+  );
+  const folded: FoldedPart = {
+    resolved,
+    tree,
+    solids,
+    maps,
+    edges,
+    seams,
+    near,
+    tornRings: tree.rings.filter((hinge) => isTorn(hinge, maps)),
+  };
   remembered.set(resolved, folded);
   return folded;
 }
 
 /** Whether both plates of a fold carry its line to different places: a fold on which they agree closes a ring without harm. */
-const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean => [from, to].some((p) => distance3(placedPoint(maps[left]!, p, zMm), placedPoint(maps[right]!, p, zMm)) > CLOSED_MM);
+const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean =>
+  [from, to].some((p) => distance3(placedPoint(maps[left]!, p, zMm), placedPoint(maps[right]!, p, zMm)) > CLOSED_MM);
 
 /** Seams in numbers. */
-export interface SeamFigures { readonly closed: number; readonly open: number; readonly pressed: number; readonly worstMm: number }
+export interface SeamFigures {
+  readonly closed: number;
+  readonly open: number;
+  readonly pressed: number;
+  readonly worstMm: number;
+}
 export const seamFigures = (seams: readonly SeamState[]): SeamFigures => {
   const count = (state: SeamState['state']): number => seams.filter((seam) => seam.state === state).length;
-  return { closed: count('closed'), open: count('open'), pressed: count('pressed'), worstMm: Math.max(0, ...seams.map(({ gapMm }) => gapMm)) };
+  return {
+    closed: count('closed'),
+    open: count('open'),
+    pressed: count('pressed'),
+    worstMm: Math.max(0, ...seams.map(({ gapMm }) => gapMm)),
+  };
 };
 
 const orders = new WeakMap<ResolvedPart, readonly OrderedFold[]>();
@@ -66,8 +92,17 @@ const orders = new WeakMap<ResolvedPart, readonly OrderedFold[]>();
 export function foldsInOrder(resolved: ResolvedPart): readonly OrderedFold[] {
   const known = orders.get(resolved);
   if (known) return known;
-  const flat = platesOf(resolved), tree = foldTree(flat);
-  const order = tree.turns.length === 0 ? [] : foldOrder(solidsOf(resolved, flat), tree, (operationId) => strokeName(resolved, operationId), resolved.foldOrder);
+  const flat = platesOf(resolved),
+    tree = foldTree(flat);
+  const order =
+    tree.turns.length === 0
+      ? []
+      : foldOrder(
+          solidsOf(resolved, flat),
+          tree,
+          (operationId) => strokeName(resolved, operationId),
+          resolved.foldOrder,
+        );
   orders.set(resolved, order);
   return order;
 }
@@ -79,11 +114,18 @@ function strokeName(resolved: ResolvedPart, operationId: string): string {
 }
 
 /** The names of a part's folds in the order to fold them; neighbours of one name are told once. */
-export const foldNamesInOrder = (resolved: ResolvedPart): readonly string[] => inRuns(foldsInOrder(resolved).map(({ operationId }) => strokeName(resolved, operationId)));
+export const foldNamesInOrder = (resolved: ResolvedPart): readonly string[] =>
+  inRuns(foldsInOrder(resolved).map(({ operationId }) => strokeName(resolved, operationId)));
 
 /** Neighbours of one name told once, with how many they are. */
 function inRuns(names: readonly string[]): readonly string[] {
-  const runs = names.reduce<{ readonly name: string; readonly count: number }[]>((list, name) => (list.at(-1)?.name === name ? [...list.slice(0, -1), { name, count: list.at(-1)!.count + 1 }] : [...list, { name, count: 1 }]), []);
+  const runs = names.reduce<{ readonly name: string; readonly count: number }[]>(
+    (list, name) =>
+      list.at(-1)?.name === name
+        ? [...list.slice(0, -1), { name, count: list.at(-1)!.count + 1 }]
+        : [...list, { name, count: 1 }],
+    [],
+  );
   return runs.map(({ name, count }) => (count > 1 ? `${name} × ${count}` : name));
 }
 

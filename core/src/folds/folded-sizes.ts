@@ -5,15 +5,29 @@ import type { FoldedPart } from './folded-part.ts';
 import type { Hinge, Plate } from './plates.ts';
 
 /** One end of a plate's size: a fold, or a free edge. */
-export interface SizeEnd { readonly operationId?: string; readonly turnDegrees: number; readonly from: Point; readonly to: Point }
+export interface SizeEnd {
+  readonly operationId?: string;
+  readonly turnDegrees: number;
+  readonly from: Point;
+  readonly to: Point;
+}
 
 /** A plate's size between two ends that run side by side, as it is folded. */
-export interface PlateSize extends FoldedSize { readonly plate: number; /** The end that stays, and the end that a change of size moves. */ readonly ends: readonly [SizeEnd, SizeEnd]; readonly flatMm: number }
+export interface PlateSize extends FoldedSize {
+  readonly plate: number;
+  /** The end that stays, and the end that a change of size moves. */ readonly ends: readonly [SizeEnd, SizeEnd];
+  readonly flatMm: number;
+}
 
 const PARALLEL = 2e-3;
 
 /** A hinge as the end of a plate: work on the back folds about the face, and a doubled board turns half at each edge of its strip. */
-const endOf = ({ operationId, zMm, turnDegrees, isDoubled, from, to }: Hinge): SizeEnd => ({ operationId: drawnId(operationId), turnDegrees: (zMm === 0 ? 1 : -1) * turnDegrees * (isDoubled ? 2 : 1), from, to });
+const endOf = ({ operationId, zMm, turnDegrees, isDoubled, from, to }: Hinge): SizeEnd => ({
+  operationId: drawnId(operationId),
+  turnDegrees: (zMm === 0 ? 1 : -1) * turnDegrees * (isDoubled ? 2 : 1),
+  from,
+  to,
+});
 
 /** The folds that bound a plate: at a trench that stands a wall up, the edge of its strip that turns. */
 function foldsOf({ tree }: FoldedPart, plate: Plate): readonly SizeEnd[] {
@@ -21,7 +35,12 @@ function foldsOf({ tree }: FoldedPart, plate: Plate): readonly SizeEnd[] {
     if (parent !== plate.index && child !== plate.index) return [];
     const other = tree.plates[parent === plate.index ? child : parent]!;
     if (other.kind !== 'skin' || hinge.turnDegrees !== 0) return [endOf(hinge)];
-    const turning = tree.turns.find((one) => one.hinge.operationId === hinge.operationId && one.hinge.turnDegrees !== 0 && (one.parent === other.index || one.child === other.index));
+    const turning = tree.turns.find(
+      (one) =>
+        one.hinge.operationId === hinge.operationId &&
+        one.hinge.turnDegrees !== 0 &&
+        (one.parent === other.index || one.child === other.index),
+    );
     return turning ? [endOf(turning.hinge)] : [];
   });
 }
@@ -29,9 +48,18 @@ function foldsOf({ tree }: FoldedPart, plate: Plate): readonly SizeEnd[] {
 /** The free edge of a plate that runs beside a fold, furthest from it. */
 function freeEnd(folded: FoldedPart, plate: Plate, { from, to }: SizeEnd): SizeEnd | undefined {
   const along = unitVector(from, to);
-  return folded.edges.filter(({ solid }) => solid.plate.index === plate.index).filter((edge) => Math.abs(cross(along, unitVector(edge.from, edge.to))) < PARALLEL)
-    .map((edge) => ({ turnDegrees: 0, from: edge.from, to: edge.to, off: Math.abs(cross(along, subtract(edge.from, from))), length: distance(edge.from, edge.to) }))
-    .filter(({ off }) => off > 0.1).sort((a, b) => b.off - a.off || b.length - a.length)[0];
+  return folded.edges
+    .filter(({ solid }) => solid.plate.index === plate.index)
+    .filter((edge) => Math.abs(cross(along, unitVector(edge.from, edge.to))) < PARALLEL)
+    .map((edge) => ({
+      turnDegrees: 0,
+      from: edge.from,
+      to: edge.to,
+      off: Math.abs(cross(along, subtract(edge.from, from))),
+      length: distance(edge.from, edge.to),
+    }))
+    .filter(({ off }) => off > 0.1)
+    .sort((a, b) => b.off - a.off || b.length - a.length)[0];
 }
 
 /** Which of two ends a change moves: a free edge before a fold, and of two folds the one that leads away from the plate that stands still. */
@@ -43,19 +71,35 @@ function order(folded: FoldedPart, plate: Plate, a: SizeEnd, b: SizeEnd): readon
 
 /** Every plate's sizes between folds, or from a fold to a free edge, where both run side by side. */
 export function foldedSizes(folded: FoldedPart): readonly PlateSize[] {
-  return folded.tree.plates.filter(({ kind }) => kind === 'board').flatMap((plate) => {
-    const folds = foldsOf(folded, plate), taken = new Set<SizeEnd>();
-    return folds.flatMap((a): readonly PlateSize[] => {
-      if (taken.has(a)) return [];
-      const along = unitVector(a.from, a.to);
-      const beside = folds.find((b) => b !== a && !taken.has(b) && Math.abs(cross(along, unitVector(b.from, b.to))) < PARALLEL && Math.abs(cross(along, subtract(b.from, a.from))) > 0.1);
-      const b = beside ?? freeEnd(folded, plate, a);
-      if (!b) return [];
-      taken.add(a).add(b);
-      const flatMm = Math.abs(cross(along, subtract(b.from, a.from)));
-      return [{ plate: plate.index, ends: order(folded, plate, a, b), flatMm, ...foldedSize(flatMm, [a.turnDegrees, b.turnDegrees], folded.resolved.thicknessMm) }];
+  return folded.tree.plates
+    .filter(({ kind }) => kind === 'board')
+    .flatMap((plate) => {
+      const folds = foldsOf(folded, plate),
+        taken = new Set<SizeEnd>();
+      return folds.flatMap((a): readonly PlateSize[] => {
+        if (taken.has(a)) return [];
+        const along = unitVector(a.from, a.to);
+        const beside = folds.find(
+          (b) =>
+            b !== a &&
+            !taken.has(b) &&
+            Math.abs(cross(along, unitVector(b.from, b.to))) < PARALLEL &&
+            Math.abs(cross(along, subtract(b.from, a.from))) > 0.1,
+        );
+        const b = beside ?? freeEnd(folded, plate, a);
+        if (!b) return [];
+        taken.add(a).add(b);
+        const flatMm = Math.abs(cross(along, subtract(b.from, a.from)));
+        return [
+          {
+            plate: plate.index,
+            ends: order(folded, plate, a, b),
+            flatMm,
+            ...foldedSize(flatMm, [a.turnDegrees, b.turnDegrees], folded.resolved.thicknessMm),
+          },
+        ];
+      });
     });
-  });
 }
 
 /**
@@ -63,10 +107,18 @@ export function foldedSizes(folded: FoldedPart): readonly PlateSize[] {
  * @param scale factor that the part is folded at; the edit is made on its drawing
  */
 export function sizeCommand(part: Part, size: PlateSize, is: 'outer' | 'inner', toMm: number, scale = 1): PartCommand {
-  const [still, moving] = size.ends, byMm = (toMm - (is === 'outer' ? size.outerMm : size.innerMm)) / scale;
+  const [still, moving] = size.ends,
+    byMm = (toMm - (is === 'outer' ? size.outerMm : size.innerMm)) / scale;
   // Seen along the moving end, what lies beyond it is on its left.
-  const isLeft = dot(leftOf(unitVector(moving.from, moving.to)), subtract(midpoint(moving.from, moving.to), midpoint(still.from, still.to))) > 0;
-  const [from, to] = (isLeft ? [moving.from, moving.to] : [moving.to, moving.from]).map((p) => times(p, 1 / scale)) as [Point, Point];
+  const isLeft =
+    dot(
+      leftOf(unitVector(moving.from, moving.to)),
+      subtract(midpoint(moving.from, moving.to), midpoint(still.from, still.to)),
+    ) > 0;
+  const [from, to] = (isLeft ? [moving.from, moving.to] : [moving.to, moving.from]).map((p) => times(p, 1 / scale)) as [
+    Point,
+    Point,
+  ];
   const pathIds = part.operations.filter(({ id }) => id === moving.operationId).map(({ on }) => on.pathId);
   return { name: 'stretchPart', args: { from, to, byMm, ...(pathIds.length > 0 ? { pathIds } : {}) } };
 }

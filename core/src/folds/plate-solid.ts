@@ -1,4 +1,16 @@
-import { add, cross, distance, distanceToRun, dot, leftOf, subtract, times, unitVector, type Point, type Polygon } from '../geometry/index.ts';
+import {
+  add,
+  cross,
+  distance,
+  distanceToRun,
+  dot,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+  type Polygon,
+} from '../geometry/index.ts';
 import type { ResolvedPart, Stroke } from '../drawing/index.ts';
 import type { FlatPlates, Plate } from './plates.ts';
 
@@ -21,19 +33,48 @@ export interface PlateSolid {
 export const SKIN_MM = 0.3;
 const ON_LINE_MM = 0.01;
 
-interface Slope { readonly kind: SideKind; readonly runMm: number; readonly face: 'face' | 'back' | 'both'; readonly lines: readonly (readonly [Point, Point])[] }
+interface Slope {
+  readonly kind: SideKind;
+  readonly runMm: number;
+  readonly face: 'face' | 'back' | 'both';
+  readonly lines: readonly (readonly [Point, Point])[];
+}
 
 /** The lines of work that slant or part the sides of plates. */
 function slopesOf(part: ResolvedPart): readonly Slope[] {
-  const linesOf = (stroke: Stroke): readonly (readonly [Point, Point])[] => stroke.paths.flatMap((path) => path.map(({ from, to }) => [from, to] as const));
+  const linesOf = (stroke: Stroke): readonly (readonly [Point, Point])[] =>
+    stroke.paths.flatMap((path) => path.map(({ from, to }) => [from, to] as const));
   return part.strokes.flatMap((stroke): readonly Slope[] => {
     switch (stroke.kind) {
-      case 'groove': return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.cut?.school === 'square' ? 'both' : stroke.face, lines: linesOf(stroke) }];
-      case 'bevel': return [{ kind: 'bevel', runMm: stroke.widthMm, face: stroke.face, lines: linesOf(stroke) }];
-      case 'hinge': return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.face, lines: linesOf(stroke) }];
-      case 'crease': case 'slit': return [{ kind: 'fold', runMm: 0, face: stroke.face, lines: linesOf(stroke) }];
-      case 'trench': return [{ kind: 'trench', runMm: 0, face: stroke.face, lines: stroke.area.flatMap((ring) => ring.map((p, index) => [p, ring[(index + 1) % ring.length]!] as const)) }];
-      default: return [];
+      case 'groove':
+        return [
+          {
+            kind: 'groove',
+            runMm: stroke.widthMm / 2,
+            face: stroke.cut?.school === 'square' ? 'both' : stroke.face,
+            lines: linesOf(stroke),
+          },
+        ];
+      case 'bevel':
+        return [{ kind: 'bevel', runMm: stroke.widthMm, face: stroke.face, lines: linesOf(stroke) }];
+      case 'hinge':
+        return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.face, lines: linesOf(stroke) }];
+      case 'crease':
+      case 'slit':
+        return [{ kind: 'fold', runMm: 0, face: stroke.face, lines: linesOf(stroke) }];
+      case 'trench':
+        return [
+          {
+            kind: 'trench',
+            runMm: 0,
+            face: stroke.face,
+            lines: stroke.area.flatMap((ring) =>
+              ring.map((p, index) => [p, ring[(index + 1) % ring.length]!] as const),
+            ),
+          },
+        ];
+      default:
+        return [];
     }
   });
 }
@@ -48,14 +89,26 @@ function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): P
   const { outer } = plate;
   const found = outer.map((p, index) => {
     const q = outer[(index + 1) % outer.length]!;
-    return slopes.find(({ lines }) => lines.some(([a, b]) => distanceToRun(p, a, b) < ON_LINE_MM && distanceToRun(q, a, b) < ON_LINE_MM));
+    return slopes.find(({ lines }) =>
+      lines.some(([a, b]) => distanceToRun(p, a, b) < ON_LINE_MM && distanceToRun(q, a, b) < ON_LINE_MM),
+    );
   });
   const sides = found.map((slope): SideKind => slope?.kind ?? 'cut');
-  if (plate.kind === 'skin') return { plate, bottom: outer, top: outer, sides, holes: plate.holes, thicknessMm: SKIN_MM };
+  if (plate.kind === 'skin')
+    return { plate, bottom: outer, top: outer, sides, holes: plate.holes, thicknessMm: SKIN_MM };
   return {
-    plate, sides, thicknessMm, holes: plate.holes,
-    bottom: movedIn(outer, found.map((slope) => (slope && slope.face !== 'face' ? slope.runMm : 0))),
-    top: movedIn(outer, found.map((slope) => (slope && slope.face !== 'back' ? slope.runMm : 0))),
+    plate,
+    sides,
+    thicknessMm,
+    holes: plate.holes,
+    bottom: movedIn(
+      outer,
+      found.map((slope) => (slope && slope.face !== 'face' ? slope.runMm : 0)),
+    ),
+    top: movedIn(
+      outer,
+      found.map((slope) => (slope && slope.face !== 'back' ? slope.runMm : 0)),
+    ),
   };
 }
 
@@ -68,27 +121,38 @@ export function movedIn(ring: Polygon, by: readonly number[]): Polygon {
   const count = ring.length;
   const sides = ring.map((from, index) => {
     const along = unitVector(from, ring[(index + 1) % count]!);
-    return { from: add(from, times(leftOf(along), by[index]!)), along, length: distance(from, ring[(index + 1) % count]!) };
+    return {
+      from: add(from, times(leftOf(along), by[index]!)),
+      along,
+      length: distance(from, ring[(index + 1) % count]!),
+    };
   });
   const left = sides.map((_, index) => index);
   for (;;) {
     const corners = left.map((side, at) => meeting(sides[left[(at + left.length - 1) % left.length]!]!, sides[side]!));
-    const gone = left.flatMap((side, at) => {
-      const [a, b] = [corners[at], corners[(at + 1) % left.length]];
-      // Turned round, or squeezed between neighbours that run against each other.
-      const isGone = a && b ? dot(subtract(b, a), sides[side]!.along) < -1e-6 : true;
-      return isGone ? [{ at, length: sides[side]!.length }] : [];
-    }).sort((a, b) => a.length - b.length)[0];
+    const gone = left
+      .flatMap((side, at) => {
+        const [a, b] = [corners[at], corners[(at + 1) % left.length]];
+        // Turned round, or squeezed between neighbours that run against each other.
+        const isGone = a && b ? dot(subtract(b, a), sides[side]!.along) < -1e-6 : true;
+        return isGone ? [{ at, length: sides[side]!.length }] : [];
+      })
+      .sort((a, b) => a.length - b.length)[0];
     if (!gone || left.length <= 3) return ring.map((corner, index) => cornerOf(index, left, corners) ?? corner);
     left.splice(gone.at, 1);
   }
 }
 
-interface Side { readonly from: Point; readonly along: Point; readonly length: number }
+interface Side {
+  readonly from: Point;
+  readonly along: Point;
+  readonly length: number;
+}
 /** Where two sides meet; for sides in one line the start of the second, for sides that run against each other nowhere. */
 function meeting(before: Side, after: Side): Point | undefined {
   const turn = cross(before.along, after.along);
-  if (Math.abs(turn) > 1e-6) return add(before.from, times(before.along, cross(subtract(after.from, before.from), after.along) / turn));
+  if (Math.abs(turn) > 1e-6)
+    return add(before.from, times(before.along, cross(subtract(after.from, before.from), after.along) / turn));
   return dot(before.along, after.along) > 0 ? after.from : undefined;
 }
 /** The moved corner before a side: that of the next side which is left. */

@@ -1,6 +1,26 @@
 import {
-  add, bandAlong, boundsOf, counterClockwise, differenceOf, distance, distanceToRun, dot, intersectionOf, interpolate, isInside, isInsideRegion, leftOf, polygonArea, signedArea, subtract, times, unionOf, unitVector,
-  type Point, type Polygon, type Region,
+  add,
+  bandAlong,
+  boundsOf,
+  counterClockwise,
+  differenceOf,
+  distance,
+  distanceToRun,
+  dot,
+  intersectionOf,
+  interpolate,
+  isInside,
+  isInsideRegion,
+  leftOf,
+  polygonArea,
+  signedArea,
+  subtract,
+  times,
+  unionOf,
+  unitVector,
+  type Point,
+  type Polygon,
+  type Region,
 } from '../geometry/index.ts';
 import type { ResolvedPart, Stroke } from '../drawing/index.ts';
 
@@ -30,7 +50,11 @@ export interface Hinge {
 }
 
 /** A flat part as plates joined at hinges. */
-export interface FlatPlates { readonly thicknessMm: number; readonly plates: readonly Plate[]; readonly hinges: readonly Hinge[] }
+export interface FlatPlates {
+  readonly thicknessMm: number;
+  readonly plates: readonly Plate[];
+  readonly hinges: readonly Hinge[];
+}
 
 /** Cuts between plates are opened by this much to tell the plates apart, in mm. */
 const SLIVER_MM = 4e-4;
@@ -52,16 +76,39 @@ export function platesOf(part: ResolvedPart): FlatPlates {
   const folds = part.strokes.filter(({ kind }) => FOLDS.has(kind));
   const trenches = folds.filter(({ kind, area }) => kind === 'trench' && area.length > 0);
   const body: Region = [part.outer, ...part.holeRings.map((ring) => [...ring].reverse())];
-  const cuts = [...folds.filter(({ kind }) => kind !== 'trench'), ...part.strokes.filter(({ kind }) => kind === 'through')].flatMap(({ paths }) => paths.map(pointsOf));
+  const cuts = [
+    ...folds.filter(({ kind }) => kind !== 'trench'),
+    ...part.strokes.filter(({ kind }) => kind === 'through'),
+  ].flatMap(({ paths }) => paths.map(pointsOf));
   // Without them a trench that ends on a corner would leave board and wall joined at that point.
-  const slivers = [...cuts, ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path)))].flatMap(sliverAlong);
+  const slivers = [
+    ...cuts,
+    ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path))),
+  ].flatMap(sliverAlong);
   const strips = unionOf(trenches.flatMap(({ area }) => area.map(counterClockwise)));
   const foam = differenceOf(strips.length > 0 ? differenceOf(body, strips) : body, unionOf(slivers));
-  const known = [...body.flat(), ...cuts.flat(), ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat()))];
-  const board = piecesOf(foam).map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const })).filter(({ outer }) => outer.length > 2);
-  const skins = trenches.flatMap((stroke) => piecesOf(intersectionOf(stroke.area.map(counterClockwise), body)).map((piece) => ({ ...piece, kind: 'skin' as const })));
+  const known = [
+    ...body.flat(),
+    ...cuts.flat(),
+    ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat())),
+  ];
+  const board = piecesOf(foam)
+    .map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const }))
+    .filter(({ outer }) => outer.length > 2);
+  const skins = trenches.flatMap((stroke) =>
+    piecesOf(intersectionOf(stroke.area.map(counterClockwise), body)).map((piece) => ({
+      ...piece,
+      kind: 'skin' as const,
+    })),
+  );
   const plates = [...board, ...skins].map((plate, index): Plate => ({ ...plate, index }));
-  return { thicknessMm: part.thicknessMm, plates, hinges: folds.filter(({ kind, area }) => kind !== 'trench' || area.length > 0).flatMap((stroke) => hingesOf(stroke, plates, part.thicknessMm)) };
+  return {
+    thicknessMm: part.thicknessMm,
+    plates,
+    hinges: folds
+      .filter(({ kind, area }) => kind !== 'trench' || area.length > 0)
+      .flatMap((stroke) => hingesOf(stroke, plates, part.thicknessMm)),
+  };
 }
 
 const FOLDS: ReadonlySet<Stroke['kind']> = new Set(['groove', 'crease', 'slit', 'trench', 'hinge']);
@@ -70,16 +117,31 @@ const pointsOf = (path: Stroke['paths'][number]): readonly Point[] => [path[0]!.
 
 /** The thin band that a cut opens, run on past both of its ends. */
 function sliverAlong(points: readonly Point[]): Region {
-  const first = points[0]!, second = points[1]!, last = points.at(-1)!, before = points.at(-2)!;
-  const longer = [add(first, times(unitVector(second, first), OVERRUN_MM)), ...points.slice(1, -1), add(last, times(unitVector(before, last), OVERRUN_MM))];
+  const first = points[0]!,
+    second = points[1]!,
+    last = points.at(-1)!,
+    before = points.at(-2)!;
+  const longer = [
+    add(first, times(unitVector(second, first), OVERRUN_MM)),
+    ...points.slice(1, -1),
+    add(last, times(unitVector(before, last), OVERRUN_MM)),
+  ];
   return bandAlong(longer, SLIVER_MM).map(counterClockwise);
 }
 
 /** Both edges of the strip that a trench takes out, the one on the right of its line first, as seen along it. */
-function stripEdges(stroke: Stroke, path: Stroke['paths'][number]): readonly [readonly [Point, Point], readonly [Point, Point]] {
-  const from = path[0]!.from, to = path.at(-1)!.to, normal = leftOf(unitVector(from, to));
+function stripEdges(
+  stroke: Stroke,
+  path: Stroke['paths'][number],
+): readonly [readonly [Point, Point], readonly [Point, Point]] {
+  const from = path[0]!.from,
+    to = path.at(-1)!.to,
+    normal = leftOf(unitVector(from, to));
   const offsets = stroke.area.flat().map((p) => dot(subtract(p, from), normal));
-  const at = (offset: number): readonly [Point, Point] => [add(from, times(normal, offset)), add(to, times(normal, offset))];
+  const at = (offset: number): readonly [Point, Point] => [
+    add(from, times(normal, offset)),
+    add(to, times(normal, offset)),
+  ];
   return [at(Math.min(...offsets)), at(Math.max(...offsets))];
 }
 
@@ -88,28 +150,40 @@ const NICK_MM = 3 * OVERRUN_MM;
 
 /** A ring without the nicks that cuts leave: each becomes the one corner that was drawn there. */
 function withoutNicks(ring: Polygon, known: readonly Point[]): Polygon {
-  const isApart = (index: number): boolean => distance(ring[index]!, ring[(index + ring.length - 1) % ring.length]!) > NICK_MM;
+  const isApart = (index: number): boolean =>
+    distance(ring[index]!, ring[(index + ring.length - 1) % ring.length]!) > NICK_MM;
   const first = ring.findIndex((_, index) => isApart(index));
   if (first < 0) return [];
   const clusters: Point[][] = [];
   for (let step = 0; step < ring.length; step++) {
-    const p = ring[(first + step) % ring.length]!, last = clusters.at(-1);
+    const p = ring[(first + step) % ring.length]!,
+      last = clusters.at(-1);
     if (last && distance(last[0]!, p) <= NICK_MM) last.push(p);
     else clusters.push([p]);
   }
   return clusters.map((cluster) => {
-    const near = known.reduce<{ p: Point; d: number } | undefined>((best, p) => { const d = distance(p, cluster[0]!); return d <= NICK_MM && (!best || d < best.d) ? { p, d } : best; }, undefined);
+    const near = known.reduce<{ p: Point; d: number } | undefined>((best, p) => {
+      const d = distance(p, cluster[0]!);
+      return d <= NICK_MM && (!best || d < best.d) ? { p, d } : best;
+    }, undefined);
     return near?.p ?? cluster[0]!;
   });
 }
 
 /** The connected pieces of a region, each with its holes. */
 function piecesOf(region: Region): readonly { readonly outer: Polygon; readonly holes: readonly Polygon[] }[] {
-  const outers = region.filter((ring) => signedArea(ring) > LEAST_PLATE_MM2), inners = region.filter((ring) => signedArea(ring) < -LEAST_PLATE_MM2);
-  return outers.map((outer) => ({ outer, holes: inners.filter((hole) => isInside(hole[0]!, outer) && polygonArea(hole) < polygonArea(outer)).map(counterClockwise) }));
+  const outers = region.filter((ring) => signedArea(ring) > LEAST_PLATE_MM2),
+    inners = region.filter((ring) => signedArea(ring) < -LEAST_PLATE_MM2);
+  return outers.map((outer) => ({
+    outer,
+    holes: inners
+      .filter((hole) => isInside(hole[0]!, outer) && polygonArea(hole) < polygonArea(outer))
+      .map(counterClockwise),
+  }));
 }
 
-const plateAt = (plates: readonly Plate[], p: Point): Plate | undefined => plates.find(({ outer, holes }) => isInsideRegion(p, outer, holes));
+const plateAt = (plates: readonly Plate[], p: Point): Plate | undefined =>
+  plates.find(({ outer, holes }) => isInsideRegion(p, outer, holes));
 
 /** Turn of a fold when it is folded: toward its own face, but for a slit, which opens. */
 function turnOf(stroke: Stroke): number {
@@ -119,25 +193,48 @@ function turnOf(stroke: Stroke): number {
 }
 
 function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number): readonly Hinge[] {
-  const zMm = stroke.face === 'back' ? thicknessMm : 0, turn = turnOf(stroke);
+  const zMm = stroke.face === 'back' ? thicknessMm : 0,
+    turn = turnOf(stroke);
   return stroke.paths.flatMap((path) => {
-    const from = path[0]!.from, to = path.at(-1)!.to;
+    const from = path[0]!.from,
+      to = path.at(-1)!.to;
     if (distance(from, to) < 1e-6) return [];
-    const hinge = ([start, end]: readonly [Point, Point], turnDegrees: number, wanted: 'skin left' | 'skin right' | undefined, isDoubled = false): readonly Hinge[] => {
-      return runsBetween(start, end, plates).filter(({ left, right }) => wanted === undefined || plates[wanted === 'skin left' ? left : right]!.kind === 'skin')
-        .map((run) => ({ operationId: stroke.operationId, kind: stroke.kind, zMm, turnDegrees, ...run, ...(isDoubled ? { isDoubled } : {}) }));
+    const hinge = (
+      [start, end]: readonly [Point, Point],
+      turnDegrees: number,
+      wanted: 'skin left' | 'skin right' | undefined,
+      isDoubled = false,
+    ): readonly Hinge[] => {
+      return runsBetween(start, end, plates)
+        .filter(
+          ({ left, right }) => wanted === undefined || plates[wanted === 'skin left' ? left : right]!.kind === 'skin',
+        )
+        .map((run) => ({
+          operationId: stroke.operationId,
+          kind: stroke.kind,
+          zMm,
+          turnDegrees,
+          ...run,
+          ...(isDoubled ? { isDoubled } : {}),
+        }));
     };
     if (stroke.kind !== 'trench') return hinge([from, to], turn, undefined);
     const [low, high] = stripEdges(stroke, path);
     // A doubled board turns half at each edge of the strip.
-    if (Math.abs(turn) > 135) return [...hinge(low, turn / 2, 'skin left', true), ...hinge(high, turn / 2, 'skin right', true)];
+    if (Math.abs(turn) > 135)
+      return [...hinge(low, turn / 2, 'skin left', true), ...hinge(high, turn / 2, 'skin right', true)];
     // A wall turns about the drawn line when the strip lies beside it. About its middle it turns at the edge on its own side, which is known once the tree is.
     const [isOnLow, isOnHigh] = [low, high].map(([p]) => distance(p, from) < ON_LINE_MM);
     return [...hinge(low, isOnHigh ? 0 : turn, 'skin left'), ...hinge(high, isOnLow ? 0 : turn, 'skin right')];
   });
 }
 
-interface Run { readonly from: Point; readonly to: Point; readonly left: number; readonly right: number }
+interface Run {
+  readonly from: Point;
+  readonly to: Point;
+  readonly left: number;
+  readonly right: number;
+}
 
 /** The stretches of a line that have one plate on their left and another on their right. */
 function runsBetween(from: Point, to: Point, plates: readonly Plate[]): readonly Run[] {
@@ -149,24 +246,42 @@ function runsBetween(from: Point, to: Point, plates: readonly Plate[]): readonly
     const [a, b] = [marks[index]!, marks[index + 1]!];
     if (b - a < 1e-7) continue;
     const middle = interpolate(from, to, (a + b) / 2);
-    const left = plateAt(near, add(middle, aside)), right = plateAt(near, subtract(middle, aside));
+    const left = plateAt(near, add(middle, aside)),
+      right = plateAt(near, subtract(middle, aside));
     if (!left || !right || left === right) continue;
     const before = runs.at(-1);
-    if (before && before.left === left.index && before.right === right.index && distance(before.to, interpolate(from, to, a)) < 1e-3) runs[runs.length - 1] = { ...before, to: interpolate(from, to, b) };
-    else runs.push({ from: interpolate(from, to, a), to: interpolate(from, to, b), left: left.index, right: right.index });
+    if (
+      before &&
+      before.left === left.index &&
+      before.right === right.index &&
+      distance(before.to, interpolate(from, to, a)) < 1e-3
+    )
+      runs[runs.length - 1] = { ...before, to: interpolate(from, to, b) };
+    else
+      runs.push({ from: interpolate(from, to, a), to: interpolate(from, to, b), left: left.index, right: right.index });
   }
   return runs;
 }
 
 function touchesLine(outer: Polygon, from: Point, to: Point): boolean {
   const box = boundsOf(outer);
-  return Math.max(from.x, to.x) >= box.minX - 0.1 && Math.min(from.x, to.x) <= box.maxX + 0.1 && Math.max(from.y, to.y) >= box.minY - 0.1 && Math.min(from.y, to.y) <= box.maxY + 0.1;
+  return (
+    Math.max(from.x, to.x) >= box.minX - 0.1 &&
+    Math.min(from.x, to.x) <= box.maxX + 0.1 &&
+    Math.max(from.y, to.y) >= box.minY - 0.1 &&
+    Math.min(from.y, to.y) <= box.maxY + 0.1
+  );
 }
 
 /** Places along a line, from 0 to 1, where corners of plates lie on it, and a few between. */
 function cutsAlong(from: Point, to: Point, plates: readonly Plate[]): readonly number[] {
-  const length = distance(from, to), along = unitVector(from, to);
-  const corners = plates.flatMap(({ outer, holes }) => [outer, ...holes].flatMap((ring) => ring.filter((p) => distanceToRun(p, from, to) < 10 * PROBE_MM).map((p) => dot(subtract(p, from), along) / length)));
+  const length = distance(from, to),
+    along = unitVector(from, to);
+  const corners = plates.flatMap(({ outer, holes }) =>
+    [outer, ...holes].flatMap((ring) =>
+      ring.filter((p) => distanceToRun(p, from, to) < 10 * PROBE_MM).map((p) => dot(subtract(p, from), along) / length),
+    ),
+  );
   const even = Array.from({ length: PROBES - 1 }, (_, index) => (index + 1) / PROBES);
   return [...corners, ...even].filter((t) => t > 1e-6 && t < 1 - 1e-6).sort((a, b) => a - b);
 }

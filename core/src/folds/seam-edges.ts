@@ -1,4 +1,13 @@
-import { applyRigid, distance, distanceToRun, dot, subtract, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import {
+  applyRigid,
+  distance,
+  distanceToRun,
+  dot,
+  subtract,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '../geometry/index.ts';
 import { curveOf, drawnId, isMirrorId, pathsOf, type Part } from '../drawing/index.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
@@ -19,7 +28,11 @@ export interface SeamEdge {
 }
 
 /** An edge where its plate has been carried to. */
-export interface PlacedEdge { readonly edge: SeamEdge; /** From the flat part into space. */ readonly map: RigidMap; readonly lines: readonly [Line3, Line3] }
+export interface PlacedEdge {
+  readonly edge: SeamEdge;
+  /** From the flat part into space. */ readonly map: RigidMap;
+  readonly lines: readonly [Line3, Line3];
+}
 
 const ON_EDGE_MM = 0.01;
 const SHORTEST_EDGE_MM = 2;
@@ -29,20 +42,61 @@ const SHORTEST_EDGE_MM = 2;
  * @param part made whole
  */
 export function seamEdges(part: Part, solids: readonly PlateSolid[]): readonly SeamEdge[] {
-  const isCut = (pathId: string): boolean => part.operations.some(({ kind, on }) => kind === 'through' && on.pathId === pathId);
-  const runs = pathsOf(part).filter((path) => 'role' in path || isCut(path.id)).flatMap((path) => path.segments.flatMap((segment, index) => (segment.kind === 'line' ? [{ segmentId: segment.id, curve: curveOf(path, index) }] : [])));
-  const edges = solids.filter(({ plate }) => plate.kind === 'board').flatMap((solid) => solid.sides.flatMap((side, index): readonly SeamEdge[] => {
-    if (side !== 'cut' && side !== 'bevel') return [];
-    const { plate: { outer }, bottom, top, thicknessMm } = solid, next = (index + 1) % outer.length;
-    const from = outer[index]!, to = outer[next]!;
-    if (distance(from, to) < SHORTEST_EDGE_MM) return [];
-    const run = runs.find(({ curve }) => distanceToRun(from, curve.from, curve.to) < ON_EDGE_MM && distanceToRun(to, curve.from, curve.to) < ON_EDGE_MM);
-    if (!run) return [];
-    const line = (ring: readonly Point[], z: number): Line3 => [{ x: ring[index]!.x, y: ring[index]!.y, z }, { x: ring[next]!.x, y: ring[next]!.y, z }];
-    return [{ solid, segmentId: run.segmentId, from, to, isBoardLeft: dot(subtract(run.curve.to, run.curve.from), subtract(to, from)) > 0, flat: [line(bottom, 0), line(top, thicknessMm)] }];
-  }));
+  const isCut = (pathId: string): boolean =>
+    part.operations.some(({ kind, on }) => kind === 'through' && on.pathId === pathId);
+  const runs = pathsOf(part)
+    .filter((path) => 'role' in path || isCut(path.id))
+    .flatMap((path) =>
+      path.segments.flatMap((segment, index) =>
+        segment.kind === 'line' ? [{ segmentId: segment.id, curve: curveOf(path, index) }] : [],
+      ),
+    );
+  const edges = solids
+    .filter(({ plate }) => plate.kind === 'board')
+    .flatMap((solid) =>
+      solid.sides.flatMap((side, index): readonly SeamEdge[] => {
+        if (side !== 'cut' && side !== 'bevel') return [];
+        const {
+            plate: { outer },
+            bottom,
+            top,
+            thicknessMm,
+          } = solid,
+          next = (index + 1) % outer.length;
+        const from = outer[index]!,
+          to = outer[next]!;
+        if (distance(from, to) < SHORTEST_EDGE_MM) return [];
+        const run = runs.find(
+          ({ curve }) =>
+            distanceToRun(from, curve.from, curve.to) < ON_EDGE_MM &&
+            distanceToRun(to, curve.from, curve.to) < ON_EDGE_MM,
+        );
+        if (!run) return [];
+        const line = (ring: readonly Point[], z: number): Line3 => [
+          { x: ring[index]!.x, y: ring[index]!.y, z },
+          { x: ring[next]!.x, y: ring[next]!.y, z },
+        ];
+        return [
+          {
+            solid,
+            segmentId: run.segmentId,
+            from,
+            to,
+            isBoardLeft: dot(subtract(run.curve.to, run.curve.from), subtract(to, from)) > 0,
+            flat: [line(bottom, 0), line(top, thicknessMm)],
+          },
+        ];
+      }),
+    );
   // A mirror image is not drawn: the side of its board is that of the edge it is the image of.
-  return edges.map((edge) => (isMirrorId(edge.segmentId) ? { ...edge, isBoardLeft: edges.find(({ segmentId }) => segmentId === drawnId(edge.segmentId))?.isBoardLeft ?? true } : edge));
+  return edges.map((edge) =>
+    isMirrorId(edge.segmentId)
+      ? {
+          ...edge,
+          isBoardLeft: edges.find(({ segmentId }) => segmentId === drawnId(edge.segmentId))?.isBoardLeft ?? true,
+        }
+      : edge,
+  );
 }
 
 /** An edge carried by the map of its plate. */

@@ -1,11 +1,43 @@
 import fc from 'fast-check';
 import { after, groove, made, plate, withLine } from '../../test/samples.ts';
-import { emptyPart, outlineOf, polygonDraft, resolve, type OperationDraft, type Part, type PartCommand } from '../drawing/index.ts';
-import { clashesOf, clashOf, closingMend, fold, foldedBy, foldOrder, plateBody, foldReport, seamFigures, solidsOf, type FoldedPart } from './index.ts';
+import {
+  emptyPart,
+  outlineOf,
+  polygonDraft,
+  resolve,
+  type OperationDraft,
+  type Part,
+  type PartCommand,
+} from '../drawing/index.ts';
+import {
+  clashesOf,
+  clashOf,
+  closingMend,
+  fold,
+  foldedBy,
+  foldOrder,
+  plateBody,
+  foldReport,
+  seamFigures,
+  solidsOf,
+  type FoldedPart,
+} from './index.ts';
 
 const context = (thicknessMm = 5) => ({ thicknessMm, gramsPerSquareMetre: 480, plateThicknesses: {} });
-const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label: '' });
-const line = (part: Part, from: readonly [number, number], to: readonly [number, number], operation: OperationDraft): Part => withLine(part, from, to, operation);
+const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({
+  kind: 'trench',
+  face: 'face',
+  foldDegrees,
+  widthMm: 'auto',
+  side,
+  label: '',
+});
+const line = (
+  part: Part,
+  from: readonly [number, number],
+  to: readonly [number, number],
+  operation: OperationDraft,
+): Part => withLine(part, from, to, operation);
 
 /**
  * A tray 120 × 80 outside with walls of 30: a cross of five rectangles, mitre grooves under the long walls, trenches under the short
@@ -13,15 +45,59 @@ const line = (part: Part, from: readonly [number, number], to: readonly [number,
  */
 function tray(shortMm = 0): Part {
   const outline: readonly (readonly [number, number])[] = [
-    [0, 0], [0, -30], [120, -30], [120, 0], [150, 0], [150, 80 - shortMm], [120, 80 - shortMm], [120, 80], [120, 110], [0, 110], [0, 80], [-30, 80], [-30, 0],
+    [0, 0],
+    [0, -30],
+    [120, -30],
+    [120, 0],
+    [150, 0],
+    [150, 80 - shortMm],
+    [120, 80 - shortMm],
+    [120, 80],
+    [120, 110],
+    [0, 110],
+    [0, 80],
+    [-30, 80],
+    [-30, 0],
   ];
-  const drawn = after(emptyPart('p1', 'Tray', 'foam'), { name: 'drawOutline', args: { draft: polygonDraft(outline.filter((_, index) => shortMm > 0 || index !== 6).map(([x, y]) => ({ x, y }))) } });
-  const folded = line(line(line(line(drawn, [0, 0], [120, 0], groove()), [0, 80], [120, 80], groove()), [120, 0], [120, 80 - shortMm], trench('left')), [0, 0], [0, 80], trench('right'));
+  const drawn = after(emptyPart('p1', 'Tray', 'foam'), {
+    name: 'drawOutline',
+    args: { draft: polygonDraft(outline.filter((_, index) => shortMm > 0 || index !== 6).map(([x, y]) => ({ x, y }))) },
+  });
+  const folded = line(
+    line(
+      line(line(drawn, [0, 0], [120, 0], groove()), [0, 80], [120, 80], groove()),
+      [120, 0],
+      [120, 80 - shortMm],
+      trench('left'),
+    ),
+    [0, 0],
+    [0, 80],
+    trench('right'),
+  );
   const path = outlineOf(folded)!;
-  const ends = path.segments.filter((_, index) => { const a = path.nodes[index]!, b = path.nodes[(index + 1) % path.nodes.length]!; return Math.abs(Math.hypot(a.x - b.x, a.y - b.y) - 30) < 0.01; }).map(({ id }) => id);
-  return after(folded, { name: 'addOperation', args: { on: { pathId: path.id, segmentIds: ends }, operation: { kind: 'bevel', face: 'face', bevelDegrees: 45, label: 'corner' } } });
+  const ends = path.segments
+    .filter((_, index) => {
+      const a = path.nodes[index]!,
+        b = path.nodes[(index + 1) % path.nodes.length]!;
+      return Math.abs(Math.hypot(a.x - b.x, a.y - b.y) - 30) < 0.01;
+    })
+    .map(({ id }) => id);
+  return after(folded, {
+    name: 'addOperation',
+    args: {
+      on: { pathId: path.id, segmentIds: ends },
+      operation: { kind: 'bevel', face: 'face', bevelDegrees: 45, label: 'corner' },
+    },
+  });
 }
-const withSeams = (part: Part, folded: FoldedPart): Part => after(part, ...folded.near.map(({ seam }): PartCommand => ({ name: 'addSeam', args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId } })));
+const withSeams = (part: Part, folded: FoldedPart): Part =>
+  after(
+    part,
+    ...folded.near.map(({ seam }): PartCommand => ({
+      name: 'addSeam',
+      args: { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId },
+    })),
+  );
 
 describe('a tray with two mitred and two trenched walls', () => {
   test('its four corners nearly meet and are offered as seams; declared, all are closed, whatever the board', () => {
@@ -48,7 +124,12 @@ describe('a tray with two mitred and two trenched walls', () => {
     const folded = plateBody(tray(), context())!;
     expect(clashOf(folded)).toBeUndefined();
     const order = foldOrder(folded.solids, folded.tree, (id) => id);
-    expect(order.map(({ operationId }) => operationId).sort()).toEqual(tray().operations.filter(({ kind }) => kind === 'groove' || kind === 'trench').map(({ id }) => id).sort());
+    expect(order.map(({ operationId }) => operationId).sort()).toEqual(
+      tray()
+        .operations.filter(({ kind }) => kind === 'groove' || kind === 'trench')
+        .map(({ id }) => id)
+        .sort(),
+    );
   });
 });
 
@@ -59,16 +140,24 @@ describe('interference', () => {
       return Math.max(0, ...clashesOf(folded.solids, folded.tree, folded.maps).map(({ depthMm }) => depthMm));
     };
     const narrow = withLine(plate(200, 100), [0, 50], [200, 50], groove(90, 8));
-    expect(foldReport(narrow, plateBody(narrow, context())!, 'mm').join(' ')).toContain('into each other: widen mitre groove by 2.00 mm, to 10.00 mm.');
+    expect(foldReport(narrow, plateBody(narrow, context())!, 'mm').join(' ')).toContain(
+      'into each other: widen mitre groove by 2.00 mm, to 10.00 mm.',
+    );
     expect(clash(10)).toBeLessThan(0.02);
     expect(clash(8)).toBeGreaterThan(0.3);
     expect(clash(6)).toBeGreaterThan(clash(8));
   });
   test('flat, no part clashes; folded by any share a wide enough groove does not either', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 10, max: 120 }), (share, angle) => {
-      const folded = plateBody(withLine(withLine(plate(200, 100), [0, 25], [200, 35], groove(angle)), [0, 80], [200, 75], groove(60)), context())!;
-      expect(clashesOf(folded.solids, folded.tree, fold(folded.tree, foldedBy(share)))).toEqual([]);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 10, max: 120 }), (share, angle) => {
+        const folded = plateBody(
+          withLine(withLine(plate(200, 100), [0, 25], [200, 35], groove(angle)), [0, 80], [200, 75], groove(60)),
+          context(),
+        )!;
+        expect(clashesOf(folded.solids, folded.tree, fold(folded.tree, foldedBy(share)))).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
   });
   test('a wall that meets another in its way is found on the way, with its depth', () => {
     // Two walls of 40 stand on a floor of 40 and bend in by 90°, 30 each: there is room for 20 each.
@@ -80,15 +169,26 @@ describe('interference', () => {
 });
 
 test('volume is what was drawn less what grooves and bevels take away, folded or flat', () => {
-  const part = tray(), resolved = resolve(part, context());
+  const part = tray(),
+    resolved = resolve(part, context());
   const solids = solidsOf(resolved, plateBody(part, context())!.tree);
-  const area = (ring: readonly { x: number; y: number }[]): number => Math.abs(ring.reduce((sum, p, index) => { const q = ring[(index + 1) % ring.length]!; return sum + p.x * q.y - q.x * p.y; }, 0)) / 2;
+  const area = (ring: readonly { x: number; y: number }[]): number =>
+    Math.abs(
+      ring.reduce((sum, p, index) => {
+        const q = ring[(index + 1) % ring.length]!;
+        return sum + p.x * q.y - q.x * p.y;
+      }, 0),
+    ) / 2;
   // A frustum between far skin and face: the mean of both and of the ring half way up (Simpson's rule is exact for slanted planes).
-  const volume = solids.filter(({ plate: { kind } }) => kind === 'board').reduce((sum, { bottom, top, thicknessMm }) => {
-    const middle = bottom.map((p, index) => ({ x: (p.x + top[index]!.x) / 2, y: (p.y + top[index]!.y) / 2 }));
-    return sum + ((area(bottom) + 4 * area(middle) + area(top)) * thicknessMm) / 6;
-  }, 0);
-  const grooves = 2 * 120 * 25, trenches = 2 * 80 * 5 * 5, bevels = 8 * (30 * 12.5);
+  const volume = solids
+    .filter(({ plate: { kind } }) => kind === 'board')
+    .reduce((sum, { bottom, top, thicknessMm }) => {
+      const middle = bottom.map((p, index) => ({ x: (p.x + top[index]!.x) / 2, y: (p.y + top[index]!.y) / 2 }));
+      return sum + ((area(bottom) + 4 * area(middle) + area(top)) * thicknessMm) / 6;
+    }, 0);
+  const grooves = 2 * 120 * 25,
+    trenches = 2 * 80 * 5 * 5,
+    bevels = 8 * (30 * 12.5);
   const floor = 120 * 80 + 2 * 120 * 30 + 2 * 80 * 30;
   // Where a bevel meets a groove or trench the wedges share a corner, which hand figures count twice: within a few of these.
   expect(Math.abs(volume - (floor * 5 - grooves - trenches - bevels))).toBeLessThan(8 * 125);
@@ -98,7 +198,13 @@ test('volume is what was drawn less what grooves and bevels take away, folded or
 test('a ring of folds cut open at one of them closes again there: four sectors of a shallow pyramid', () => {
   // Four creases from the middle of a plate to its edges, which no flat board can fold about at once.
   let part = plate(100, 100);
-  for (const [x, y] of [[50, 0], [100, 50], [50, 100], [0, 50]] as const) part = withLine(part, [50, 50], [x, y], { kind: 'crease', face: 'face', foldDegrees: 20, label: '' });
+  for (const [x, y] of [
+    [50, 0],
+    [100, 50],
+    [50, 100],
+    [0, 50],
+  ] as const)
+    part = withLine(part, [50, 50], [x, y], { kind: 'crease', face: 'face', foldDegrees: 20, label: '' });
   const ring = plateBody(part, context())!;
   expect(ring.tornRings).toHaveLength(1);
   const cut = after(part, { name: 'openFold', args: { operationId: ring.tornRings[0]!.operationId } });
@@ -108,11 +214,20 @@ test('a ring of folds cut open at one of them closes again there: four sectors o
   expect(opened.seams).toHaveLength(1);
   expect(opened.seams[0]).toMatchObject({ seam: { fromSegmentId: opened.seams[0]!.seam.toSegmentId } });
   expect(opened.seams[0]!.state).not.toBe('closed');
-  expect(() => after(part, { name: 'addSeam', args: { fromSegmentId: part.lines[0]!.segments[0]!.id, toSegmentId: part.lines[0]!.segments[0]!.id } })).toThrow('both sides of a through cut');
+  expect(() =>
+    after(part, {
+      name: 'addSeam',
+      args: { fromSegmentId: part.lines[0]!.segments[0]!.id, toSegmentId: part.lines[0]!.segments[0]!.id },
+    }),
+  ).toThrow('both sides of a through cut');
 });
 test('walls with square ends press where their ends meet, by half a board; each bevelled by half, they do not', () => {
-  const square = tray(), bevel = square.operations.find(({ kind }) => kind === 'bevel')!;
-  const part = after(withSeams(square, plateBody(square, context())!), { name: 'removeOperation', args: { operationId: bevel.id } });
+  const square = tray(),
+    bevel = square.operations.find(({ kind }) => kind === 'bevel')!;
+  const part = after(withSeams(square, plateBody(square, context())!), {
+    name: 'removeOperation',
+    args: { operationId: bevel.id },
+  });
   const pressed = plateBody(part, context())!;
   expect(seamFigures(pressed.seams)).toMatchObject({ closed: 0, open: 0, pressed: 4 });
   for (const { overlapMm } of pressed.seams) expect(overlapMm).toBeCloseTo(2.5, 1);

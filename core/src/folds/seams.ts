@@ -28,51 +28,80 @@ const SKINS = [0, 1] as const;
 
 /** How two edges lie to each other: by those of their lines that meet nearest, a skin on a skin or an end on a face. */
 export function measureSeam(a: PlacedEdge, b: PlacedEdge): Pick<SeamState, 'skins' | 'gapMm' | 'angleDegrees'> {
-  const pairs = SKINS.flatMap((i) => SKINS.map((j) => ({ skins: [i, j] as const, gapMm: gapBetween(a.lines[i], b.lines[j]) })));
+  const pairs = SKINS.flatMap((i) =>
+    SKINS.map((j) => ({ skins: [i, j] as const, gapMm: gapBetween(a.lines[i], b.lines[j]) })),
+  );
   const best = pairs.reduce((x, y) => (y.gapMm < x.gapMm - 1e-9 ? y : x));
   return { ...best, angleDegrees: angleOf(a.lines[best.skins[0]], b.lines[best.skins[1]]) };
 }
 
 /** The two lines of a seam that meet nearest. */
-export const seamLines = ({ edges, skins }: SeamState): readonly [Line3, Line3] => [edges[0].lines[skins[0]], edges[1].lines[skins[1]]];
+export const seamLines = ({ edges, skins }: SeamState): readonly [Line3, Line3] => [
+  edges[0].lines[skins[0]],
+  edges[1].lines[skins[1]],
+];
 
 function gapBetween(m: Line3, n: Line3): number {
   const [short, long] = distance3(...m) <= distance3(...n) ? [m, n] : [n, m];
   return Math.max(...SAMPLES.map((t) => distanceToRun3(interpolate3(short[0], short[1], t), long[0], long[1])));
 }
 function angleOf(m: Line3, n: Line3): number {
-  const u = subtract3(m[1], m[0]), v = subtract3(n[1], n[0]);
+  const u = subtract3(m[1], m[0]),
+    v = subtract3(n[1], n[0]);
   const sine = length3(cross3(u, v)) / (length3(u) * length3(v));
   return degrees(Math.asin(Math.min(1, sine)));
 }
 
 /** How a seam stands between two edges. */
 export function seamState(seam: SeamState['seam'], a: PlacedEdge, b: PlacedEdge): SeamState {
-  const measured = measureSeam(a, b), overlapMm = overlapOf({ solid: a.edge.solid, map: a.map }, { solid: b.edge.solid, map: b.map });
-  return { seam, edges: [a, b], ...measured, overlapMm, state: measured.gapMm > CLOSED_MM ? 'open' : overlapMm > PRESSED_MM ? 'pressed' : 'closed' };
+  const measured = measureSeam(a, b),
+    overlapMm = overlapOf({ solid: a.edge.solid, map: a.map }, { solid: b.edge.solid, map: b.map });
+  return {
+    seam,
+    edges: [a, b],
+    ...measured,
+    overlapMm,
+    state: measured.gapMm > CLOSED_MM ? 'open' : overlapMm > PRESSED_MM ? 'pressed' : 'closed',
+  };
 }
 
 /** Edges that nearly meet when the part is folded, though no seam says that they should: nearest first, each edge once. */
 export function nearSeams(edges: readonly PlacedEdge[], reachMm: number): readonly SeamState[] {
   const found: (readonly [PlacedEdge, PlacedEdge, number])[] = [];
-  edges.forEach((a, index) => edges.slice(index + 1).forEach((b) => {
-    const [own, other] = [a.edge, b.edge];
-    if (own.solid === other.solid || own.segmentId === other.segmentId || isMirrorId(own.segmentId) && isMirrorId(other.segmentId)) return;
-    const [m, n] = [distance3(...a.lines[0]), distance3(...b.lines[0])];
-    if (Math.min(m, n) < 0.6 * Math.max(m, n) || distance3(interpolate3(...a.lines[0], 0.5), interpolate3(...b.lines[0], 0.5)) > reachMm + Math.abs(m - n) / 2 + 2 * distance3(a.lines[0][0], a.lines[1][0])) return;
-    const { gapMm, angleDegrees } = measureSeam(a, b);
-    if (gapMm <= reachMm && angleDegrees < 10) found.push([a, b, gapMm]);
-  }));
+  edges.forEach((a, index) =>
+    edges.slice(index + 1).forEach((b) => {
+      const [own, other] = [a.edge, b.edge];
+      if (
+        own.solid === other.solid ||
+        own.segmentId === other.segmentId ||
+        (isMirrorId(own.segmentId) && isMirrorId(other.segmentId))
+      )
+        return;
+      const [m, n] = [distance3(...a.lines[0]), distance3(...b.lines[0])];
+      if (
+        Math.min(m, n) < 0.6 * Math.max(m, n) ||
+        distance3(interpolate3(...a.lines[0], 0.5), interpolate3(...b.lines[0], 0.5)) >
+          reachMm + Math.abs(m - n) / 2 + 2 * distance3(a.lines[0][0], a.lines[1][0])
+      )
+        return;
+      const { gapMm, angleDegrees } = measureSeam(a, b);
+      if (gapMm <= reachMm && angleDegrees < 10) found.push([a, b, gapMm]);
+    }),
+  );
   const used = new Set<PlacedEdge>();
-  return found.sort((a, b) => a[2] - b[2]).filter(([a, b]) => {
-    if (used.has(a) || used.has(b)) return false;
-    used.add(a).add(b);
-    return true;
-  }).map(([a, b]) => seamState({ fromSegmentId: a.edge.segmentId, toSegmentId: b.edge.segmentId }, a, b));
+  return found
+    .sort((a, b) => a[2] - b[2])
+    .filter(([a, b]) => {
+      if (used.has(a) || used.has(b)) return false;
+      used.add(a).add(b);
+      return true;
+    })
+    .map(([a, b]) => seamState({ fromSegmentId: a.edge.segmentId, toSegmentId: b.edge.segmentId }, a, b));
 }
 
 /** The pieces of a drawn edge: folds and features part it. */
-export const edgesOf = (edges: readonly PlacedEdge[], segmentId: string): readonly PlacedEdge[] => edges.filter(({ edge }) => edge.segmentId === segmentId || edge.segmentId.replace(/~f.*$/, '') === segmentId);
+export const edgesOf = (edges: readonly PlacedEdge[], segmentId: string): readonly PlacedEdge[] =>
+  edges.filter(({ edge }) => edge.segmentId === segmentId || edge.segmentId.replace(/~f.*$/, '') === segmentId);
 
 /**
  * How a declared seam lies, by the pieces of its two edges that lie nearest to each other; undefined while either edge is gone.
@@ -88,9 +117,16 @@ export function nearestState(seam: Seam, pairs: readonly (readonly [PlacedEdge, 
 
 /** The seams that a part declares within itself, as they lie. */
 export function declaredSeams(part: Part, edges: readonly PlacedEdge[]): readonly SeamState[] {
-  return (part.seams ?? []).filter(({ toPartId }) => toPartId === undefined).flatMap((seam): readonly SeamState[] => {
-    const to = edgesOf(edges, seam.toSegmentId);
-    const state = nearestState(seam, edgesOf(edges, seam.fromSegmentId).flatMap((a) => to.filter((b) => b.edge.solid !== a.edge.solid).map((b) => [a, b] as const)));
-    return state ? [state] : [];
-  });
+  return (part.seams ?? [])
+    .filter(({ toPartId }) => toPartId === undefined)
+    .flatMap((seam): readonly SeamState[] => {
+      const to = edgesOf(edges, seam.toSegmentId);
+      const state = nearestState(
+        seam,
+        edgesOf(edges, seam.fromSegmentId).flatMap((a) =>
+          to.filter((b) => b.edge.solid !== a.edge.solid).map((b) => [a, b] as const),
+        ),
+      );
+      return state ? [state] : [];
+    });
 }

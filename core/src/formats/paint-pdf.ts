@@ -50,17 +50,26 @@ function paint(canvas: PdfCanvas, inks: readonly Ink[], heightMm: number): void 
     switch (ink.kind) {
       case 'clip':
         canvas.save();
-        canvas.rect(ink.box.minX * k, (heightMm - ink.box.maxY) * k, (ink.box.maxX - ink.box.minX) * k, (ink.box.maxY - ink.box.minY) * k);
+        canvas.rect(
+          ink.box.minX * k,
+          (heightMm - ink.box.maxY) * k,
+          (ink.box.maxX - ink.box.minX) * k,
+          (ink.box.maxY - ink.box.minY) * k,
+        );
         canvas.clip();
         paint(canvas, ink.inks, heightMm);
         canvas.restore();
         break;
-      case 'path': paintPath(canvas, ink, at); break;
+      case 'path':
+        paintPath(canvas, ink, at);
+        break;
       case 'disc':
         canvas.circle(...at(ink.at), ink.radiusMm * k);
         canvas.fill(COLOURS[ink.tone]);
         break;
-      case 'text': paintText(canvas, ink, at); break;
+      case 'text':
+        paintText(canvas, ink, at);
+        break;
     }
   }
 }
@@ -72,7 +81,11 @@ function paintPath(canvas: PdfCanvas, ink: Extract<Ink, { kind: 'path' }>, at: (
   canvas.lineJoin('miter');
   canvas.lineCap(ink.dashMm && ink.dashMm[0]! < 0.1 ? 'round' : 'butt');
   canvas.strokeColor(COLOURS[ink.tone]);
-  if (ink.dashMm) canvas.dash(ink.dashMm.map((length) => length * POINTS_PER_MM), {});
+  if (ink.dashMm)
+    canvas.dash(
+      ink.dashMm.map((length) => length * POINTS_PER_MM),
+      {},
+    );
   else canvas.undash();
   if (ink.fill) canvas.fillAndStroke(COLOURS[ink.fill], COLOURS[ink.tone]);
   else canvas.stroke();
@@ -106,7 +119,8 @@ function trace(canvas: PdfCanvas, path: Path, at: (p: Point) => [number, number]
   canvas.moveTo(...at(first.from));
   for (const curve of path) {
     if (curve.kind === 'cubic') canvas.bezierCurveTo(...at(curve.control1), ...at(curve.control2), ...at(curve.to));
-    else if (curve.kind === 'arc' && Math.abs(curve.bulge) > 1e-9) for (const [c1, c2, to] of arcCubics(curve)) canvas.bezierCurveTo(...at(c1), ...at(c2), ...at(to));
+    else if (curve.kind === 'arc' && Math.abs(curve.bulge) > 1e-9)
+      for (const [c1, c2, to] of arcCubics(curve)) canvas.bezierCurveTo(...at(c1), ...at(c2), ...at(to));
     else canvas.lineTo(...at(curve.to));
   }
 }
@@ -118,11 +132,21 @@ function trace(canvas: PdfCanvas, path: Path, at: (p: Point) => [number, number]
 function arcCubics(arc: Extract<Curve, { kind: 'arc' }>): readonly (readonly [Point, Point, Point])[] {
   const { centre, radius, start, sweep } = arcGeometry(arc);
   const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 4)));
-  const step = sweep / count, handle = (4 / 3) * Math.tan(step / 4) * radius;
+  const step = sweep / count,
+    handle = (4 / 3) * Math.tan(step / 4) * radius;
   return Array.from({ length: count }, (_, index) => {
-    const a = start + step * index, b = a + step;
-    const on = (angle: number): Point => ({ x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) });
-    const p = on(a), q = index === count - 1 ? arc.to : on(b);
-    return [{ x: p.x - handle * Math.sin(a), y: p.y + handle * Math.cos(a) }, { x: q.x + handle * Math.sin(b), y: q.y - handle * Math.cos(b) }, q] as const;
+    const a = start + step * index,
+      b = a + step;
+    const on = (angle: number): Point => ({
+      x: centre.x + radius * Math.cos(angle),
+      y: centre.y + radius * Math.sin(angle),
+    });
+    const p = on(a),
+      q = index === count - 1 ? arc.to : on(b);
+    return [
+      { x: p.x - handle * Math.sin(a), y: p.y + handle * Math.cos(a) },
+      { x: q.x + handle * Math.sin(b), y: q.y - handle * Math.cos(b) },
+      q,
+    ] as const;
   });
 }

@@ -17,7 +17,11 @@ export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string>>;
  * Paints pages into an empty PDF document and ends it. Viewers are told to print without scaling, on paper of the pages' size.
  * An empty list gives one blank page, since a PDF needs one.
  */
-export function writePdf(document: PdfDocument, pages: readonly { readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }[], fonts: PdfFontFiles): void {
+export function writePdf(
+  document: PdfDocument,
+  pages: readonly { readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }[],
+  fonts: PdfFontFiles,
+): void {
   document._root.data.ViewerPreferences = document.ref({ PrintScaling: 'None', PickTrayByPDFSize: true });
   for (const name of PDF_FONTS) document.registerFont(name, fonts[name]);
   for (const { inks, widthMm, heightMm } of pages) paintPdfPage(document, inks, widthMm, heightMm);

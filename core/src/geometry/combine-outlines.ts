@@ -15,7 +15,8 @@ const SAME_PLACE_MM = 1e-4;
  * @returns closed loops; counter-clockwise ones bound, clockwise ones are holes; empty when nothing is left
  */
 export function combineOutlines(first: Path, second: Path, how: Combination): readonly Path[] {
-  const a = counterClockwisePath(first), b = counterClockwisePath(second);
+  const a = counterClockwisePath(first),
+    b = counterClockwisePath(second);
   const keptA = cutAt(a, b).filter((piece) => {
     const side = sideOf(piece, b);
     if (side === 'on') return how !== 'cutOut';
@@ -34,7 +35,14 @@ const counterClockwisePath = (path: Path): Path => (pathSignedArea(path) < 0 ? r
 /** The path's curves, cut wherever they meet the other path; where they only touch it they are left whole. */
 export function cutAt(path: Path, other: Path): Path {
   return path.flatMap((curve, index) => {
-    const cuts = other.flatMap((one) => curveMeetings(curve, one).filter((meeting) => !isTouch(path, index, one, other, meeting)).map(({ s }) => s)).filter((s) => s > 0 && s < 1).sort((m, n) => m - n);
+    const cuts = other
+      .flatMap((one) =>
+        curveMeetings(curve, one)
+          .filter((meeting) => !isTouch(path, index, one, other, meeting))
+          .map(({ s }) => s),
+      )
+      .filter((s) => s > 0 && s < 1)
+      .sort((m, n) => m - n);
     return cutCurve(curve, cuts);
   });
 }
@@ -49,10 +57,15 @@ const ASIDE_MM = 1;
  * cuts there fall anywhere and leave splinters that belong to neither.
  */
 function isTouch(path: Path, index: number, one: Curve, other: Path, { s, t }: Meeting): boolean {
-  const curve = path[index]!, u = curveTangent(curve, s), v = curveTangent(one, t), speed = Math.hypot(u.x, u.y);
+  const curve = path[index]!,
+    u = curveTangent(curve, s),
+    v = curveTangent(one, t),
+    speed = Math.hypot(u.x, u.y);
   if (speed === 0 || Math.abs(cross(u, v)) > ALIKE * speed * Math.hypot(v.x, v.y)) return false;
   const step = ASIDE_MM / speed;
-  const sides = [pointAside(path, index, s - step), pointAside(path, index, s + step)].map((p) => (p ? sideAt(other, p) : 0));
+  const sides = [pointAside(path, index, s - step), pointAside(path, index, s + step)].map((p) =>
+    p ? sideAt(other, p) : 0,
+  );
   return sides[0] !== 0 && sides[0] === sides[1];
 }
 
@@ -61,7 +74,8 @@ function pointAside(path: Path, index: number, at: number): Point | undefined {
   const curve = path[index]!;
   if (at >= 0 && at <= 1) return curvePoint(curve, at);
   const next = path[(index + (at < 0 ? path.length - 1 : 1)) % path.length]!;
-  const own = curveTangent(curve, at < 0 ? 0 : 1), others = curveTangent(next, at < 0 ? 1 : 0);
+  const own = curveTangent(curve, at < 0 ? 0 : 1),
+    others = curveTangent(next, at < 0 ? 1 : 0);
   const over = ((at < 0 ? -at : at - 1) * Math.hypot(own.x, own.y)) / Math.hypot(others.x, others.y);
   return over < 1 ? curvePoint(next, at < 0 ? 1 - over : over) : undefined;
 }
@@ -75,7 +89,8 @@ function sideAt(path: Path, p: Point): number {
 /** A curve cut at ascending parameters; cuts that leave no length are passed over. */
 export function cutCurve(curve: Curve, cuts: readonly number[]): readonly Curve[] {
   const pieces: Curve[] = [];
-  let rest = curve, from = 0;
+  let rest = curve,
+    from = 0;
   for (const cut of cuts) {
     const t = (cut - from) / (1 - from);
     if (t <= 0 || t >= 1) continue;
@@ -94,7 +109,10 @@ const JUDGED_AT = [0.5, 0.31, 0.73];
 
 /** Where a piece lies to a closed path; `on` runs the same way along it, `against` the other. */
 function sideOf(piece: Curve, path: Path): 'inside' | 'outside' | 'on' | 'against' {
-  const nearest = JUDGED_AT.map((t) => { const at = curvePoint(piece, t); return { t, at, ...nearestOnPathCurve(path, at) }; });
+  const nearest = JUDGED_AT.map((t) => {
+    const at = curvePoint(piece, t);
+    return { t, at, ...nearestOnPathCurve(path, at) };
+  });
   const off = nearest.find(({ distance: d }) => d >= SAME_PLACE_MM);
   if (off) return isInside(off.at, flattenClosedPath(path, 1e-3)) ? 'inside' : 'outside';
   const { t, curve, near } = nearest[0]!;
@@ -102,8 +120,16 @@ function sideOf(piece: Curve, path: Path): 'inside' | 'outside' | 'on' | 'agains
 }
 
 /** The curve of a path that a point lies nearest to, and where on it. */
-const nearestOnPathCurve = (path: Path, p: Point): { readonly curve: Curve; readonly near: number; readonly distance: number; readonly point: Point } =>
-  path.map((curve) => { const { t, distance: d, point } = nearestOnCurve(curve, p); return { curve, near: t, distance: d, point }; }).reduce((a, b) => (b.distance < a.distance ? b : a));
+const nearestOnPathCurve = (
+  path: Path,
+  p: Point,
+): { readonly curve: Curve; readonly near: number; readonly distance: number; readonly point: Point } =>
+  path
+    .map((curve) => {
+      const { t, distance: d, point } = nearestOnCurve(curve, p);
+      return { curve, near: t, distance: d, point };
+    })
+    .reduce((a, b) => (b.distance < a.distance ? b : a));
 
 /** Pieces joined end to start into closed loops; what closes nowhere is left out. */
 export function chain(pieces: readonly Curve[]): readonly Path[] {
@@ -126,4 +152,5 @@ export function chain(pieces: readonly Curve[]): readonly Path[] {
 }
 
 /** A loop whose ends meet to the last digit. */
-const sealed = (loop: Path): Path => loop.map((curve, index) => ({ ...curve, to: loop[(index + 1) % loop.length]!.from }));
+const sealed = (loop: Path): Path =>
+  loop.map((curve, index) => ({ ...curve, to: loop[(index + 1) % loop.length]!.from }));

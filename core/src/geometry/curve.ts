@@ -1,18 +1,40 @@
 import { Bezier } from 'bezier-js';
-import { add, cross, distance, interpolate, nearestParameter, leftOf, midpoint, subtract, times, type Point } from './point.ts';
+import {
+  add,
+  cross,
+  distance,
+  interpolate,
+  nearestParameter,
+  leftOf,
+  midpoint,
+  subtract,
+  times,
+  type Point,
+} from './point.ts';
 import { applyTransform, isMirroring, type Transform } from './transform.ts';
 
 /** A straight run, a circular arc (bulge = tan of a quarter of its sweep, positive counter-clockwise), or a cubic curve. */
 export type Curve =
   | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
   | { readonly kind: 'arc'; readonly from: Point; readonly to: Point; readonly bulge: number }
-  | { readonly kind: 'cubic'; readonly from: Point; readonly to: Point; readonly control1: Point; readonly control2: Point };
+  | {
+      readonly kind: 'cubic';
+      readonly from: Point;
+      readonly to: Point;
+      readonly control1: Point;
+      readonly control2: Point;
+    };
 
 type Arc = Extract<Curve, { kind: 'arc' }>;
 type Cubic = Extract<Curve, { kind: 'cubic' }>;
 
 /** Centre, radius, start angle and sweep (radians, signed) of an arc. */
-export function arcGeometry(arc: Arc): { readonly centre: Point; readonly radius: number; readonly start: number; readonly sweep: number } {
+export function arcGeometry(arc: Arc): {
+  readonly centre: Point;
+  readonly radius: number;
+  readonly start: number;
+  readonly sweep: number;
+} {
   const sweep = 4 * Math.atan(arc.bulge);
   const chord = distance(arc.from, arc.to);
   const radius = (chord * (1 + arc.bulge * arc.bulge)) / (4 * Math.abs(arc.bulge));
@@ -24,7 +46,8 @@ export function arcGeometry(arc: Arc): { readonly centre: Point; readonly radius
 
 /** Bulge of the arc from `from` to `to` through a third point; 0 when the three lie on a line. */
 export function bulgeThrough(from: Point, through: Point, to: Point): number {
-  const a = subtract(from, through), b = subtract(to, through);
+  const a = subtract(from, through),
+    b = subtract(to, through);
   const angleAtThrough = Math.atan2(cross(a, b), a.x * b.x + a.y * b.y);
   // Inscribed angle: sweep = 2·(π - |angle|), on the side away from the third point.
   const quarterSweep = (Math.PI - Math.abs(angleAtThrough)) / 2;
@@ -32,8 +55,10 @@ export function bulgeThrough(from: Point, through: Point, to: Point): number {
   return Math.abs(bulge) < 1e-9 ? 0 : bulge;
 }
 
-const bezierOf = (c: Cubic): Bezier => new Bezier(c.from.x, c.from.y, c.control1.x, c.control1.y, c.control2.x, c.control2.y, c.to.x, c.to.y);
-const isStraight = (curve: Curve): boolean => curve.kind === 'line' || (curve.kind === 'arc' && Math.abs(curve.bulge) < 1e-9);
+const bezierOf = (c: Cubic): Bezier =>
+  new Bezier(c.from.x, c.from.y, c.control1.x, c.control1.y, c.control2.x, c.control2.y, c.to.x, c.to.y);
+const isStraight = (curve: Curve): boolean =>
+  curve.kind === 'line' || (curve.kind === 'arc' && Math.abs(curve.bulge) < 1e-9);
 
 /** Length along the curve; cubics by Legendre-Gauss quadrature. */
 export function curveLength(curve: Curve): number {
@@ -63,7 +88,11 @@ export function curvePoint(curve: Curve, t: number): Point {
 /** Both halves of a curve cut at t in (0, 1). */
 export function splitCurve(curve: Curve, t: number): readonly [Curve, Curve] {
   const at = curvePoint(curve, t);
-  if (curve.kind === 'line') return [{ ...curve, to: at }, { ...curve, from: at }];
+  if (curve.kind === 'line')
+    return [
+      { ...curve, to: at },
+      { ...curve, from: at },
+    ];
   if (curve.kind === 'arc') {
     const quarter = Math.atan(curve.bulge);
     return [
@@ -71,7 +100,9 @@ export function splitCurve(curve: Curve, t: number): readonly [Curve, Curve] {
       { ...curve, from: at, bulge: Math.tan(quarter * (1 - t)) },
     ];
   }
-  const a = interpolate(curve.from, curve.control1, t), b = interpolate(curve.control1, curve.control2, t), c = interpolate(curve.control2, curve.to, t);
+  const a = interpolate(curve.from, curve.control1, t),
+    b = interpolate(curve.control1, curve.control2, t),
+    c = interpolate(curve.control2, curve.to, t);
   return [
     { kind: 'cubic', from: curve.from, control1: a, control2: interpolate(a, b, t), to: at },
     { kind: 'cubic', from: at, control1: interpolate(b, c, t), control2: c, to: curve.to },
@@ -84,7 +115,8 @@ export function parameterAtLength(curve: Curve, lengthMm: number): number {
   if (lengthMm <= 0 || whole === 0) return 0;
   if (lengthMm >= whole) return 1;
   if (curve.kind !== 'cubic') return lengthMm / whole;
-  let low = 0, high = 1;
+  let low = 0,
+    high = 1;
   for (let round = 0; round < 50; round++) {
     const middle = (low + high) / 2;
     if (curveLength(splitCurve(curve, middle)[0]) < lengthMm) low = middle;
@@ -98,15 +130,25 @@ export function curveTangent(curve: Curve, t: number): Point {
   if (isStraight(curve)) return subtract(curve.to, curve.from);
   if (curve.kind === 'cubic') {
     const u = 1 - t;
-    const [p, q, r] = [subtract(curve.control1, curve.from), subtract(curve.control2, curve.control1), subtract(curve.to, curve.control2)];
-    return { x: 3 * (u * u * p.x + 2 * u * t * q.x + t * t * r.x), y: 3 * (u * u * p.y + 2 * u * t * q.y + t * t * r.y) };
+    const [p, q, r] = [
+      subtract(curve.control1, curve.from),
+      subtract(curve.control2, curve.control1),
+      subtract(curve.to, curve.control2),
+    ];
+    return {
+      x: 3 * (u * u * p.x + 2 * u * t * q.x + t * t * r.x),
+      y: 3 * (u * u * p.y + 2 * u * t * q.y + t * t * r.y),
+    };
   }
   const { radius, start, sweep } = arcGeometry(curve as Arc);
   return { x: -radius * sweep * Math.sin(start + sweep * t), y: radius * sweep * Math.cos(start + sweep * t) };
 }
 
 /** Parameter in [0, 1] and distance of the point of the curve nearest to p. */
-export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; readonly point: Point; readonly distance: number } {
+export function nearestOnCurve(
+  curve: Curve,
+  p: Point,
+): { readonly t: number; readonly point: Point; readonly distance: number } {
   if (isStraight(curve)) {
     const t = nearestParameter(p, curve.from, curve.to);
     const point = interpolate(curve.from, curve.to, t);
@@ -116,12 +158,21 @@ export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; re
   const off = samples.map((sample) => distance(sample, p));
   let best = { t: 0, point: samples[0]!, distance: off[0]! };
   off.forEach((d, index) => {
-    const before = off[index - 1] ?? Infinity, after = off[index + 1] ?? Infinity;
+    const before = off[index - 1] ?? Infinity,
+      after = off[index + 1] ?? Infinity;
     if (d > before || d > after) return;
     // Between two samples the curve comes no nearer than they do, less the way to the next: a curve that passes by itself has several such places.
-    const reach = Math.max(index > 0 ? distance(samples[index - 1]!, samples[index]!) : 0, index < NEAREST_SAMPLES ? distance(samples[index]!, samples[index + 1]!) : 0);
+    const reach = Math.max(
+      index > 0 ? distance(samples[index - 1]!, samples[index]!) : 0,
+      index < NEAREST_SAMPLES ? distance(samples[index]!, samples[index + 1]!) : 0,
+    );
     if (d - 1.5 * reach > best.distance) return;
-    const found = nearestBetween(curve, p, Math.max(0, index - 1) / NEAREST_SAMPLES, Math.min(NEAREST_SAMPLES, index + 1) / NEAREST_SAMPLES);
+    const found = nearestBetween(
+      curve,
+      p,
+      Math.max(0, index - 1) / NEAREST_SAMPLES,
+      Math.min(NEAREST_SAMPLES, index + 1) / NEAREST_SAMPLES,
+    );
     if (found.distance < best.distance) best = found;
   });
   return best;
@@ -131,14 +182,20 @@ export function nearestOnCurve(curve: Curve, p: Point): { readonly t: number; re
 const NEAREST_SAMPLES = 48;
 
 /** The nearest place within a stretch, by ternary search. */
-function nearestBetween(curve: Curve, p: Point, from: number, to: number): { readonly t: number; readonly point: Point; readonly distance: number } {
+function nearestBetween(
+  curve: Curve,
+  p: Point,
+  from: number,
+  to: number,
+): { readonly t: number; readonly point: Point; readonly distance: number } {
   let [low, high] = [from, to];
   for (let round = 0; round < 60; round++) {
     const third = (high - low) / 3;
     if (distance(curvePoint(curve, low + third), p) < distance(curvePoint(curve, high - third), p)) high -= third;
     else low += third;
   }
-  const t = (low + high) / 2, point = curvePoint(curve, t);
+  const t = (low + high) / 2,
+    point = curvePoint(curve, t);
   return { t, point, distance: distance(point, p) };
 }
 
@@ -146,7 +203,10 @@ function nearestBetween(curve: Curve, p: Point, from: number, to: number): { rea
  * Points along the curve, the start included, the end left out, no chord further from it than the tolerance.
  * @param toleranceMm greatest distance between chord and curve, above 0
  */
-export function flattenCurve(curve: Curve, toleranceMm: number): readonly { readonly point: Point; readonly t: number }[] {
+export function flattenCurve(
+  curve: Curve,
+  toleranceMm: number,
+): readonly { readonly point: Point; readonly t: number }[] {
   const steps = stepsFor(curve, toleranceMm);
   return Array.from({ length: steps }, (_, step) => ({ point: curvePoint(curve, step / steps), t: step / steps }));
 }
@@ -161,7 +221,10 @@ function stepsFor(curve: Curve, toleranceMm: number): number {
   // Wang's bound: n = sqrt(d(d-1)/8 · max second difference / tolerance), d = 3.
   const cubic = curve as Cubic;
   const second = (a: Point, b: Point, c: Point): number => Math.hypot(a.x - 2 * b.x + c.x, a.y - 2 * b.y + c.y);
-  const most = Math.max(second(cubic.from, cubic.control1, cubic.control2), second(cubic.control1, cubic.control2, cubic.to));
+  const most = Math.max(
+    second(cubic.from, cubic.control1, cubic.control2),
+    second(cubic.control1, cubic.control2, cubic.to),
+  );
   return Math.min(2000, Math.max(2, Math.ceil(Math.sqrt((6 / 8) * (most / toleranceMm)))));
 }
 
@@ -174,25 +237,40 @@ export function areaBeyondChord(curve: Curve): number {
   }
   const { from: a, control1: b, control2: c, to: d } = curve as Cubic;
   // Half the integral of B × B' over t, with the curve's start as origin (the chord then adds nothing).
-  const p = subtract(b, a), q = subtract(c, a), r = subtract(d, a);
+  const p = subtract(b, a),
+    q = subtract(c, a),
+    r = subtract(d, a);
   return (3 / 20) * (cross(p, q) + cross(p, r) + 2 * cross(q, r));
 }
 
 /** The curve run the other way. */
 export function reverseCurve(curve: Curve): Curve {
   switch (curve.kind) {
-    case 'line': return { kind: 'line', from: curve.to, to: curve.from };
-    case 'arc': return { kind: 'arc', from: curve.to, to: curve.from, bulge: -curve.bulge };
-    case 'cubic': return { kind: 'cubic', from: curve.to, to: curve.from, control1: curve.control2, control2: curve.control1 };
+    case 'line':
+      return { kind: 'line', from: curve.to, to: curve.from };
+    case 'arc':
+      return { kind: 'arc', from: curve.to, to: curve.from, bulge: -curve.bulge };
+    case 'cubic':
+      return { kind: 'cubic', from: curve.to, to: curve.from, control1: curve.control2, control2: curve.control1 };
   }
 }
 
 /** The curve under a map that keeps circles round (turn, move, mirror, even scale). */
 export function transformCurve(t: Transform, curve: Curve): Curve {
-  const from = applyTransform(t, curve.from), to = applyTransform(t, curve.to);
+  const from = applyTransform(t, curve.from),
+    to = applyTransform(t, curve.to);
   switch (curve.kind) {
-    case 'line': return { kind: 'line', from, to };
-    case 'arc': return { kind: 'arc', from, to, bulge: isMirroring(t) ? -curve.bulge : curve.bulge };
-    case 'cubic': return { kind: 'cubic', from, to, control1: applyTransform(t, curve.control1), control2: applyTransform(t, curve.control2) };
+    case 'line':
+      return { kind: 'line', from, to };
+    case 'arc':
+      return { kind: 'arc', from, to, bulge: isMirroring(t) ? -curve.bulge : curve.bulge };
+    case 'cubic':
+      return {
+        kind: 'cubic',
+        from,
+        to,
+        control1: applyTransform(t, curve.control1),
+        control2: applyTransform(t, curve.control2),
+      };
   }
 }

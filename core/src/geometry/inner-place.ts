@@ -7,7 +7,11 @@ import { distanceToEdge, isInside, type Polygon } from './polygon.ts';
  * @param precisionMm stops when no cell can be better by more than this, above 0
  * @source quadtree search for the pole of inaccessibility: cells are split while their best possible distance beats the best found
  */
-export function roomiestPlace(ring: Polygon, avoid: readonly Polygon[], precisionMm: number): { readonly place: Point; readonly distance: number } {
+export function roomiestPlace(
+  ring: Polygon,
+  avoid: readonly Polygon[],
+  precisionMm: number,
+): { readonly place: Point; readonly distance: number } {
   const depth = (p: Point): number => {
     const toEdge = Math.min(distanceToEdge(p, ring), ...avoid.map((hole) => distanceToEdge(p, hole)));
     return isInside(p, ring) && !avoid.some((hole) => isInside(p, hole)) ? toEdge : -toEdge;
@@ -21,10 +25,20 @@ export function roomiestPlace(ring: Polygon, avoid: readonly Polygon[], precisio
   function cell(x: number, y: number, half: number): { x: number; y: number; half: number; depth: number } {
     return { x, y, half, depth: depth({ x, y }) };
   }
-  let best = cells.reduce((a, b) => (b.depth > a.depth ? b : a), cell((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2, 0));
+  let best = cells.reduce(
+    (a, b) => (b.depth > a.depth ? b : a),
+    cell((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2, 0),
+  );
   for (let round = 0; round < 20 && cells.length > 0; round++) {
     const worthwhile = cells.filter((c) => c.depth + c.half * Math.SQRT2 > best.depth + precisionMm);
-    cells = worthwhile.flatMap(({ x, y, half }) => [[-1, -1], [-1, 1], [1, -1], [1, 1]].map(([i, j]) => cell(x + (i! * half) / 2, y + (j! * half) / 2, half / 2)));
+    cells = worthwhile.flatMap(({ x, y, half }) =>
+      [
+        [-1, -1],
+        [-1, 1],
+        [1, -1],
+        [1, 1],
+      ].map(([i, j]) => cell(x + (i! * half) / 2, y + (j! * half) / 2, half / 2)),
+    );
     for (const candidate of cells) if (candidate.depth > best.depth) best = candidate;
   }
   return { place: { x: best.x, y: best.y }, distance: best.depth };

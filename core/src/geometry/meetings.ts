@@ -4,7 +4,11 @@ import { runCrossing } from './crossings.ts';
 import { cross, distance, distanceToRun, subtract, type Point } from './point.ts';
 
 /** Where two curves meet: the place, and the parameter on each. */
-export interface Meeting { readonly point: Point; readonly s: number; readonly t: number }
+export interface Meeting {
+  readonly point: Point;
+  readonly s: number;
+  readonly t: number;
+}
 
 /** Flattening that the search starts from, in mm. */
 const SEED_TOLERANCE_MM = 0.05;
@@ -30,7 +34,14 @@ export function curveMeetings(a: Curve, b: Curve): readonly Meeting[] {
   return found.sort((m, n) => m.s - n.s);
 }
 
-interface SeedRun { readonly a: Point; readonly b: Point; readonly from: number; readonly to: number; readonly box: ReturnType<typeof boundsOf>; readonly reach: ReturnType<typeof boundsOf> }
+interface SeedRun {
+  readonly a: Point;
+  readonly b: Point;
+  readonly from: number;
+  readonly to: number;
+  readonly box: ReturnType<typeof boundsOf>;
+  readonly reach: ReturnType<typeof boundsOf>;
+}
 
 function runsOf(curve: Curve): readonly SeedRun[] {
   const points = [...flattenCurve(curve, SEED_TOLERANCE_MM), { point: curve.to, t: 1 }];
@@ -48,22 +59,39 @@ function seeds(p: SeedRun, q: SeedRun): readonly (readonly [number, number])[] {
   if (at) return [[between(p, at.s), between(q, at.t)]];
   const near = 3 * SEED_TOLERANCE_MM;
   const along = (point: Point, run: SeedRun): number => {
-    const d = subtract(run.b, run.a), e = subtract(point, run.a);
+    const d = subtract(run.b, run.a),
+      e = subtract(point, run.a);
     return Math.max(0, Math.min(1, (d.x * e.x + d.y * e.y) / Math.max(1e-12, d.x * d.x + d.y * d.y)));
   };
   return [
-    ...([[p.a, p.from], [p.b, p.to]] as const).filter(([point]) => distanceToRun(point, q.a, q.b) <= near).map(([point, s]) => [s, between(q, along(point, q))] as const),
-    ...([[q.a, q.from], [q.b, q.to]] as const).filter(([point]) => distanceToRun(point, p.a, p.b) <= near).map(([point, t]) => [between(p, along(point, p)), t] as const),
+    ...(
+      [
+        [p.a, p.from],
+        [p.b, p.to],
+      ] as const
+    )
+      .filter(([point]) => distanceToRun(point, q.a, q.b) <= near)
+      .map(([point, s]) => [s, between(q, along(point, q))] as const),
+    ...(
+      [
+        [q.a, q.from],
+        [q.b, q.to],
+      ] as const
+    )
+      .filter(([point]) => distanceToRun(point, p.a, p.b) <= near)
+      .map(([point, t]) => [between(p, along(point, p)), t] as const),
   ];
 }
 
 function refine(a: Curve, b: Curve, s0: number, t0: number): Meeting | undefined {
   const inside = (value: number): number => Math.min(1, Math.max(0, value));
-  let s = s0, t = t0;
+  let s = s0,
+    t = t0;
   for (let round = 0; round < 60; round++) {
     const gap = subtract(curvePoint(b, t), curvePoint(a, s));
     if (Math.hypot(gap.x, gap.y) < MEETING_MM * 1e-3) break;
-    const u = curveTangent(a, s), v = curveTangent(b, t);
+    const u = curveTangent(a, s),
+      v = curveTangent(b, t);
     const determinant = cross(u, v);
     // Where the curves run alike, a step towards each other's nearest place stands in for Newton's.
     if (Math.abs(determinant) < 1e-9 * Math.hypot(u.x, u.y) * Math.hypot(v.x, v.y)) {

@@ -1,4 +1,12 @@
-import { arcGeometry, bulgeThrough, curvePoint, curveTangent, nearestOnCurve, splitCurve, type Curve } from './curve.ts';
+import {
+  arcGeometry,
+  bulgeThrough,
+  curvePoint,
+  curveTangent,
+  nearestOnCurve,
+  splitCurve,
+  type Curve,
+} from './curve.ts';
 import { chain, cutCurve } from './combine-outlines.ts';
 import { curveMeetings } from './meetings.ts';
 import { pathSignedArea, reversePath, type Path } from './path.ts';
@@ -24,18 +32,26 @@ export function offsetOutline(outline: Path, byMm: number, corners: 'sharp' | 'r
   if (byMm === 0) return [path];
   const raw = rawOffset(path, byMm, corners);
   const pieces = raw.flatMap((curve, index) => {
-    const cuts = raw.flatMap((other, at) => (at === index ? [] : curveMeetings(curve, other).map(({ s }) => s))).filter((s) => s > 1e-9 && s < 1 - 1e-9).sort((m, n) => m - n);
+    const cuts = raw
+      .flatMap((other, at) => (at === index ? [] : curveMeetings(curve, other).map(({ s }) => s)))
+      .filter((s) => s > 1e-9 && s < 1 - 1e-9)
+      .sort((m, n) => m - n);
     return cutCurve(curve, cuts);
   });
-  const kept = pieces.filter((piece) => [0.5, 0.25, 0.75].every((t) => distanceToPath(curvePoint(piece, t), path) >= Math.abs(byMm) - SLACK_MM));
-  return chain(kept).filter((loop) => pathSignedArea(loop) > 0).map(withoutSeams);
+  const kept = pieces.filter((piece) =>
+    [0.5, 0.25, 0.75].every((t) => distanceToPath(curvePoint(piece, t), path) >= Math.abs(byMm) - SLACK_MM),
+  );
+  return chain(kept)
+    .filter((loop) => pathSignedArea(loop) > 0)
+    .map(withoutSeams);
 }
 
 /** A loop whose straight runs in one line are one run; it starts where its first run starts. */
 function withoutSeams(loop: Path): Path {
   const goesOn = (a: Curve, b: Curve): boolean => {
     if (a.kind !== 'line' || b.kind !== 'line') return false;
-    const u = subtract(a.to, a.from), v = subtract(b.to, b.from);
+    const u = subtract(a.to, a.from),
+      v = subtract(b.to, b.from);
     return Math.abs(cross(u, v)) < 1e-9 * Math.hypot(u.x, u.y) * Math.hypot(v.x, v.y) && u.x * v.x + u.y * v.y > 0;
   };
   const merged = loop.reduce<Curve[]>((list, curve) => {
@@ -48,7 +64,8 @@ function withoutSeams(loop: Path): Path {
   return merged.length > 2 && goesOn(last, first) ? [{ ...first, from: last.from }, ...merged.slice(1, -1)] : merged;
 }
 
-const distanceToPath = (p: Point, path: Path): number => Math.min(...path.map((curve) => nearestOnCurve(curve, p).distance));
+const distanceToPath = (p: Point, path: Path): number =>
+  Math.min(...path.map((curve) => nearestOnCurve(curve, p).distance));
 
 /** Unit vector to the right of a curve's run: outwards on a counter-clockwise outline. */
 function rightOf(curve: Curve, t: number): Point {
@@ -61,7 +78,8 @@ function rawOffset(path: Path, byMm: number, corners: 'sharp' | 'round'): Path {
   const moved = path.map((curve) => offsetCurve(curve, byMm));
   return moved.flatMap((curves, index) => {
     const next = moved[(index + 1) % moved.length]!;
-    const last = curves.at(-1), first = next[0];
+    const last = curves.at(-1),
+      first = next[0];
     if (!last || !first) return curves;
     return [...curves, ...joinOf(last, first, path[index]!.to, byMm, corners)];
   });
@@ -86,8 +104,16 @@ function offsetCubic(curve: Cubic, byMm: number, depth: number): readonly Curve[
   const [from, to] = [add(curve.from, times(rightOf(curve, 0), byMm)), add(curve.to, times(rightOf(curve, 1), byMm))];
   const chord = distance(curve.from, curve.to);
   const k = chord > 1e-9 ? distance(from, to) / chord : 1;
-  const moved: Curve = { kind: 'cubic', from, to, control1: add(from, times(subtract(curve.control1, curve.from), k)), control2: add(to, times(subtract(curve.control2, curve.to), k)) };
-  const isTrue = [0.25, 0.5, 0.75].every((t) => Math.abs(nearestOnCurve(curve, curvePoint(moved, t)).distance - Math.abs(byMm)) < CUBIC_FIT_MM);
+  const moved: Curve = {
+    kind: 'cubic',
+    from,
+    to,
+    control1: add(from, times(subtract(curve.control1, curve.from), k)),
+    control2: add(to, times(subtract(curve.control2, curve.to), k)),
+  };
+  const isTrue = [0.25, 0.5, 0.75].every(
+    (t) => Math.abs(nearestOnCurve(curve, curvePoint(moved, t)).distance - Math.abs(byMm)) < CUBIC_FIT_MM,
+  );
   if (isTrue || depth >= 8) return [moved];
   const [head, tail] = splitCurve(curve, 0.5) as readonly [Cubic, Cubic];
   return [...offsetCubic(head, byMm, depth + 1), ...offsetCubic(tail, byMm, depth + 1)];
@@ -96,7 +122,8 @@ function offsetCubic(curve: Cubic, byMm: number, depth: number): readonly Curve[
 /** What joins two moved curves at an old corner: nothing, a sharp point, an arc, or a straight run that is dropped later. */
 function joinOf(last: Curve, first: Curve, corner: Point, byMm: number, corners: 'sharp' | 'round'): readonly Curve[] {
   if (distance(last.to, first.from) < 1e-9) return [];
-  const u = curveTangent(last, 1), v = curveTangent(first, 0);
+  const u = curveTangent(last, 1),
+    v = curveTangent(first, 0);
   const turn = cross(u, v);
   const opens = byMm > 0 ? turn > 0 : turn < 0;
   if (!opens) return [{ kind: 'line', from: last.to, to: first.from }];
@@ -104,7 +131,11 @@ function joinOf(last: Curve, first: Curve, corner: Point, byMm: number, corners:
     const gap = subtract(first.from, last.to);
     const along = cross(gap, v) / turn;
     const tip = add(last.to, times(u, along));
-    if (along > 0 && distance(tip, corner) <= SHARPEST_CORNER * Math.abs(byMm)) return [{ kind: 'line', from: last.to, to: tip }, { kind: 'line', from: tip, to: first.from }];
+    if (along > 0 && distance(tip, corner) <= SHARPEST_CORNER * Math.abs(byMm))
+      return [
+        { kind: 'line', from: last.to, to: tip },
+        { kind: 'line', from: tip, to: first.from },
+      ];
   }
   const middle = { x: (last.to.x + first.from.x) / 2 - corner.x, y: (last.to.y + first.from.y) / 2 - corner.y };
   const length = Math.hypot(middle.x, middle.y);

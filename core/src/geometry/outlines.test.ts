@@ -1,14 +1,41 @@
 import fc from 'fast-check';
-import { combineOutlines, curveMeetings, curvePoint, distance, nearestOnCurve, offsetOutline, pathSignedArea, reversePath, rotation, transformPath, compose, translation, type Curve, type Path, type Point } from './index.ts';
+import {
+  combineOutlines,
+  curveMeetings,
+  curvePoint,
+  distance,
+  nearestOnCurve,
+  offsetOutline,
+  pathSignedArea,
+  reversePath,
+  rotation,
+  transformPath,
+  compose,
+  translation,
+  type Curve,
+  type Path,
+  type Point,
+} from './index.ts';
 
-const ring = (points: readonly (readonly [number, number])[]): Path => points.map(([x, y], index) => {
-  const [nx, ny] = points[(index + 1) % points.length]!;
-  return { kind: 'line', from: { x, y }, to: { x: nx, y: ny } };
-});
-const box = (x: number, y: number, width: number, height: number): Path => ring([[x, y], [x + width, y], [x + width, y + height], [x, y + height]]);
-const circle = (x: number, y: number, r: number): Path => [{ kind: 'arc', from: { x: x + r, y }, to: { x: x - r, y }, bulge: 1 }, { kind: 'arc', from: { x: x - r, y }, to: { x: x + r, y }, bulge: 1 }];
+const ring = (points: readonly (readonly [number, number])[]): Path =>
+  points.map(([x, y], index) => {
+    const [nx, ny] = points[(index + 1) % points.length]!;
+    return { kind: 'line', from: { x, y }, to: { x: nx, y: ny } };
+  });
+const box = (x: number, y: number, width: number, height: number): Path =>
+  ring([
+    [x, y],
+    [x + width, y],
+    [x + width, y + height],
+    [x, y + height],
+  ]);
+const circle = (x: number, y: number, r: number): Path => [
+  { kind: 'arc', from: { x: x + r, y }, to: { x: x - r, y }, bulge: 1 },
+  { kind: 'arc', from: { x: x - r, y }, to: { x: x + r, y }, bulge: 1 },
+];
 const area = (loops: readonly Path[]): number => loops.reduce((sum, loop) => sum + pathSignedArea(loop), 0);
-const isClosed = (loop: Path): boolean => loop.every((curve, index) => distance(curve.to, loop[(index + 1) % loop.length]!.from) < 1e-9);
+const isClosed = (loop: Path): boolean =>
+  loop.every((curve, index) => distance(curve.to, loop[(index + 1) % loop.length]!.from) < 1e-9);
 
 describe('where curves meet', () => {
   test('a line through a circle meets each half once, at the places of the chord', () => {
@@ -24,16 +51,27 @@ describe('where curves meet', () => {
   test('every meeting lies on both curves', () => {
     const coordinate = fc.integer({ min: -100, max: 100 });
     const point = fc.record({ x: coordinate, y: coordinate });
-    const curve: fc.Arbitrary<Curve> = fc.oneof(
-      fc.record({ kind: fc.constant('line' as const), from: point, to: point }), fc.record({ kind: fc.constant('arc' as const), from: point, to: point, bulge: fc.double({ min: -2, max: 2, noNaN: true }) }),
-      fc.record({ kind: fc.constant('cubic' as const), from: point, to: point, control1: point, control2: point }),
-    ).filter(({ from, to }) => distance(from, to) > 1);
-    fc.assert(fc.property(curve, curve, (a, b) => {
-      for (const { point: at, s, t } of curveMeetings(a, b)) {
-        expect(distance(at, curvePoint(a, s))).toBeLessThan(1e-4);
-        expect(distance(at, curvePoint(b, t))).toBeLessThan(1e-4);
-      }
-    }), { numRuns: 150 });
+    const curve: fc.Arbitrary<Curve> = fc
+      .oneof(
+        fc.record({ kind: fc.constant('line' as const), from: point, to: point }),
+        fc.record({
+          kind: fc.constant('arc' as const),
+          from: point,
+          to: point,
+          bulge: fc.double({ min: -2, max: 2, noNaN: true }),
+        }),
+        fc.record({ kind: fc.constant('cubic' as const), from: point, to: point, control1: point, control2: point }),
+      )
+      .filter(({ from, to }) => distance(from, to) > 1);
+    fc.assert(
+      fc.property(curve, curve, (a, b) => {
+        for (const { point: at, s, t } of curveMeetings(a, b)) {
+          expect(distance(at, curvePoint(a, s))).toBeLessThan(1e-4);
+          expect(distance(at, curvePoint(b, t))).toBeLessThan(1e-4);
+        }
+      }),
+      { numRuns: 150 },
+    );
   });
 });
 
@@ -48,7 +86,8 @@ describe('combining outlines', () => {
     const [loop] = combineOutlines(box(0, 0, 100, 40), circle(50, 40, 10), 'cutOut');
     expect(pathSignedArea(loop!)).toBeCloseTo(4000 - (Math.PI * 100) / 2, 6);
     expect(loop!.filter(({ kind }) => kind === 'arc').length).toBeGreaterThan(0);
-    for (const curve of loop!.filter(({ kind }) => kind === 'arc')) expect(distance(curvePoint(curve, 0.5), { x: 50, y: 40 })).toBeCloseTo(10, 6);
+    for (const curve of loop!.filter(({ kind }) => kind === 'arc'))
+      expect(distance(curvePoint(curve, 0.5), { x: 50, y: 40 })).toBeCloseTo(10, 6);
   });
   test('squares that share an edge join into one; cutting one away leaves the other; they have nothing in common', () => {
     const [a, b] = [box(0, 0, 10, 10), box(10, 0, 10, 10)];
@@ -65,8 +104,13 @@ describe('combining outlines', () => {
   });
   test('rounds that touch from within or from without, anywhere on their way', () => {
     for (const turn of [0, 37, 90, 211]) {
-      const at = (distance: number): readonly [number, number] => [distance * Math.cos((turn * Math.PI) / 180), distance * Math.sin((turn * Math.PI) / 180)];
-      const large = circle(0, 0, 36), within = circle(...at(20), 16), beside = circle(...at(52), 16);
+      const at = (distance: number): readonly [number, number] => [
+        distance * Math.cos((turn * Math.PI) / 180),
+        distance * Math.sin((turn * Math.PI) / 180),
+      ];
+      const large = circle(0, 0, 36),
+        within = circle(...at(20), 16),
+        beside = circle(...at(52), 16);
       expect(area(combineOutlines(within, large, 'join'))).toBeCloseTo(Math.PI * 36 ** 2, 3);
       expect(area(combineOutlines(within, large, 'common'))).toBeCloseTo(Math.PI * 16 ** 2, 3);
       expect(area(combineOutlines(large, within, 'cutOut'))).toBeCloseTo(Math.PI * (36 ** 2 - 16 ** 2), 3);
@@ -75,21 +119,39 @@ describe('combining outlines', () => {
     }
   });
   test('the area of both together and of what they share is the sum of the two; loops are closed', () => {
-    const shape = fc.tuple(fc.constantFrom('box', 'circle', 'star'), fc.integer({ min: -30, max: 30 }), fc.integer({ min: -30, max: 30 }), fc.integer({ min: 8, max: 40 }), fc.integer({ min: 0, max: 89 })).map(([kind, x, y, size, turn]): Path => {
-      if (kind === 'circle') return circle(x + 0.137, y + 0.291, size);
-      const corners = kind === 'box' ? box(-size, -size * 0.6, 2 * size, size * 1.2) : ring(Array.from({ length: 10 }, (_, index) => {
-        const r = index % 2 === 0 ? size : size * 0.45;
-        return [r * Math.cos((index * Math.PI) / 5), r * Math.sin((index * Math.PI) / 5)] as const;
-      }));
-      return transformPath(compose(rotation(turn + 0.31), translation(x, y)), corners);
-    });
-    fc.assert(fc.property(shape, shape, (a, b) => {
-      const joined = combineOutlines(a, b, 'join'), common = combineOutlines(a, b, 'common'), cut = combineOutlines(a, b, 'cutOut');
-      const [areaA, areaB] = [pathSignedArea(a), pathSignedArea(b)];
-      expect(area(joined) + area(common)).toBeCloseTo(areaA + areaB, 3);
-      expect(area(cut)).toBeCloseTo(areaA - area(common), 3);
-      for (const loop of [...joined, ...common, ...cut]) expect(isClosed(loop)).toBe(true);
-    }), { numRuns: 60 });
+    const shape = fc
+      .tuple(
+        fc.constantFrom('box', 'circle', 'star'),
+        fc.integer({ min: -30, max: 30 }),
+        fc.integer({ min: -30, max: 30 }),
+        fc.integer({ min: 8, max: 40 }),
+        fc.integer({ min: 0, max: 89 }),
+      )
+      .map(([kind, x, y, size, turn]): Path => {
+        if (kind === 'circle') return circle(x + 0.137, y + 0.291, size);
+        const corners =
+          kind === 'box'
+            ? box(-size, -size * 0.6, 2 * size, size * 1.2)
+            : ring(
+                Array.from({ length: 10 }, (_, index) => {
+                  const r = index % 2 === 0 ? size : size * 0.45;
+                  return [r * Math.cos((index * Math.PI) / 5), r * Math.sin((index * Math.PI) / 5)] as const;
+                }),
+              );
+        return transformPath(compose(rotation(turn + 0.31), translation(x, y)), corners);
+      });
+    fc.assert(
+      fc.property(shape, shape, (a, b) => {
+        const joined = combineOutlines(a, b, 'join'),
+          common = combineOutlines(a, b, 'common'),
+          cut = combineOutlines(a, b, 'cutOut');
+        const [areaA, areaB] = [pathSignedArea(a), pathSignedArea(b)];
+        expect(area(joined) + area(common)).toBeCloseTo(areaA + areaB, 3);
+        expect(area(cut)).toBeCloseTo(areaA - area(common), 3);
+        for (const loop of [...joined, ...common, ...cut]) expect(isClosed(loop)).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 
@@ -107,29 +169,65 @@ describe('offsets', () => {
     expect(offsetOutline(box(0, 0, 100, 40), -20.5)).toEqual([]);
   });
   test('a dumb-bell moved in by more than half its neck falls in two', () => {
-    const bell = ring([[0, 0], [40, 0], [40, 15], [80, 15], [80, 0], [120, 0], [120, 40], [80, 40], [80, 25], [40, 25], [40, 40], [0, 40]]);
+    const bell = ring([
+      [0, 0],
+      [40, 0],
+      [40, 15],
+      [80, 15],
+      [80, 0],
+      [120, 0],
+      [120, 40],
+      [80, 40],
+      [80, 25],
+      [40, 25],
+      [40, 40],
+      [0, 40],
+    ]);
     expect(offsetOutline(bell, -4)).toHaveLength(1);
     expect(offsetOutline(bell, -6)).toHaveLength(2);
     expect(area(offsetOutline(bell, -6))).toBeCloseTo(2 * 28 * 28, 3);
   });
   test('out by d and in by d again gives the outline back, and every place is d away', () => {
-    const wedge = fc.tuple(fc.integer({ min: 30, max: 90 }), fc.integer({ min: 30, max: 90 }), fc.integer({ min: -15, max: 15 }), fc.integer({ min: 1, max: 12 }));
-    fc.assert(fc.property(wedge, ([width, height, lean, by]) => {
-      const outline: Path = [
-        { kind: 'line', from: { x: 0, y: 0 }, to: { x: width, y: 0 } }, { kind: 'arc', from: { x: width, y: 0 }, to: { x: width + lean, y: height }, bulge: 0.3 },
-        { kind: 'line', from: { x: width + lean, y: height }, to: { x: lean, y: height } }, { kind: 'line', from: { x: lean, y: height }, to: { x: 0, y: 0 } },
-      ];
-      const out = offsetOutline(outline, by);
-      expect(out).toHaveLength(1);
-      const near = (p: Point): number => Math.min(...outline.map((curve) => nearestOnCurve(curve, p).distance));
-      for (const curve of out[0]!) expect(near(curvePoint(curve, 0.5))).toBeGreaterThanOrEqual(by - 1e-3);
-      expect(area(offsetOutline(out[0]!, -by))).toBeCloseTo(pathSignedArea(outline), 1);
-    }), { numRuns: 30 });
+    const wedge = fc.tuple(
+      fc.integer({ min: 30, max: 90 }),
+      fc.integer({ min: 30, max: 90 }),
+      fc.integer({ min: -15, max: 15 }),
+      fc.integer({ min: 1, max: 12 }),
+    );
+    fc.assert(
+      fc.property(wedge, ([width, height, lean, by]) => {
+        const outline: Path = [
+          { kind: 'line', from: { x: 0, y: 0 }, to: { x: width, y: 0 } },
+          { kind: 'arc', from: { x: width, y: 0 }, to: { x: width + lean, y: height }, bulge: 0.3 },
+          { kind: 'line', from: { x: width + lean, y: height }, to: { x: lean, y: height } },
+          { kind: 'line', from: { x: lean, y: height }, to: { x: 0, y: 0 } },
+        ];
+        const out = offsetOutline(outline, by);
+        expect(out).toHaveLength(1);
+        const near = (p: Point): number => Math.min(...outline.map((curve) => nearestOnCurve(curve, p).distance));
+        for (const curve of out[0]!) expect(near(curvePoint(curve, 0.5))).toBeGreaterThanOrEqual(by - 1e-3);
+        expect(area(offsetOutline(out[0]!, -by))).toBeCloseTo(pathSignedArea(outline), 1);
+      }),
+      { numRuns: 30 },
+    );
   });
   test('a smooth tip of cubics keeps its distance within a hundredth of a millimetre', () => {
-    const tip: Path = [{ kind: 'line', from: { x: 0, y: 0 }, to: { x: 60, y: 0 } }, { kind: 'cubic', from: { x: 60, y: 0 }, control1: { x: 100, y: 0 }, control2: { x: 100, y: 50 }, to: { x: 60, y: 50 } }, { kind: 'line', from: { x: 60, y: 50 }, to: { x: 0, y: 50 } }, { kind: 'line', from: { x: 0, y: 50 }, to: { x: 0, y: 0 } }];
+    const tip: Path = [
+      { kind: 'line', from: { x: 0, y: 0 }, to: { x: 60, y: 0 } },
+      {
+        kind: 'cubic',
+        from: { x: 60, y: 0 },
+        control1: { x: 100, y: 0 },
+        control2: { x: 100, y: 50 },
+        to: { x: 60, y: 50 },
+      },
+      { kind: 'line', from: { x: 60, y: 50 }, to: { x: 0, y: 50 } },
+      { kind: 'line', from: { x: 0, y: 50 }, to: { x: 0, y: 0 } },
+    ];
     const [loop] = offsetOutline(tip, 6);
-    for (const curve of loop!.filter(({ kind }) => kind === 'cubic')) for (const t of [0.2, 0.5, 0.8]) expect(Math.abs(nearestOnCurve(tip[1]!, curvePoint(curve, t)).distance - 6)).toBeLessThan(0.01);
+    for (const curve of loop!.filter(({ kind }) => kind === 'cubic'))
+      for (const t of [0.2, 0.5, 0.8])
+        expect(Math.abs(nearestOnCurve(tip[1]!, curvePoint(curve, t)).distance - 6)).toBeLessThan(0.01);
     expect(loop!.filter(({ kind }) => kind === 'cubic').length).toBeGreaterThan(0);
   });
 });

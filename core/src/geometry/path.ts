@@ -1,5 +1,13 @@
 import { boundsOf, type Bounds } from './bounds.ts';
-import { areaBeyondChord, curveLength, flattenCurve, nearestOnCurve, reverseCurve, transformCurve, type Curve } from './curve.ts';
+import {
+  areaBeyondChord,
+  curveLength,
+  flattenCurve,
+  nearestOnCurve,
+  reverseCurve,
+  transformCurve,
+  type Curve,
+} from './curve.ts';
 import { cross, distance, type Point } from './point.ts';
 import type { Polygon } from './polygon.ts';
 import type { Transform } from './transform.ts';
@@ -8,7 +16,11 @@ import type { Transform } from './transform.ts';
 export type Path = readonly Curve[];
 
 /** Point of a flattened path, with where it came from. */
-export interface PathPoint { readonly point: Point; readonly curve: number; readonly t: number }
+export interface PathPoint {
+  readonly point: Point;
+  readonly curve: number;
+  readonly t: number;
+}
 
 /** Points along a path, each with the curve and parameter it came from; an open path's end is included. */
 export function flattenPathWithOrigin(path: Path, toleranceMm: number, closed: boolean): readonly PathPoint[] {
@@ -23,9 +35,11 @@ export function flattenPathWithOrigin(path: Path, toleranceMm: number, closed: b
 }
 
 /** A closed path as a polygon no further from it than the tolerance. */
-export const flattenClosedPath = (path: Path, toleranceMm: number): Polygon => flattenPathWithOrigin(path, toleranceMm, true).map(({ point }) => point);
+export const flattenClosedPath = (path: Path, toleranceMm: number): Polygon =>
+  flattenPathWithOrigin(path, toleranceMm, true).map(({ point }) => point);
 /** An open path as points, its end included. */
-export const flattenOpenPath = (path: Path, toleranceMm: number): readonly Point[] => flattenPathWithOrigin(path, toleranceMm, false).map(({ point }) => point);
+export const flattenOpenPath = (path: Path, toleranceMm: number): readonly Point[] =>
+  flattenPathWithOrigin(path, toleranceMm, false).map(({ point }) => point);
 
 /** Exact signed area of a closed path in mm²: chords by the shoelace, each curve's rest by Green's theorem. */
 export function pathSignedArea(path: Path): number {
@@ -38,10 +52,14 @@ export const reversePath = (path: Path): Path => [...path].reverse().map(reverse
 export const transformPath = (t: Transform, path: Path): Path => path.map((curve) => transformCurve(t, curve));
 export const pathBounds = (path: Path): Bounds => boundsOf(flattenOpenPath(path, 0.01));
 /** Whether the path's end meets its start within the tolerance. */
-export const isPathClosed = (path: Path, toleranceMm: number): boolean => path.length > 0 && distance(path[0]!.from, path.at(-1)!.to) <= toleranceMm;
+export const isPathClosed = (path: Path, toleranceMm: number): boolean =>
+  path.length > 0 && distance(path[0]!.from, path.at(-1)!.to) <= toleranceMm;
 
 /** The place on a path nearest to a point; undefined for an empty path. */
-export function nearestOnPath(path: Path, p: Point): { readonly curve: number; readonly t: number; readonly point: Point; readonly distance: number } | undefined {
+export function nearestOnPath(
+  path: Path,
+  p: Point,
+): { readonly curve: number; readonly t: number; readonly point: Point; readonly distance: number } | undefined {
   let best: { curve: number; t: number; point: Point; distance: number } | undefined;
   path.forEach((curve, index) => {
     const found = nearestOnCurve(curve, p);

@@ -1,7 +1,10 @@
 import { radians } from '../units/index.ts';
 
 /** A point or vector in mm; x to the right, y up, as seen from the face. */
-export interface Point { readonly x: number; readonly y: number }
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
 
 export const point = (x: number, y: number): Point => ({ x, y });
 export const add = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
@@ -12,12 +15,18 @@ export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x;
 export const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
 export const midpoint = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
-export const interpolate = (a: Point, b: Point, t: number): Point => ({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
+export const interpolate = (a: Point, b: Point, t: number): Point => ({
+  x: a.x + (b.x - a.x) * t,
+  y: a.y + (b.y - a.y) * t,
+});
 /** Direction from a to b in degrees, counter-clockwise from the x axis, in (-180, 180]. */
 export const directionDegrees = (a: Point, b: Point): number => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
 /** The point a length away in a direction. */
 export function polar(from: Point, lengthMm: number, angleDegrees: number): Point {
-  return { x: from.x + lengthMm * Math.cos(radians(angleDegrees)), y: from.y + lengthMm * Math.sin(radians(angleDegrees)) };
+  return {
+    x: from.x + lengthMm * Math.cos(radians(angleDegrees)),
+    y: from.y + lengthMm * Math.sin(radians(angleDegrees)),
+  };
 }
 /** Unit vector from a to b; the zero vector when they coincide. */
 export function unitVector(a: Point, b: Point): Point {

@@ -21,9 +21,11 @@ export function centroid(ring: Polygon): Point {
     const box = boundsOf(ring);
     return { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
   }
-  let x = 0, y = 0;
+  let x = 0,
+    y = 0;
   for (let index = 0; index < ring.length; index++) {
-    const p = ring[index]!, q = ring[(index + 1) % ring.length]!;
+    const p = ring[index]!,
+      q = ring[(index + 1) % ring.length]!;
     const weight = cross(p, q);
     x += (p.x + q.x) * weight;
     y += (p.y + q.y) * weight;
@@ -35,19 +37,22 @@ export function centroid(ring: Polygon): Point {
 export function isInside(p: Point, ring: Polygon): boolean {
   let inside = false;
   for (let index = 0, last = ring.length - 1; index < ring.length; last = index++) {
-    const a = ring[index]!, b = ring[last]!;
+    const a = ring[index]!,
+      b = ring[last]!;
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
   }
   return inside;
 }
 
 /** Whether a point lies inside the outer ring and in none of the holes. */
-export const isInsideRegion = (p: Point, outer: Polygon, holes: readonly Polygon[]): boolean => isInside(p, outer) && !holes.some((hole) => isInside(p, hole));
+export const isInsideRegion = (p: Point, outer: Polygon, holes: readonly Polygon[]): boolean =>
+  isInside(p, outer) && !holes.some((hole) => isInside(p, hole));
 
 /** Distance of a point from a ring's edge. */
 export function distanceToEdge(p: Point, ring: Polygon): number {
   let nearest = Infinity;
-  for (let index = 0; index < ring.length; index++) nearest = Math.min(nearest, distanceToRun(p, ring[index]!, ring[(index + 1) % ring.length]!));
+  for (let index = 0; index < ring.length; index++)
+    nearest = Math.min(nearest, distanceToRun(p, ring[index]!, ring[(index + 1) % ring.length]!));
   return nearest;
 }
 
@@ -58,7 +63,8 @@ export function convexHull(points: readonly Point[]): Polygon {
   const half = (ordered: readonly Point[]): Point[] => {
     const chain: Point[] = [];
     for (const p of ordered) {
-      while (chain.length >= 2 && cross(subtract(chain.at(-1)!, chain.at(-2)!), subtract(p, chain.at(-1)!)) <= 0) chain.pop();
+      while (chain.length >= 2 && cross(subtract(chain.at(-1)!, chain.at(-2)!), subtract(p, chain.at(-1)!)) <= 0)
+        chain.pop();
       chain.push(p);
     }
     chain.pop();

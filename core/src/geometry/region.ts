@@ -10,8 +10,10 @@ const out = (region: Region): PathsD => region.map((ring) => ring.map(({ x, y })
 const back = (paths: PathsD): Region => paths.map((path) => path.map(({ x, y }) => ({ x, y })));
 
 export const unionOf = (region: Region): Region => back(unionD(out(region), [], FillRule.NonZero, PRECISION));
-export const intersectionOf = (a: Region, b: Region): Region => (a.length === 0 || b.length === 0 ? [] : back(intersectD(out(a), out(b), FillRule.NonZero, PRECISION)));
-export const differenceOf = (a: Region, b: Region): Region => (a.length === 0 ? [] : back(differenceD(out(a), out(b), FillRule.NonZero, PRECISION)));
+export const intersectionOf = (a: Region, b: Region): Region =>
+  a.length === 0 || b.length === 0 ? [] : back(intersectD(out(a), out(b), FillRule.NonZero, PRECISION));
+export const differenceOf = (a: Region, b: Region): Region =>
+  a.length === 0 ? [] : back(differenceD(out(a), out(b), FillRule.NonZero, PRECISION));
 /** Area in mm²: holes count off. */
 export const regionArea = (region: Region): number => Math.abs(region.reduce((sum, ring) => sum + signedArea(ring), 0));
 
@@ -27,5 +29,7 @@ export function growRegion(region: Region, byMm: number, arcToleranceMm = 0.01):
 /** The band of a given width centred on an open line, with square-cut ends at the line's ends. */
 export function bandAlong(line: Polygon, widthMm: number): Region {
   if (line.length < 2 || widthMm <= 0) return [];
-  return back(inflatePathsD([line.map(({ x, y }) => ({ x, y }))], widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION));
+  return back(
+    inflatePathsD([line.map(({ x, y }) => ({ x, y }))], widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION),
+  );
 }

@@ -3,17 +3,27 @@ import { cross, distanceToRun, subtract, type Point } from './point.ts';
 import { isInsideRegion, type Polygon } from './polygon.ts';
 
 /** A flat shape: one outer ring and its holes. */
-export interface Shape { readonly outer: Polygon; readonly holes: readonly Polygon[] }
+export interface Shape {
+  readonly outer: Polygon;
+  readonly holes: readonly Polygon[];
+}
 
-interface Edge { readonly a: Point; readonly b: Point; readonly box: Bounds }
+interface Edge {
+  readonly a: Point;
+  readonly b: Point;
+  readonly box: Bounds;
+}
 const edgesOf = (shape: Shape): readonly Edge[] =>
-  [shape.outer, ...shape.holes].flatMap((ring) => ring.map((a, index) => {
-    const b = ring[(index + 1) % ring.length]!;
-    return { a, b, box: boundsOf([a, b]) };
-  }));
+  [shape.outer, ...shape.holes].flatMap((ring) =>
+    ring.map((a, index) => {
+      const b = ring[(index + 1) % ring.length]!;
+      return { a, b, box: boundsOf([a, b]) };
+    }),
+  );
 
 const runsCross = (a: Point, b: Point, c: Point, d: Point): boolean =>
-  cross(subtract(b, a), subtract(c, a)) * cross(subtract(b, a), subtract(d, a)) < 0 && cross(subtract(d, c), subtract(a, c)) * cross(subtract(d, c), subtract(b, c)) < 0;
+  cross(subtract(b, a), subtract(c, a)) * cross(subtract(b, a), subtract(d, a)) < 0 &&
+  cross(subtract(d, c), subtract(a, c)) * cross(subtract(d, c), subtract(b, c)) < 0;
 
 /**
  * Distance between two shapes, 0 when they overlap. A shape inside the other's hole is apart from it.
@@ -30,7 +40,13 @@ export function separation(first: Shape, second: Shape, upTo: number): number {
     for (const q of others) {
       if (!boundsTouch(grown, q.box)) continue;
       if (runsCross(p.a, p.b, q.a, q.b)) return 0;
-      nearest = Math.min(nearest, distanceToRun(p.a, q.a, q.b), distanceToRun(p.b, q.a, q.b), distanceToRun(q.a, p.a, p.b), distanceToRun(q.b, p.a, p.b));
+      nearest = Math.min(
+        nearest,
+        distanceToRun(p.a, q.a, q.b),
+        distanceToRun(p.b, q.a, q.b),
+        distanceToRun(q.a, p.a, p.b),
+        distanceToRun(q.b, p.a, p.b),
+      );
     }
   }
   // Shapes whose edges only touch, or that coincide, still overlap when a point well inside one lies in the other.
@@ -44,7 +60,9 @@ function overlapsWithin(inner: Shape, outer: Shape): boolean {
   return inner.outer.some((p) => isInsideRegion(p, outer.outer, outer.holes) && strictlyInside(p, outer));
 }
 const strictlyInside = (p: Point, shape: Shape): boolean =>
-  [shape.outer, ...shape.holes].every((ring) => ring.every((a, index) => distanceToRun(p, a, ring[(index + 1) % ring.length]!) > 1e-7));
+  [shape.outer, ...shape.holes].every((ring) =>
+    ring.every((a, index) => distanceToRun(p, a, ring[(index + 1) % ring.length]!) > 1e-7),
+  );
 
 /** A point inside a shape and off its edges: the middle of the widest span of a few scan lines. */
 export function innerPoint(shape: Shape): Point {
@@ -54,7 +72,8 @@ export function innerPoint(shape: Shape): Point {
   for (let line = 1; line < 12; line++) {
     const y = box.minY + (box.maxY - box.minY) * (line / 12 + 0.00137);
     const spans = scanSpans(shape, y);
-    for (const [left, right] of spans) if (right - left > widest) [widest, best] = [right - left, { x: (left + right) / 2, y }];
+    for (const [left, right] of spans)
+      if (right - left > widest) [widest, best] = [right - left, { x: (left + right) / 2, y }];
   }
   return best;
 }
@@ -64,7 +83,8 @@ export function scanSpans(shape: Shape, y: number): readonly (readonly [number, 
   const xs: number[] = [];
   for (const ring of [shape.outer, ...shape.holes]) {
     for (let index = 0, last = ring.length - 1; index < ring.length; last = index++) {
-      const a = ring[index]!, b = ring[last]!;
+      const a = ring[index]!,
+        b = ring[last]!;
       if (a.y > y !== b.y > y) xs.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x);
     }
   }

@@ -2,7 +2,14 @@ import { radians } from '../units/index.ts';
 import type { Point } from './point.ts';
 
 /** Affine map: x' = a·x + c·y + e, y' = b·x + d·y + f. */
-export interface Transform { readonly a: number; readonly b: number; readonly c: number; readonly d: number; readonly e: number; readonly f: number }
+export interface Transform {
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+  readonly d: number;
+  readonly e: number;
+  readonly f: number;
+}
 
 export const IDENTITY: Transform = { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 };
 export const translation = (dx: number, dy: number): Transform => ({ ...IDENTITY, e: dx, f: dy });
@@ -22,12 +29,18 @@ export const mirrorY = (y: number): Transform => ({ a: 1, b: 0, c: 0, d: -1, e: 
 /** Applies `first`, then `second`. */
 export function compose(first: Transform, second: Transform): Transform {
   return {
-    a: second.a * first.a + second.c * first.b, b: second.b * first.a + second.d * first.b,
-    c: second.a * first.c + second.c * first.d, d: second.b * first.c + second.d * first.d,
-    e: second.a * first.e + second.c * first.f + second.e, f: second.b * first.e + second.d * first.f + second.f,
+    a: second.a * first.a + second.c * first.b,
+    b: second.b * first.a + second.d * first.b,
+    c: second.a * first.c + second.c * first.d,
+    d: second.b * first.c + second.d * first.d,
+    e: second.a * first.e + second.c * first.f + second.e,
+    f: second.b * first.e + second.d * first.f + second.f,
   };
 }
-export const applyTransform = (t: Transform, p: Point): Point => ({ x: t.a * p.x + t.c * p.y + t.e, y: t.b * p.x + t.d * p.y + t.f });
+export const applyTransform = (t: Transform, p: Point): Point => ({
+  x: t.a * p.x + t.c * p.y + t.e,
+  y: t.b * p.x + t.d * p.y + t.f,
+});
 /** Whether the map turns a part over. */
 export const isMirroring = (t: Transform): boolean => t.a * t.d - t.b * t.c < 0;
 /** The map that carries `from` onto `origin` after turning by an angle about `from`. */

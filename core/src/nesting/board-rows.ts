@@ -8,7 +8,13 @@ export class BoardRows {
   readonly rows: number[][];
   readonly count: number;
 
-  private constructor(readonly minX: number, readonly minY: number, readonly maxX: number, readonly pitchMm: number, rows: number[][]) {
+  private constructor(
+    readonly minX: number,
+    readonly minY: number,
+    readonly maxX: number,
+    readonly pitchMm: number,
+    rows: number[][],
+  ) {
     this.rows = rows;
     this.count = rows.length;
   }
@@ -23,15 +29,28 @@ export class BoardRows {
     const rows: number[][] = Array.from({ length: count }, () => []);
     if (board.polygon || board.holes?.length) {
       const usable = usableRegion(board, insetMm);
-      const frame = [{ x: minX - 1, y: minY - pitchMm }, { x: maxX + 1, y: minY - pitchMm }, { x: maxX + 1, y: maxY + pitchMm }, { x: minX - 1, y: maxY + pitchMm }];
+      const frame = [
+        { x: minX - 1, y: minY - pitchMm },
+        { x: maxX + 1, y: minY - pitchMm },
+        { x: maxX + 1, y: maxY + pitchMm },
+        { x: minX - 1, y: maxY + pitchMm },
+      ];
       // Under the even-odd rule a frame round the usable region leaves just what cannot be used.
-      slabSpans([frame, ...usable], minY, pitchMm, count).forEach((spans, row) => { rows[row] = [...spans]; });
+      slabSpans([frame, ...usable], minY, pitchMm, count).forEach((spans, row) => {
+        rows[row] = [...spans];
+      });
     }
     return new BoardRows(minX, minY, maxX, pitchMm, rows);
   }
 
   copy(): BoardRows {
-    return new BoardRows(this.minX, this.minY, this.maxX, this.pitchMm, this.rows.map((row) => row.slice()));
+    return new BoardRows(
+      this.minX,
+      this.minY,
+      this.maxX,
+      this.pitchMm,
+      this.rows.map((row) => row.slice()),
+    );
   }
 
   /** Leftmost x at which the shape's left side can stand with its foot on a slab, or undefined when the slab has no room up to `upTo`. */
@@ -82,7 +101,10 @@ function insertSpan(taken: readonly number[], left: number, right: number): numb
   for (let t = 0; t < taken.length; t += 2) {
     if (taken[t + 1]! < left) merged.push(taken[t]!, taken[t + 1]!);
     else if (taken[t]! > right) {
-      if (!placed) { merged.push(left, right); placed = true; }
+      if (!placed) {
+        merged.push(left, right);
+        placed = true;
+      }
       merged.push(taken[t]!, taken[t + 1]!);
     } else {
       left = Math.min(left, taken[t]!);
@@ -97,8 +119,17 @@ const pointsOf = (ring: readonly XY[]): { x: number; y: number }[] => ring.map((
 
 /** What of a board may be used: its outline and holes kept clear by a distance. */
 function usableRegion(board: NestBoard, insetMm: number): Region {
-  const outline = board.polygon ? pointsOf(board.polygon) : [{ x: 0, y: 0 }, { x: board.width, y: 0 }, { x: board.width, y: board.height }, { x: 0, y: board.height }];
+  const outline = board.polygon
+    ? pointsOf(board.polygon)
+    : [
+        { x: 0, y: 0 },
+        { x: board.width, y: 0 },
+        { x: board.width, y: board.height },
+        { x: 0, y: board.height },
+      ];
   const outer = counterClockwise(outline);
-  const usable = board.holes?.length ? differenceOf([outer], unionOf(board.holes.map((hole) => counterClockwise(pointsOf(hole))))) : [outer];
+  const usable = board.holes?.length
+    ? differenceOf([outer], unionOf(board.holes.map((hole) => counterClockwise(pointsOf(hole)))))
+    : [outer];
   return growRegion(usable, -insetMm - (insetMm > 0 ? 0.02 : 0));
 }

@@ -14,7 +14,12 @@ export interface PlacementFault {
 }
 
 const outlineOf = (board: NestBoard): Polygon =>
-  board.polygon?.map(([x, y]) => ({ x, y })) ?? [{ x: 0, y: 0 }, { x: board.width, y: 0 }, { x: board.width, y: board.height }, { x: 0, y: board.height }];
+  board.polygon?.map(([x, y]) => ({ x, y })) ?? [
+    { x: 0, y: 0 },
+    { x: board.width, y: 0 },
+    { x: board.width, y: board.height },
+    { x: 0, y: board.height },
+  ];
 
 /**
  * What is wrong with where one piece lies, against true outlines.
@@ -22,18 +27,34 @@ const outlineOf = (board: NestBoard): Polygon =>
  * @param index the piece that is looked at
  * @param toleranceMm shortfall that is let pass
  */
-export function placementFaults(board: NestBoard, shapes: readonly Shape[], index: number, clearanceMm: number, edgeMarginMm: number, toleranceMm = 0.01): readonly PlacementFault[] {
+export function placementFaults(
+  board: NestBoard,
+  shapes: readonly Shape[],
+  index: number,
+  clearanceMm: number,
+  edgeMarginMm: number,
+  toleranceMm = 0.01,
+): readonly PlacementFault[] {
   const own = shapes[index]!;
   const faults: PlacementFault[] = [];
   const edge = outlineOf(board);
   const holes = (board.holes ?? []).map((hole) => hole.map(([x, y]) => ({ x, y })));
   const outside = own.outer.some((p) => !isInside(p, edge) && distanceToEdge(p, edge) > toleranceMm);
-  const toEdge = outside ? 0 : Math.min(ringDistance(own.outer, edge), ...holes.map((hole) => separation(own, { outer: hole, holes: [] }, edgeMarginMm + 1)));
-  if (outside || toEdge < edgeMarginMm - toleranceMm) faults.push({ kind: 'edge', index, foundMm: toEdge, wantedMm: edgeMarginMm });
+  const toEdge = outside
+    ? 0
+    : Math.min(
+        ringDistance(own.outer, edge),
+        ...holes.map((hole) => separation(own, { outer: hole, holes: [] }, edgeMarginMm + 1)),
+      );
+  if (outside || toEdge < edgeMarginMm - toleranceMm)
+    faults.push({ kind: 'edge', index, foundMm: toEdge, wantedMm: edgeMarginMm });
   shapes.forEach((other, at) => {
     if (at === index) return;
     const apart = separation(own, other, clearanceMm + 1);
-    if (apart < clearanceMm - toleranceMm || (clearanceMm === 0 && apart === 0 && overlapDepth(own, other) > toleranceMm)) {
+    if (
+      apart < clearanceMm - toleranceMm ||
+      (clearanceMm === 0 && apart === 0 && overlapDepth(own, other) > toleranceMm)
+    ) {
       faults.push({ kind: 'overlap', index, other: at, foundMm: apart, wantedMm: clearanceMm });
     }
   });
@@ -47,7 +68,13 @@ function ringDistance(a: Polygon, b: Polygon): number {
 
 /** How deep corners of one shape lie inside the other. */
 function overlapDepth(a: Shape, b: Shape): number {
-  const depth = (inner: Shape, outer: Shape): number => Math.max(0, ...inner.outer.filter((p) => isInside(p, outer.outer) && !outer.holes.some((hole) => isInside(p, hole))).map((p) => distanceToEdge(p, outer.outer)));
+  const depth = (inner: Shape, outer: Shape): number =>
+    Math.max(
+      0,
+      ...inner.outer
+        .filter((p) => isInside(p, outer.outer) && !outer.holes.some((hole) => isInside(p, hole)))
+        .map((p) => distanceToEdge(p, outer.outer)),
+    );
   return Math.max(depth(a, b), depth(b, a));
 }
 
@@ -66,7 +93,8 @@ export function layoutFaults(instance: NestInstance, layout: NestLayout): readon
     for (const placement of placements) {
       const part = parts.get(placement.partId);
       if (!part) return void faults.push(`board ${at + 1}: there is no part "${placement.partId}"`);
-      if (!part.rotations.some((turn) => Math.abs(((turn - placement.rotation + 540) % 360) - 180) < 1e-6)) faults.push(`${placement.partId}: may not be turned by ${placement.rotation}°`);
+      if (!part.rotations.some((turn) => Math.abs(((turn - placement.rotation + 540) % 360) - 180) < 1e-6))
+        faults.push(`${placement.partId}: may not be turned by ${placement.rotation}°`);
       if (placement.mirrored && !part.allowMirror) faults.push(`${placement.partId}: may not be turned over`);
       seen.set(placement.partId, (seen.get(placement.partId) ?? 0) + 1);
       shapes.push(placedShape(part, placement));
@@ -75,13 +103,17 @@ export function layoutFaults(instance: NestInstance, layout: NestLayout): readon
       for (const fault of placementFaults(board, shapes, index, instance.clearance, margin)) {
         if (fault.kind === 'overlap' && fault.other! < index) continue;
         const with_ = fault.kind === 'edge' ? "the board's edge" : placements[fault.other!]!.partId;
-        faults.push(`board ${at + 1}: ${placements[index]!.partId} is ${fault.foundMm.toFixed(2)} mm from ${with_}, ${fault.wantedMm.toFixed(2)} wanted`);
+        faults.push(
+          `board ${at + 1}: ${placements[index]!.partId} is ${fault.foundMm.toFixed(2)} mm from ${with_}, ${fault.wantedMm.toFixed(2)} wanted`,
+        );
       }
     });
     const used = layout.boards.filter((one) => one.boardId === boardId).length;
     if (used > board.count) faults.push(`board "${boardId}" is used ${used} times, there are ${board.count}`);
   });
   for (const { partId, quantity } of layout.unplaced) seen.set(partId, (seen.get(partId) ?? 0) + quantity);
-  for (const part of instance.parts) if ((seen.get(part.id) ?? 0) !== part.quantity) faults.push(`${part.id}: ${seen.get(part.id) ?? 0} of ${part.quantity} accounted for`);
+  for (const part of instance.parts)
+    if ((seen.get(part.id) ?? 0) !== part.quantity)
+      faults.push(`${part.id}: ${seen.get(part.id) ?? 0} of ${part.quantity} accounted for`);
   return faults;
 }

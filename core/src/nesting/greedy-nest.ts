@@ -3,10 +3,15 @@ import type { NestBoard, NestInstance, NestLayout, NestedBoard, Placement } from
 import type { NestPiece, Pose } from './nest-piece.ts';
 
 /** How a greedy nest chooses among places: the lowest right + lean · top wins. */
-export interface PlacingRule { readonly lean: number }
+export interface PlacingRule {
+  readonly lean: number;
+}
 
 /** An empty board of each kind, made once and copied for every nest. */
-export interface BoardKind { readonly board: NestBoard; readonly empty: BoardRows }
+export interface BoardKind {
+  readonly board: NestBoard;
+  readonly empty: BoardRows;
+}
 
 /** Board kinds in the order they are opened: free ones first, then by price, then as given. */
 export function boardKinds(instance: NestInstance, pitchMm: number): readonly BoardKind[] {
@@ -17,11 +22,26 @@ export function boardKinds(instance: NestInstance, pitchMm: number): readonly Bo
     .map(({ board }) => ({ board, empty: BoardRows.empty(board, inset, pitchMm) }));
 }
 
-interface OpenBoard { readonly kind: BoardKind; readonly rows: BoardRows; readonly placements: Placement[]; rightMm: number }
-interface Place { readonly pose: Pose; readonly foot: number; readonly x: number; readonly score: number }
+interface OpenBoard {
+  readonly kind: BoardKind;
+  readonly rows: BoardRows;
+  readonly placements: Placement[];
+  rightMm: number;
+}
+interface Place {
+  readonly pose: Pose;
+  readonly foot: number;
+  readonly x: number;
+  readonly score: number;
+}
 
 /** A finished greedy nest, with how far the last board is filled. */
-export interface GreedyResult { readonly layout: NestLayout; readonly lastRightMm: number; readonly lastWidthMm: number; readonly cost: number }
+export interface GreedyResult {
+  readonly layout: NestLayout;
+  readonly lastRightMm: number;
+  readonly lastWidthMm: number;
+  readonly cost: number;
+}
 
 /**
  * Places pieces in the given order, each in the best free place of the first board that can hold it. Places are exact in x and
@@ -34,7 +54,8 @@ export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKin
   const unplaced = new Map<string, number>();
   const tooLarge = new Set<NestPiece>();
   for (const piece of order) {
-    const isPlaced = !tooLarge.has(piece) && (placeOnOpen(piece, open, rule) || placeOnNew(piece, kinds, left, open, rule));
+    const isPlaced =
+      !tooLarge.has(piece) && (placeOnOpen(piece, open, rule) || placeOnNew(piece, kinds, left, open, rule));
     if (!isPlaced) {
       tooLarge.add(piece);
       unplaced.set(piece.part.id, (unplaced.get(piece.part.id) ?? 0) + 1);
@@ -44,7 +65,8 @@ export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKin
   const last = open.at(-1);
   return {
     layout: { boards, unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })), seconds: 0 },
-    lastRightMm: last ? last.rightMm : 0, lastWidthMm: last ? last.kind.board.width : 1,
+    lastRightMm: last ? last.rightMm : 0,
+    lastWidthMm: last ? last.kind.board.width : 1,
     cost: open.reduce((sum, { kind }) => sum + (kind.board.price ?? 0), 0),
   };
 }
@@ -60,7 +82,13 @@ function placeOnOpen(piece: NestPiece, open: readonly OpenBoard[], rule: Placing
   return false;
 }
 
-function placeOnNew(piece: NestPiece, kinds: readonly BoardKind[], left: Map<BoardKind, number>, open: OpenBoard[], rule: PlacingRule): boolean {
+function placeOnNew(
+  piece: NestPiece,
+  kinds: readonly BoardKind[],
+  left: Map<BoardKind, number>,
+  open: OpenBoard[],
+  rule: PlacingRule,
+): boolean {
   for (const kind of kinds) {
     if ((left.get(kind) ?? 0) < 1) continue;
     const place = bestPlace(piece, kind.empty, rule);

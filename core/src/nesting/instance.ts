@@ -44,7 +44,10 @@ export interface Placement {
   readonly mirrored?: boolean;
 }
 
-export interface NestedBoard { readonly boardId: string; readonly placements: readonly Placement[] }
+export interface NestedBoard {
+  readonly boardId: string;
+  readonly placements: readonly Placement[];
+}
 
 /** A nest: boards used in order, and what found no place. */
 export interface NestLayout {

@@ -19,18 +19,21 @@ export function largestRest(board: NestBoard, shapes: readonly Shape[], pitchMm 
       for (const at of [foot + row, foot + row + 1]) {
         if (at < 0 || at >= rows.count) continue;
         const taken = rows.rows[at]!;
-        for (let s = 0; s < spans.length; s += 2) taken.push(slabs.bounds.minX + spans[s]!, slabs.bounds.minX + spans[s + 1]!);
+        for (let s = 0; s < spans.length; s += 2)
+          taken.push(slabs.bounds.minX + spans[s]!, slabs.bounds.minX + spans[s + 1]!);
       }
     });
   }
   const columns = Math.floor(board.width / pitchMm);
   const heights = new Int32Array(columns);
-  let best: Bounds = { minX: 0, minY: 0, maxX: 0, maxY: 0 }, bestArea = 0;
+  let best: Bounds = { minX: 0, minY: 0, maxX: 0, maxY: 0 },
+    bestArea = 0;
   for (let row = 0; row < rows.count; row++) {
     const isTaken = new Uint8Array(columns);
     const taken = rows.rows[row]!;
     for (let t = 0; t < taken.length; t += 2) {
-      const from = Math.max(0, Math.floor(taken[t]! / pitchMm)), to = Math.min(columns, Math.ceil(taken[t + 1]! / pitchMm));
+      const from = Math.max(0, Math.floor(taken[t]! / pitchMm)),
+        to = Math.min(columns, Math.ceil(taken[t + 1]! / pitchMm));
       isTaken.fill(1, from, Math.max(from, to));
     }
     for (let column = 0; column < columns; column++) heights[column] = isTaken[column] ? 0 : heights[column]! + 1;
@@ -43,7 +46,12 @@ export function largestRest(board: NestBoard, shapes: readonly Shape[], pitchMm 
         const area = tall * (column - left);
         if (area > bestArea) {
           bestArea = area;
-          best = { minX: left * pitchMm, maxX: column * pitchMm, minY: (row + 1 - tall) * pitchMm, maxY: (row + 1) * pitchMm };
+          best = {
+            minX: left * pitchMm,
+            maxX: column * pitchMm,
+            minY: (row + 1 - tall) * pitchMm,
+            maxY: (row + 1) * pitchMm,
+          };
         }
       }
       stack.push(column);

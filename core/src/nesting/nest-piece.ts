@@ -1,4 +1,17 @@
-import { applyTransform, boundsOf, compose, counterClockwise, growRegion, mirrorX, polygonArea, rotation, translation, type Point, type Shape, type Transform } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsOf,
+  compose,
+  counterClockwise,
+  growRegion,
+  mirrorX,
+  polygonArea,
+  rotation,
+  translation,
+  type Point,
+  type Shape,
+  type Transform,
+} from '../geometry/index.ts';
 import type { NestPart, Placement, XY } from './instance.ts';
 import { slabShape, type SlabShape } from './slab-shape.ts';
 
@@ -6,7 +19,11 @@ import { slabShape, type SlabShape } from './slab-shape.ts';
 const ARC_RESERVE_MM = 0.015;
 
 /** One way a part may lie, grown by half the clearance and cut into slabs. */
-export interface Pose { readonly rotation: number; readonly mirrored: boolean; readonly slabs: SlabShape }
+export interface Pose {
+  readonly rotation: number;
+  readonly mirrored: boolean;
+  readonly slabs: SlabShape;
+}
 
 /** A part made ready to nest. */
 export interface NestPiece {
@@ -25,7 +42,10 @@ export function placementTransform(placement: Pick<Placement, 'x' | 'y' | 'rotat
 }
 
 /** The outline and holes of a placed part, in the board's frame. */
-export function placedShape(part: Pick<NestPart, 'polygon' | 'holes'>, placement: Pick<Placement, 'x' | 'y' | 'rotation' | 'mirrored'>): Shape {
+export function placedShape(
+  part: Pick<NestPart, 'polygon' | 'holes'>,
+  placement: Pick<Placement, 'x' | 'y' | 'rotation' | 'mirrored'>,
+): Shape {
   const t = placementTransform(placement);
   const placed = (ring: readonly XY[]): Point[] => points(ring).map((p) => applyTransform(t, p));
   return { outer: placed(part.polygon), holes: (part.holes ?? []).map(placed) };
@@ -37,10 +57,19 @@ export function nestPiece(part: NestPart, clearanceMm: number, pitchMm: number):
   const holes = (part.holes ?? []).map((hole) => [...counterClockwise(points(hole))].reverse());
   const grown = clearanceMm > 0 ? growRegion([outer, ...holes], clearanceMm / 2 + ARC_RESERVE_MM) : [outer, ...holes];
   const mirrors = part.allowMirror ? [false, true] : [false];
-  const poses = mirrors.flatMap((mirrored) => part.rotations.map((turn): Pose => {
-    const t = placementTransform({ x: 0, y: 0, rotation: turn, mirrored });
-    return { rotation: turn, mirrored, slabs: slabShape(grown.map((ring) => ring.map((p) => applyTransform(t, p))), pitchMm) };
-  }));
+  const poses = mirrors.flatMap((mirrored) =>
+    part.rotations.map((turn): Pose => {
+      const t = placementTransform({ x: 0, y: 0, rotation: turn, mirrored });
+      return {
+        rotation: turn,
+        mirrored,
+        slabs: slabShape(
+          grown.map((ring) => ring.map((p) => applyTransform(t, p))),
+          pitchMm,
+        ),
+      };
+    }),
+  );
   const box = boundsOf(outer);
   return { part, areaMm2: polygonArea(outer), longestMm: Math.max(box.maxX - box.minX, box.maxY - box.minY), poses };
 }

@@ -1,67 +1,175 @@
 import fc from 'fast-check';
 import { applyTransform, rotation, type Point } from '../geometry/index.ts';
-import { instanceFault, largestRest, layoutFaults, nest, type NestInstance, type NestLayout, type NestPart, type XY } from './index.ts';
+import {
+  instanceFault,
+  largestRest,
+  layoutFaults,
+  nest,
+  type NestInstance,
+  type NestLayout,
+  type NestPart,
+  type XY,
+} from './index.ts';
 
-const box = (width: number, height: number): XY[] => [[0, 0], [width, 0], [width, height], [0, height]];
-const part = (id: string, polygon: readonly XY[], quantity = 1, rotations: readonly number[] = [0, 90, 180, 270]): NestPart => ({ id, polygon, holes: [], quantity, rotations });
-const instance = (parts: readonly NestPart[], changes: Partial<NestInstance> = {}): NestInstance => ({ name: 'test', boards: [{ id: 'b', width: 400, height: 300, count: 8 }], clearance: 2, parts, ...changes });
+const box = (width: number, height: number): XY[] => [
+  [0, 0],
+  [width, 0],
+  [width, height],
+  [0, height],
+];
+const part = (
+  id: string,
+  polygon: readonly XY[],
+  quantity = 1,
+  rotations: readonly number[] = [0, 90, 180, 270],
+): NestPart => ({ id, polygon, holes: [], quantity, rotations });
+const instance = (parts: readonly NestPart[], changes: Partial<NestInstance> = {}): NestInstance => ({
+  name: 'test',
+  boards: [{ id: 'b', width: 400, height: 300, count: 8 }],
+  clearance: 2,
+  parts,
+  ...changes,
+});
 const nested = (it: NestInstance, steps = 6, seed = 1): NestLayout => nest(it, { seed, steps }).layout;
 
 /** Independent check: every piece is painted as samples of its area, and no sample of another may lie nearer than the clearance. */
 function closestSamples(it: NestInstance, layout: NestLayout): number {
-  const inside = (p: Point, ring: readonly Point[]): boolean => ring.reduce((odd, a, index) => {
-    const b = ring[(index + ring.length - 1) % ring.length]!;
-    return (a.y > p.y) !== (b.y > p.y) && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x ? !odd : odd;
-  }, false);
+  const inside = (p: Point, ring: readonly Point[]): boolean =>
+    ring.reduce((odd, a, index) => {
+      const b = ring[(index + ring.length - 1) % ring.length]!;
+      return a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x ? !odd : odd;
+    }, false);
   let closest = Infinity;
   for (const { placements } of layout.boards) {
-    const rings = placements.map(({ partId, x, y, rotation: turn }) => it.parts.find(({ id }) => id === partId)!.polygon.map(([px, py]) => {
-      const turned = applyTransform(rotation(turn), { x: px, y: py });
-      return { x: turned.x + x, y: turned.y + y };
-    }));
+    const rings = placements.map(({ partId, x, y, rotation: turn }) =>
+      it.parts
+        .find(({ id }) => id === partId)!
+        .polygon.map(([px, py]) => {
+          const turned = applyTransform(rotation(turn), { x: px, y: py });
+          return { x: turned.x + x, y: turned.y + y };
+        }),
+    );
     const samples = rings.map((ring) => {
-      const xs = ring.map(({ x }) => x), ys = ring.map(({ y }) => y);
+      const xs = ring.map(({ x }) => x),
+        ys = ring.map(({ y }) => y);
       const found: Point[] = [];
-      for (let x = Math.min(...xs); x <= Math.max(...xs); x += 4) for (let y = Math.min(...ys); y <= Math.max(...ys); y += 4) if (inside({ x, y }, ring)) found.push({ x, y });
+      for (let x = Math.min(...xs); x <= Math.max(...xs); x += 4)
+        for (let y = Math.min(...ys); y <= Math.max(...ys); y += 4) if (inside({ x, y }, ring)) found.push({ x, y });
       return found;
     });
-    samples.forEach((own, a) => samples.slice(a + 1).forEach((other) => own.forEach((p) => other.forEach((q) => { closest = Math.min(closest, Math.hypot(p.x - q.x, p.y - q.y)); }))));
+    samples.forEach((own, a) =>
+      samples.slice(a + 1).forEach((other) =>
+        own.forEach((p) =>
+          other.forEach((q) => {
+            closest = Math.min(closest, Math.hypot(p.x - q.x, p.y - q.y));
+          }),
+        ),
+      ),
+    );
   }
   return closest;
 }
 
-const polygon = fc.tuple(fc.integer({ min: 20, max: 120 }), fc.integer({ min: 20, max: 90 }), fc.integer({ min: 3, max: 8 }), fc.integer({ min: 0, max: 100 })).map(([width, height, corners, dent]): XY[] =>
-  Array.from({ length: corners }, (_, index) => {
-    const angle = (2 * Math.PI * index) / corners, reach = index % 2 === 0 ? 1 : 0.45 + dent / 200;
-    return [width / 2 + (width / 2) * reach * Math.cos(angle), height / 2 + (height / 2) * reach * Math.sin(angle)];
-  }));
+const polygon = fc
+  .tuple(
+    fc.integer({ min: 20, max: 120 }),
+    fc.integer({ min: 20, max: 90 }),
+    fc.integer({ min: 3, max: 8 }),
+    fc.integer({ min: 0, max: 100 }),
+  )
+  .map(([width, height, corners, dent]): XY[] =>
+    Array.from({ length: corners }, (_, index) => {
+      const angle = (2 * Math.PI * index) / corners,
+        reach = index % 2 === 0 ? 1 : 0.45 + dent / 200;
+      return [width / 2 + (width / 2) * reach * Math.cos(angle), height / 2 + (height / 2) * reach * Math.sin(angle)];
+    }),
+  );
 
 test('any parts: everything is placed or told, nothing overlaps, turns and edges are kept', () => {
-  fc.assert(fc.property(fc.array(fc.tuple(polygon, fc.integer({ min: 1, max: 3 })), { minLength: 1, maxLength: 6 }), fc.integer({ min: 0, max: 6 }), fc.integer({ min: 1, max: 99 }), (shapes, clearance, seed) => {
-    const it = instance(shapes.map(([ring, quantity], index) => part(`p${index}`, ring, quantity)), { clearance });
-    const layout = nested(it, 2, seed);
-    expect(layoutFaults(it, layout)).toEqual([]);
-    expect(layout.unplaced).toEqual([]);
-    expect(closestSamples(it, layout)).toBeGreaterThanOrEqual(clearance - 0.05);
-  }), { numRuns: 25 });
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(polygon, fc.integer({ min: 1, max: 3 })), { minLength: 1, maxLength: 6 }),
+      fc.integer({ min: 0, max: 6 }),
+      fc.integer({ min: 1, max: 99 }),
+      (shapes, clearance, seed) => {
+        const it = instance(
+          shapes.map(([ring, quantity], index) => part(`p${index}`, ring, quantity)),
+          { clearance },
+        );
+        const layout = nested(it, 2, seed);
+        expect(layoutFaults(it, layout)).toEqual([]);
+        expect(layout.unplaced).toEqual([]);
+        expect(closestSamples(it, layout)).toBeGreaterThanOrEqual(clearance - 0.05);
+      },
+    ),
+    { numRuns: 25 },
+  );
 });
 
 test('the same seed and steps give the same nest; a longer search is never worse', () => {
-  const it = instance([part('l', [[0, 0], [120, 0], [120, 30], [30, 30], [30, 120], [0, 120]], 8), part('t', [[0, 0], [90, 0], [45, 80]], 7)]);
+  const it = instance([
+    part(
+      'l',
+      [
+        [0, 0],
+        [120, 0],
+        [120, 30],
+        [30, 30],
+        [30, 120],
+        [0, 120],
+      ],
+      8,
+    ),
+    part(
+      't',
+      [
+        [0, 0],
+        [90, 0],
+        [45, 80],
+      ],
+      7,
+    ),
+  ]);
   expect(nested(it, 12, 5)).toEqual(nested(it, 12, 5));
-  expect(nest(it, { seed: 5, steps: 30 }).effectiveBoards).toBeLessThanOrEqual(nest(it, { seed: 5, steps: 3 }).effectiveBoards);
+  expect(nest(it, { seed: 5, steps: 30 }).effectiveBoards).toBeLessThanOrEqual(
+    nest(it, { seed: 5, steps: 3 }).effectiveBoards,
+  );
 });
 
 test('true shapes, not boxes: two L plates that interlock need one board where their boxes need two', () => {
-  const l: XY[] = [[0, 0], [200, 0], [200, 60], [60, 60], [60, 200], [0, 200]];
-  const it = instance([part('l', l, 2, [0, 180])], { boards: [{ id: 'b', width: 280, height: 280, count: 2 }], clearance: 2, edgeMargin: 2 });
+  const l: XY[] = [
+    [0, 0],
+    [200, 0],
+    [200, 60],
+    [60, 60],
+    [60, 200],
+    [0, 200],
+  ];
+  const it = instance([part('l', l, 2, [0, 180])], {
+    boards: [{ id: 'b', width: 280, height: 280, count: 2 }],
+    clearance: 2,
+    edgeMargin: 2,
+  });
   expect(2 * 200).toBeGreaterThan(280);
   expect(nested(it, 10).boards).toHaveLength(1);
 });
 
 test('a piece lies in the hole of another', () => {
-  const frame: NestPart = { ...part('frame', box(280, 280), 1, [0]), holes: [[[40, 40], [240, 40], [240, 240], [40, 240]]] };
-  const it = instance([frame, part('inner', box(150, 150), 1, [0])], { boards: [{ id: 'b', width: 300, height: 300, count: 2 }], edgeMargin: 2 });
+  const frame: NestPart = {
+    ...part('frame', box(280, 280), 1, [0]),
+    holes: [
+      [
+        [40, 40],
+        [240, 40],
+        [240, 240],
+        [40, 240],
+      ],
+    ],
+  };
+  const it = instance([frame, part('inner', box(150, 150), 1, [0])], {
+    boards: [{ id: 'b', width: 300, height: 300, count: 2 }],
+    edgeMargin: 2,
+  });
   const layout = nested(it, 4);
   expect(layout.boards).toHaveLength(1);
   expect(layoutFaults(it, layout)).toEqual([]);
@@ -69,15 +177,42 @@ test('a piece lies in the hole of another', () => {
 
 test('a part held to one turn keeps it, offcuts are filled first, and holes in a board stay free', () => {
   const held = instance([part('strip', box(250, 20), 6, [90])]);
-  expect(nested(held).boards.flatMap(({ placements }) => placements.map(({ rotation: turn }) => turn))).toEqual(Array(6).fill(90));
-  const withOffcut = instance([part('plate', box(90, 90), 2)], { boards: [{ id: 'new', width: 400, height: 300, count: 2, price: 4 }, { id: 'offcut', width: 220, height: 110, count: 1, price: 0 }], edgeMargin: 2 });
+  expect(nested(held).boards.flatMap(({ placements }) => placements.map(({ rotation: turn }) => turn))).toEqual(
+    Array(6).fill(90),
+  );
+  const withOffcut = instance([part('plate', box(90, 90), 2)], {
+    boards: [
+      { id: 'new', width: 400, height: 300, count: 2, price: 4 },
+      { id: 'offcut', width: 220, height: 110, count: 1, price: 0 },
+    ],
+    edgeMargin: 2,
+  });
   expect(nested(withOffcut).boards.map(({ boardId }) => boardId)).toEqual(['offcut']);
-  const holed = instance([part('plate', box(120, 120), 4)], { boards: [{ id: 'b', width: 400, height: 300, count: 3, holes: [[[150, 100], [250, 100], [250, 200], [150, 200]]] }] });
+  const holed = instance([part('plate', box(120, 120), 4)], {
+    boards: [
+      {
+        id: 'b',
+        width: 400,
+        height: 300,
+        count: 3,
+        holes: [
+          [
+            [150, 100],
+            [250, 100],
+            [250, 200],
+            [150, 200],
+          ],
+        ],
+      },
+    ],
+  });
   expect(layoutFaults(holed, nested(holed))).toEqual([]);
 });
 
 test('what finds no place is told, by part and number', () => {
-  const it = instance([part('wide', box(900, 20), 2), part('small', box(50, 50), 3)], { boards: [{ id: 'b', width: 400, height: 300, count: 1 }] });
+  const it = instance([part('wide', box(900, 20), 2), part('small', box(50, 50), 3)], {
+    boards: [{ id: 'b', width: 400, height: 300, count: 1 }],
+  });
   const layout = nested(it);
   expect(layout.unplaced).toEqual([{ partId: 'wide', quantity: 2 }]);
   expect(layoutFaults(it, layout)).toEqual([]);
@@ -85,7 +220,19 @@ test('what finds no place is told, by part and number', () => {
 
 test('the checker finds overlaps, edges, wrong turns and lost pieces', () => {
   const it = instance([part('a', box(100, 100), 2, [0])]);
-  const faults = layoutFaults(it, { seconds: 0, unplaced: [], boards: [{ boardId: 'b', placements: [{ partId: 'a', x: 1, y: 50, rotation: 0 }, { partId: 'a', x: 80, y: 60, rotation: 90 }] }] });
+  const faults = layoutFaults(it, {
+    seconds: 0,
+    unplaced: [],
+    boards: [
+      {
+        boardId: 'b',
+        placements: [
+          { partId: 'a', x: 1, y: 50, rotation: 0 },
+          { partId: 'a', x: 80, y: 60, rotation: 90 },
+        ],
+      },
+    ],
+  });
   expect(faults.join('\n')).toMatch(/may not be turned by 90/);
   expect(faults.join('\n')).toMatch(/1\.00 mm from the board's edge, 2\.00 wanted/);
   expect(faults.join('\n')).toMatch(/0\.00 mm from a/);
@@ -93,15 +240,60 @@ test('the checker finds overlaps, edges, wrong turns and lost pieces', () => {
 });
 
 test('the largest rest of a board with one piece in its corner', () => {
-  const rest = largestRest({ id: 'b', width: 400, height: 300, count: 1 }, [{ outer: [{ x: 0, y: 0 }, { x: 400, y: 0 }, { x: 400, y: 100 }, { x: 0, y: 100 }], holes: [] }], 2);
+  const rest = largestRest(
+    { id: 'b', width: 400, height: 300, count: 1 },
+    [
+      {
+        outer: [
+          { x: 0, y: 0 },
+          { x: 400, y: 0 },
+          { x: 400, y: 100 },
+          { x: 0, y: 100 },
+        ],
+        holes: [],
+      },
+    ],
+    2,
+  );
   expect(rest.maxX - rest.minX).toBe(400);
   expect(rest.maxY - rest.minY).toBeGreaterThanOrEqual(196);
   expect(rest.minY).toBeGreaterThanOrEqual(100);
 });
 
 test.each<[string, unknown, string]>([
-  ['nothing', null, ''], ['no boards', { ...instance([]), boards: [] }, 'boards'], ['a clearance of NaN', { ...instance([part('a', box(1, 1))]), clearance: Number.NaN }, 'clearance'],
-  ['two corners', instance([part('a', [[0, 0], [1, 1]])]), 'polygon'], ['text for a corner', { ...instance([]), parts: [{ id: 'a', polygon: [['x', 1], [2, 3], [4, 5]], quantity: 1, rotations: [0] }] }, 'polygon'],
-  ['quantity −1', instance([part('a', box(1, 1), -1)]), 'quantity'], ['no turns', instance([part('a', box(1, 1), 1, [])]), 'rotations'],
+  ['nothing', null, ''],
+  ['no boards', { ...instance([]), boards: [] }, 'boards'],
+  ['a clearance of NaN', { ...instance([part('a', box(1, 1))]), clearance: Number.NaN }, 'clearance'],
+  [
+    'two corners',
+    instance([
+      part('a', [
+        [0, 0],
+        [1, 1],
+      ]),
+    ]),
+    'polygon',
+  ],
+  [
+    'text for a corner',
+    {
+      ...instance([]),
+      parts: [
+        {
+          id: 'a',
+          polygon: [
+            ['x', 1],
+            [2, 3],
+            [4, 5],
+          ],
+          quantity: 1,
+          rotations: [0],
+        },
+      ],
+    },
+    'polygon',
+  ],
+  ['quantity −1', instance([part('a', box(1, 1), -1)]), 'quantity'],
+  ['no turns', instance([part('a', box(1, 1), 1, [])]), 'rotations'],
 ])('an instance with %s is refused by name', (_, data, word) => expect(instanceFault(data)).toContain(word));
 test('a sound instance has no fault', () => expect(instanceFault(instance([part('a', box(10, 10))]))).toBeUndefined());

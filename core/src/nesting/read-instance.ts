@@ -9,8 +9,14 @@ export function instanceFault(data: unknown): string | undefined {
   if (!Array.isArray(data.boards) || data.boards.length === 0) return 'boards: at least one is needed';
   if (!Array.isArray(data.parts) || data.parts.length === 0) return 'parts: at least one is needed';
   if (!isLength(data.clearance, 0)) return `clearance: must be 0 or more mm, got ${String(data.clearance)}`;
-  if (data.edgeMargin !== undefined && !isLength(data.edgeMargin, 0)) return `edgeMargin: must be 0 or more mm, got ${String(data.edgeMargin)}`;
-  return firstOf(data.boards, 'boards', boardFault) ?? firstOf(data.parts, 'parts', partFault) ?? repeatedId(data.boards, 'boards') ?? repeatedId(data.parts, 'parts');
+  if (data.edgeMargin !== undefined && !isLength(data.edgeMargin, 0))
+    return `edgeMargin: must be 0 or more mm, got ${String(data.edgeMargin)}`;
+  return (
+    firstOf(data.boards, 'boards', boardFault) ??
+    firstOf(data.parts, 'parts', partFault) ??
+    repeatedId(data.boards, 'boards') ??
+    repeatedId(data.parts, 'parts')
+  );
 }
 
 /** Whether data can be nested as it is. */
@@ -18,10 +24,16 @@ export const isNestInstance = (data: unknown): data is NestInstance => instanceF
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (data: unknown): data is Json => typeof data === 'object' && data !== null && !Array.isArray(data);
-const isLength = (value: unknown, least: number): value is number => typeof value === 'number' && Number.isFinite(value) && value >= least && value <= LONGEST_MM;
-const isCount = (value: unknown): boolean => typeof value === 'number' && Number.isInteger(value) && value >= 1 && value <= 10_000;
+const isLength = (value: unknown, least: number): value is number =>
+  typeof value === 'number' && Number.isFinite(value) && value >= least && value <= LONGEST_MM;
+const isCount = (value: unknown): boolean =>
+  typeof value === 'number' && Number.isInteger(value) && value >= 1 && value <= 10_000;
 
-function firstOf(list: readonly unknown[], field: string, faultOf: (one: Json) => string | undefined): string | undefined {
+function firstOf(
+  list: readonly unknown[],
+  field: string,
+  faultOf: (one: Json) => string | undefined,
+): string | undefined {
   for (const [index, one] of list.entries()) {
     const fault = isObject(one) ? faultOf(one) : 'must be an object';
     if (fault) return `${field}[${index}].${fault}`;
@@ -45,7 +57,13 @@ function boardFault(board: Json): string | undefined {
 function partFault(part: Json): string | undefined {
   if (typeof part.id !== 'string' || part.id === '') return 'id: must be a name';
   if (!isCount(part.quantity)) return `quantity: must be a whole number from 1, got ${String(part.quantity)}`;
-  if (!Array.isArray(part.rotations) || part.rotations.length === 0 || part.rotations.length > 720 || !part.rotations.every((turn) => typeof turn === 'number' && Number.isFinite(turn))) return 'rotations: a list of 1 to 720 turns in degrees is needed';
+  if (
+    !Array.isArray(part.rotations) ||
+    part.rotations.length === 0 ||
+    part.rotations.length > 720 ||
+    !part.rotations.every((turn) => typeof turn === 'number' && Number.isFinite(turn))
+  )
+    return 'rotations: a list of 1 to 720 turns in degrees is needed';
   return ringFault(part.polygon, 'polygon') ?? ringsFault(part.holes);
 }
 
@@ -60,8 +78,16 @@ function ringsFault(holes: unknown): string | undefined {
 }
 
 function ringFault(ring: unknown, field: string): string | undefined {
-  if (!Array.isArray(ring) || ring.length < 3 || ring.length > MOST_POINTS) return `${field}: needs 3 to ${MOST_POINTS} points`;
-  const bad = ring.findIndex((p) => !(Array.isArray(p) && p.length === 2 && p.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= LONGEST_MM)));
+  if (!Array.isArray(ring) || ring.length < 3 || ring.length > MOST_POINTS)
+    return `${field}: needs 3 to ${MOST_POINTS} points`;
+  const bad = ring.findIndex(
+    (p) =>
+      !(
+        Array.isArray(p) &&
+        p.length === 2 &&
+        p.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= LONGEST_MM)
+      ),
+  );
   if (bad >= 0) return `${field}[${bad}]: must be two numbers within ±${LONGEST_MM}`;
   const area = ring.reduce((sum: number, [x, y]: XYPair, index: number) => {
     const [nextX, nextY] = ring[(index + 1) % ring.length] as XYPair;

@@ -22,11 +22,24 @@ export interface SearchStep {
 }
 
 /** How an order of pieces is judged: everything placed, then cost, then boards, then room left on the last. */
-interface Score { readonly unplacedMm2: number; readonly cost: number; readonly effectiveBoards: number }
+interface Score {
+  readonly unplacedMm2: number;
+  readonly cost: number;
+  readonly effectiveBoards: number;
+}
 const isBetter = (a: Score, b: Score): boolean =>
-  a.unplacedMm2 !== b.unplacedMm2 ? a.unplacedMm2 < b.unplacedMm2 : a.cost !== b.cost ? a.cost < b.cost : a.effectiveBoards < b.effectiveBoards - 1e-9;
+  a.unplacedMm2 !== b.unplacedMm2
+    ? a.unplacedMm2 < b.unplacedMm2
+    : a.cost !== b.cost
+      ? a.cost < b.cost
+      : a.effectiveBoards < b.effectiveBoards - 1e-9;
 
-interface Trial { readonly order: readonly NestPiece[]; readonly lean: number; readonly score: Score; readonly layout: NestLayout }
+interface Trial {
+  readonly order: readonly NestPiece[];
+  readonly lean: number;
+  readonly score: Score;
+  readonly layout: NestLayout;
+}
 
 const RULES = [0.02, 0.25, 0.6] as const;
 
@@ -35,7 +48,8 @@ const RULES = [0.02, 0.25, 0.6] as const;
  * The caller stops it, after a time, a number of steps, or when the builder says so.
  */
 export function* searchNest(instance: NestInstance, options: SearchOptions): Generator<SearchStep, never> {
-  const pitchMm = options.pitchMm || Math.max(1, Math.min(3, Math.max(...instance.boards.map((board) => board.height)) / 400));
+  const pitchMm =
+    options.pitchMm || Math.max(1, Math.min(3, Math.max(...instance.boards.map((board) => board.height)) / 400));
   const kinds = boardKinds(instance, pitchMm);
   const pieces = instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm));
   const all = pieces.flatMap((piece) => Array.from({ length: piece.part.quantity }, () => piece));
@@ -58,9 +72,17 @@ export function* searchNest(instance: NestInstance, options: SearchOptions): Gen
 }
 
 /** The orders that usually do well: by area, by length and by both, each with every rule of placing. */
-function firstOrders(all: readonly NestPiece[]): readonly { readonly order: readonly NestPiece[]; readonly lean: number }[] {
-  const keys: readonly ((piece: NestPiece) => number)[] = [(p) => p.areaMm2, (p) => p.longestMm, (p) => p.areaMm2 * p.longestMm];
-  return RULES.flatMap((lean) => keys.map((key) => ({ order: [...all].sort((a, b) => key(b) - key(a) || (a.part.id < b.part.id ? -1 : 1)), lean })));
+function firstOrders(
+  all: readonly NestPiece[],
+): readonly { readonly order: readonly NestPiece[]; readonly lean: number }[] {
+  const keys: readonly ((piece: NestPiece) => number)[] = [
+    (p) => p.areaMm2,
+    (p) => p.longestMm,
+    (p) => p.areaMm2 * p.longestMm,
+  ];
+  return RULES.flatMap((lean) =>
+    keys.map((key) => ({ order: [...all].sort((a, b) => key(b) - key(a) || (a.part.id < b.part.id ? -1 : 1)), lean })),
+  );
 }
 
 /** A small change of an order: a piece moved, or two swapped, mostly near each other; seldom another rule. */
@@ -78,9 +100,16 @@ function neighbour(trial: Trial, random: RandomSource): [readonly NestPiece[], n
 }
 
 function scoreOf(result: GreedyResult, pieces: readonly NestPiece[]): Score {
-  const unplacedMm2 = result.layout.unplaced.reduce((sum, { partId, quantity }) => sum + quantity * pieces.find((piece) => piece.part.id === partId)!.areaMm2, 0);
+  const unplacedMm2 = result.layout.unplaced.reduce(
+    (sum, { partId, quantity }) => sum + quantity * pieces.find((piece) => piece.part.id === partId)!.areaMm2,
+    0,
+  );
   const used = result.layout.boards.length;
-  return { unplacedMm2, cost: result.cost, effectiveBoards: used === 0 ? 0 : used - 1 + result.lastRightMm / result.lastWidthMm };
+  return {
+    unplacedMm2,
+    cost: result.cost,
+    effectiveBoards: used === 0 ? 0 : used - 1 + result.lastRightMm / result.lastWidthMm,
+  };
 }
 
 /** Runs a search for a number of steps and returns its best nest. */

@@ -20,12 +20,19 @@ export interface SlabShape {
 export function slabShape(region: Region, pitchMm: number): SlabShape {
   const bounds = boundsOf(region.flat());
   const count = Math.max(1, Math.ceil((bounds.maxY - bounds.minY) / pitchMm - 1e-9));
-  const rows = slabSpans(region, bounds.minY, pitchMm, count).map((spans) => Float64Array.from(spans, (x) => x - bounds.minX));
+  const rows = slabSpans(region, bounds.minY, pitchMm, count).map((spans) =>
+    Float64Array.from(spans, (x) => x - bounds.minX),
+  );
   return { bounds, rows };
 }
 
 /** Merged spans of a region in each of `count` slabs from `fromY` up. */
-export function slabSpans(region: Region, fromY: number, pitchMm: number, count: number): readonly (readonly number[])[] {
+export function slabSpans(
+  region: Region,
+  fromY: number,
+  pitchMm: number,
+  count: number,
+): readonly (readonly number[])[] {
   const spans: [number, number][][] = Array.from({ length: count }, () => []);
   const middles: number[][] = Array.from({ length: count }, () => []);
   for (const ring of region) {
@@ -37,8 +44,10 @@ export function slabSpans(region: Region, fromY: number, pitchMm: number, count:
     const first = Math.max(0, Math.floor((low.y - fromY) / pitchMm - 1e-9));
     const last = Math.min(count - 1, Math.floor((high.y - fromY) / pitchMm + 1e-9));
     for (let row = first; row <= last; row++) {
-      const y0 = Math.max(low.y, fromY + row * pitchMm), y1 = Math.min(high.y, fromY + (row + 1) * pitchMm);
-      const x0 = high.y > low.y ? low.x + slope * (y0 - low.y) : low.x, x1 = high.y > low.y ? low.x + slope * (y1 - low.y) : high.x;
+      const y0 = Math.max(low.y, fromY + row * pitchMm),
+        y1 = Math.min(high.y, fromY + (row + 1) * pitchMm);
+      const x0 = high.y > low.y ? low.x + slope * (y0 - low.y) : low.x,
+        x1 = high.y > low.y ? low.x + slope * (y1 - low.y) : high.x;
       spans[row]!.push(x0 < x1 ? [x0, x1] : [x1, x0]);
       const middle = fromY + (row + 0.5) * pitchMm;
       if (low.y <= middle && middle < high.y) middles[row]!.push(low.x + slope * (middle - low.y));

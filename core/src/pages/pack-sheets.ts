@@ -5,10 +5,17 @@ import { templateInk, type Template } from './template.ts';
 import { bestLattice, cellWindow, type InkLine, type TileLattice } from './tile-lattice.ts';
 
 /** What a page can show, and what neighbours share, in mm. */
-export interface PageRoom { readonly width: number; readonly height: number; readonly overlapMm: number }
+export interface PageRoom {
+  readonly width: number;
+  readonly height: number;
+  readonly overlapMm: number;
+}
 
 /** A sheet whose templates and lattice are settled. */
-export interface TiledSheet { readonly lattice: TileLattice; readonly placed: readonly PlacedTemplate[] }
+export interface TiledSheet {
+  readonly lattice: TileLattice;
+  readonly placed: readonly PlacedTemplate[];
+}
 
 /** Paper between two templates, for scissors. */
 const SCISSORS_MM = 3;
@@ -30,7 +37,10 @@ export function tiledSheets(templates: readonly Template[], room: PageRoom): rea
     const joined = joinSheet(left, alone, room);
     const lattice = joined.length > 1 ? bestLattice(inkOf(joined), room.width, room.height, room.overlapMm) : alone;
     const turn = rotation(lattice.turnDegrees);
-    const placed = joined.length > 1 ? joined.map(({ template, transform }) => ({ template, transform: compose(transform, turn) })) : [{ template: first, transform: turn }];
+    const placed =
+      joined.length > 1
+        ? joined.map(({ template, transform }) => ({ template, transform: compose(transform, turn) }))
+        : [{ template: first, transform: turn }];
     sheets.push({ lattice, placed });
     for (const { template } of placed) left.splice(left.indexOf(template), 1);
   }
@@ -39,30 +49,54 @@ export function tiledSheets(templates: readonly Template[], room: PageRoom): rea
 
 /** Which other templates fit on the sheet of the first one, and where. */
 function joinSheet(templates: readonly Template[], alone: TileLattice, room: PageRoom): readonly PlacedTemplate[] {
-  const width = alone.columns * (room.width - room.overlapMm) + room.overlapMm, height = alone.rows * (room.height - room.overlapMm) + room.overlapMm;
+  const width = alone.columns * (room.width - room.overlapMm) + room.overlapMm,
+    height = alone.rows * (room.height - room.overlapMm) + room.overlapMm;
   const instance: NestInstance = {
-    name: 'sheet', clearance: SCISSORS_MM, edgeMargin: 0.2, boards: [{ id: 'sheet', width, height, count: 1 }],
-    parts: templates.map((template, index) => nestPart(template, index, index === 0 ? [alone.turnDegrees, ...QUARTER_TURNS] : QUARTER_TURNS)),
+    name: 'sheet',
+    clearance: SCISSORS_MM,
+    edgeMargin: 0.2,
+    boards: [{ id: 'sheet', width, height, count: 1 }],
+    parts: templates.map((template, index) =>
+      nestPart(template, index, index === 0 ? [alone.turnDegrees, ...QUARTER_TURNS] : QUARTER_TURNS),
+    ),
   };
   const { layout } = nest(instance, { seed: 1, steps: 1, pitchMm: 2 });
-  const placed = (layout.boards[0]?.placements ?? []).map((placement) => ({ template: templates[Number(placement.partId)]!, transform: placementTransform(placement) }));
-  return placed.some(({ template }) => template === templates[0]) ? placed : [{ template: templates[0]!, transform: rotation(alone.turnDegrees) }];
+  const placed = (layout.boards[0]?.placements ?? []).map((placement) => ({
+    template: templates[Number(placement.partId)]!,
+    transform: placementTransform(placement),
+  }));
+  return placed.some(({ template }) => template === templates[0])
+    ? placed
+    : [{ template: templates[0]!, transform: rotation(alone.turnDegrees) }];
 }
 
 const inkOf = (placed: readonly PlacedTemplate[]): readonly InkLine[] =>
-  placed.flatMap(({ template, transform }) => templateInk(template).map((line) => ({ ...line, points: line.points.map((p) => applyTransform(transform, p)) })));
+  placed.flatMap(({ template, transform }) =>
+    templateInk(template).map((line) => ({ ...line, points: line.points.map((p) => applyTransform(transform, p)) })),
+  );
 
 /**
  * Packs templates that fit a page: first into what is left free on the pages of tiled sheets, never across a seam, then onto pages of
  * their own, by true shape and in any quarter turn.
  * @returns the tiled sheets with what joined them, and the new single-page sheets, numbered on
  */
-export function packSmall(templates: readonly Template[], tiled: readonly TiledSheet[], room: PageRoom): { readonly tiled: readonly TiledSheet[]; readonly singles: readonly Sheet[] } {
+export function packSmall(
+  templates: readonly Template[],
+  tiled: readonly TiledSheet[],
+  room: PageRoom,
+): { readonly tiled: readonly TiledSheet[]; readonly singles: readonly Sheet[] } {
   if (templates.length === 0) return { tiled, singles: [] };
-  const free = tiled.flatMap((sheet, at) => sheet.lattice.cells.map(([column, row]) => freePage(sheet, at, column, row, room)));
+  const free = tiled.flatMap((sheet, at) =>
+    sheet.lattice.cells.map(([column, row]) => freePage(sheet, at, column, row, room)),
+  );
   const instance: NestInstance = {
-    name: 'pages', clearance: SCISSORS_MM, edgeMargin: 0.3,
-    boards: [...free.map(({ board }) => board), { id: 'page', width: room.width, height: room.height, count: templates.length, price: 1 }],
+    name: 'pages',
+    clearance: SCISSORS_MM,
+    edgeMargin: 0.3,
+    boards: [
+      ...free.map(({ board }) => board),
+      { id: 'page', width: room.width, height: room.height, count: templates.length, price: 1 },
+    ],
     parts: templates.map((template, index) => nestPart(template, index, QUARTER_TURNS)),
   };
   const { layout } = nest(instance, { seed: 1, steps: ORDERS_TRIED });
@@ -72,23 +106,62 @@ export function packSmall(templates: readonly Template[], tiled: readonly TiledS
     const page = free.find(({ board }) => board.id === boardId);
     const placed = placements.map((placement) => ({
       template: templates[Number(placement.partId)]!,
-      transform: page ? compose(placementTransform(placement), translation(page.origin.x, page.origin.y)) : placementTransform(placement),
+      transform: page
+        ? compose(placementTransform(placement), translation(page.origin.x, page.origin.y))
+        : placementTransform(placement),
     }));
     if (page) joining.set(page.sheet, [...(joining.get(page.sheet) ?? []), ...placed]);
-    else singles.push({ number: tiled.length + singles.length + 1, columns: 1, rows: 1, cells: [[0, 0]], origin: { x: 0, y: 0 }, placed });
+    else
+      singles.push({
+        number: tiled.length + singles.length + 1,
+        columns: 1,
+        rows: 1,
+        cells: [[0, 0]],
+        origin: { x: 0, y: 0 },
+        placed,
+      });
   }
-  return { tiled: tiled.map((sheet, at) => ({ ...sheet, placed: [...sheet.placed, ...(joining.get(at) ?? [])] })), singles };
+  return {
+    tiled: tiled.map((sheet, at) => ({ ...sheet, placed: [...sheet.placed, ...(joining.get(at) ?? [])] })),
+    singles,
+  };
 }
 
 /** A printed page of a tiled sheet as a board whose taken places are the templates on it. */
-function freePage(sheet: TiledSheet, at: number, column: number, row: number, room: PageRoom): { readonly board: NestBoard; readonly origin: Point; readonly sheet: number } {
+function freePage(
+  sheet: TiledSheet,
+  at: number,
+  column: number,
+  row: number,
+  room: PageRoom,
+): { readonly board: NestBoard; readonly origin: Point; readonly sheet: number } {
   const view = cellWindow(sheet.lattice, column, row, room.width, room.height, room.overlapMm);
   const origin = { x: view.minX + room.overlapMm / 2, y: view.minY + room.overlapMm / 2 };
-  const holes = sheet.placed.map(({ template, transform }) => outlineRing(template).map((p) => applyTransform(transform, p)).map(({ x, y }) => [x - origin.x, y - origin.y] as const));
-  return { board: { id: `${at}/${column}/${row}`, width: room.width - room.overlapMm, height: room.height - room.overlapMm, count: 1, price: 0, holes }, origin, sheet: at };
+  const holes = sheet.placed.map(({ template, transform }) =>
+    outlineRing(template)
+      .map((p) => applyTransform(transform, p))
+      .map(({ x, y }) => [x - origin.x, y - origin.y] as const),
+  );
+  return {
+    board: {
+      id: `${at}/${column}/${row}`,
+      width: room.width - room.overlapMm,
+      height: room.height - room.overlapMm,
+      count: 1,
+      price: 0,
+      holes,
+    },
+    origin,
+    sheet: at,
+  };
 }
 
-const nestPart = (template: Template, index: number, rotations: readonly number[]): NestPart =>
-  ({ id: String(index), quantity: 1, rotations, polygon: outlineRing(template).map(({ x, y }) => [x, y] as const) });
+const nestPart = (template: Template, index: number, rotations: readonly number[]): NestPart => ({
+  id: String(index),
+  quantity: 1,
+  rotations,
+  polygon: outlineRing(template).map(({ x, y }) => [x, y] as const),
+});
 
-const outlineRing = ({ part }: Template): readonly Point[] => (part.outline ? flattenClosedPath(part.outline, OUTLINE_TOLERANCE_MM) : part.outer);
+const outlineRing = ({ part }: Template): readonly Point[] =>
+  part.outline ? flattenClosedPath(part.outline, OUTLINE_TOLERANCE_MM) : part.outer;

@@ -3,23 +3,49 @@ import { after, boxSide, groove, made, plate, polygonPart, withLine } from '../.
 import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
 import type { Part } from '../drawing/index.ts';
 import { foldsInOrder } from '../folds/index.ts';
-import { DEFAULT_PAGE_SETTINGS, pageFrame, pageInk, pageSettingsFault, paperSize, planPages, type Ink, type Page, type PagePlan, type PageSettings } from './index.ts';
+import {
+  DEFAULT_PAGE_SETTINGS,
+  pageFrame,
+  pageInk,
+  pageSettingsFault,
+  paperSize,
+  planPages,
+  type Ink,
+  type Page,
+  type PagePlan,
+  type PageSettings,
+} from './index.ts';
 import { templateInk } from './template.ts';
 
 const settings = (changes: Partial<PageSettings> = {}): PageSettings => ({ ...DEFAULT_PAGE_SETTINGS, ...changes });
-const plan = (parts: readonly Part[], changes: Partial<PageSettings> = {}): PagePlan => planPages(parts.map((part) => ({ part: made(part), pieces: 1 })), settings(changes));
+const plan = (parts: readonly Part[], changes: Partial<PageSettings> = {}): PagePlan =>
+  planPages(
+    parts.map((part) => ({ part: made(part), pieces: 1 })),
+    settings(changes),
+  );
 const title = { airframe: 'Test', version: 3, scale: 1.2, date: '2026-01-02' };
-const holds = (box: Bounds, p: Point, room = 0): boolean => p.x >= box.minX - room && p.x <= box.maxX + room && p.y >= box.minY - room && p.y <= box.maxY + room;
+const holds = (box: Bounds, p: Point, room = 0): boolean =>
+  p.x >= box.minX - room && p.x <= box.maxX + room && p.y >= box.minY - room && p.y <= box.maxY + room;
 const sheetOf = (it: PagePlan, page: Page) => it.sheets.find(({ number }) => number === page.sheet)!;
 /** Corners of every outline where they lie on their sheets. */
 const corners = (it: PagePlan): { sheet: number; at: Point }[] =>
-  it.sheets.flatMap((sheet) => sheet.placed.flatMap(({ template, transform }) => template.part.outer.map((p) => ({ sheet: sheet.number, at: applyTransform(transform, p) }))));
+  it.sheets.flatMap((sheet) =>
+    sheet.placed.flatMap(({ template, transform }) =>
+      template.part.outer.map((p) => ({ sheet: sheet.number, at: applyTransform(transform, p) })),
+    ),
+  );
 const flat = (inks: readonly Ink[]): Ink[] => inks.flatMap((ink) => (ink.kind === 'clip' ? flat(ink.inks) : [ink]));
 
 test('papers by name measure what they should, on their side too', () => {
   expect(paperSize(settings())).toEqual({ widthMm: 210, heightMm: 297 });
-  expect(paperSize(settings({ paper: 'Tabloid', orientation: 'landscape' }))).toEqual({ widthMm: expect.closeTo(431.8, 9), heightMm: expect.closeTo(279.4, 9) });
-  expect(paperSize(settings({ paper: 'own', ownWidthMm: 610, ownHeightMm: 914 }))).toEqual({ widthMm: 610, heightMm: 914 });
+  expect(paperSize(settings({ paper: 'Tabloid', orientation: 'landscape' }))).toEqual({
+    widthMm: expect.closeTo(431.8, 9),
+    heightMm: expect.closeTo(279.4, 9),
+  });
+  expect(paperSize(settings({ paper: 'own', ownWidthMm: 610, ownHeightMm: 914 }))).toEqual({
+    widthMm: 610,
+    heightMm: 914,
+  });
 });
 
 test('what fits a page crosses no seam, several parts to a page', () => {
@@ -31,7 +57,9 @@ test('what fits a page crosses no seam, several parts to a page', () => {
 test('a part larger than a page is tiled with its overlap, at true size', () => {
   const it = plan([plate(400, 300)], { overlapMm: 12 });
   const window = it.frame.window;
-  expect(it.pages.length).toBe(Math.ceil((400 - 12) / (boundsHeight(window) - 12)) * Math.ceil((300 - 12) / (boundsWidth(window) - 12)));
+  expect(it.pages.length).toBe(
+    Math.ceil((400 - 12) / (boundsHeight(window) - 12)) * Math.ceil((300 - 12) / (boundsWidth(window) - 12)),
+  );
   for (const page of it.pages) {
     expect(boundsWidth(page.view)).toBeCloseTo(boundsWidth(window), 9);
     const right = it.pages.find(({ name }) => name === page.neighbours.right);
@@ -42,39 +70,87 @@ test('a part larger than a page is tiled with its overlap, at true size', () => 
 });
 
 test('pages without ink are left out: an L of long thin arms', () => {
-  const it = plan([polygonPart([[0, 0], [700, 0], [700, 40], [40, 40], [40, 700], [0, 700]])]);
+  const it = plan([
+    polygonPart([
+      [0, 0],
+      [700, 0],
+      [700, 40],
+      [40, 40],
+      [40, 700],
+      [0, 700],
+    ]),
+  ]);
   const [sheet] = it.sheets;
   expect(it.pages.length).toBeLessThan(sheet!.columns * sheet!.rows);
 });
 
 test('any part: every corner of it lies on a page, no page is empty, and nothing is stretched', () => {
-  const polygon = fc.array(fc.tuple(fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 600 })), { minLength: 3, maxLength: 9 }).map((points) => {
-    const [cx, cy] = [points.reduce((sum, [x]) => sum + x, 0) / points.length, points.reduce((sum, [, y]) => sum + y, 0) / points.length];
-    return [...new Map(points.map((p) => [p.join(), p])).values()].sort((a, b) => Math.atan2(a[1] - cy, a[0] - cx) - Math.atan2(b[1] - cy, b[0] - cx));
-  }).filter((points) => points.length >= 3);
-  fc.assert(fc.property(fc.array(polygon, { minLength: 1, maxLength: 3 }), fc.integer({ min: 0, max: 30 }), (shapes, overlapMm) => {
-    const it = plan(shapes.map((points, index) => polygonPart(points, `p${index}`)), { overlapMm });
-    for (const { sheet, at } of corners(it)) expect(it.pages.some((page) => page.sheet === sheet && holds(page.view, at, 1e-6))).toBe(true);
-    for (const page of it.pages) {
-      const lines = sheetOf(it, page).placed.flatMap(({ template, transform }) => templateInk(template).map(({ points }) => points.map((p) => applyTransform(transform, p))));
-      const samples = lines.flatMap((points) => points.slice(1).flatMap((b, index) => Array.from({ length: 200 }, (_, step) => {
-        const a = points[index]!;
-        return { x: a.x + ((b.x - a.x) * step) / 199, y: a.y + ((b.y - a.y) * step) / 199 };
-      })));
-      expect(samples.some((p) => holds(page.view, p, 1))).toBe(true);
-    }
-    for (const { placed } of it.sheets) for (const { transform: t } of placed) expect(Math.abs(t.a * t.d - t.b * t.c)).toBeCloseTo(1, 9);
-  }), { numRuns: 15 });
+  const polygon = fc
+    .array(fc.tuple(fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 600 })), { minLength: 3, maxLength: 9 })
+    .map((points) => {
+      const [cx, cy] = [
+        points.reduce((sum, [x]) => sum + x, 0) / points.length,
+        points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+      ];
+      return [...new Map(points.map((p) => [p.join(), p])).values()].sort(
+        (a, b) => Math.atan2(a[1] - cy, a[0] - cx) - Math.atan2(b[1] - cy, b[0] - cx),
+      );
+    })
+    .filter((points) => points.length >= 3);
+  fc.assert(
+    fc.property(
+      fc.array(polygon, { minLength: 1, maxLength: 3 }),
+      fc.integer({ min: 0, max: 30 }),
+      (shapes, overlapMm) => {
+        const it = plan(
+          shapes.map((points, index) => polygonPart(points, `p${index}`)),
+          { overlapMm },
+        );
+        for (const { sheet, at } of corners(it))
+          expect(it.pages.some((page) => page.sheet === sheet && holds(page.view, at, 1e-6))).toBe(true);
+        for (const page of it.pages) {
+          const lines = sheetOf(it, page).placed.flatMap(({ template, transform }) =>
+            templateInk(template).map(({ points }) => points.map((p) => applyTransform(transform, p))),
+          );
+          const samples = lines.flatMap((points) =>
+            points.slice(1).flatMap((b, index) =>
+              Array.from({ length: 200 }, (_, step) => {
+                const a = points[index]!;
+                return { x: a.x + ((b.x - a.x) * step) / 199, y: a.y + ((b.y - a.y) * step) / 199 };
+              }),
+            ),
+          );
+          expect(samples.some((p) => holds(page.view, p, 1))).toBe(true);
+        }
+        for (const { placed } of it.sheets)
+          for (const { transform: t } of placed) expect(Math.abs(t.a * t.d - t.b * t.c)).toBeCloseTo(1, 9);
+      },
+    ),
+    { numRuns: 15 },
+  );
 });
 
 describe('a printed page', () => {
   const it = plan([boxSide(), plate(400, 300, 'p2')]);
   const inkOf = (page: Page): Ink[] => flat(pageInk(it, page, title));
-  const longest = (page: Page, isUp: boolean): number => Math.max(...inkOf(page).flatMap((ink) => (ink.kind === 'path' && ink.path.length === 1 ? [ink.path[0]!] : []))
-    .filter(({ from, to }) => (isUp ? from.x === to.x && from.x < it.frame.window.minX : from.y === to.y && from.y < it.frame.footer.maxY - 2)).map(({ from, to }) => distance(from, to)));
+  const longest = (page: Page, isUp: boolean): number =>
+    Math.max(
+      ...inkOf(page)
+        .flatMap((ink) => (ink.kind === 'path' && ink.path.length === 1 ? [ink.path[0]!] : []))
+        .filter(({ from, to }) =>
+          isUp
+            ? from.x === to.x && from.x < it.frame.window.minX
+            : from.y === to.y && from.y < it.frame.footer.maxY - 2,
+        )
+        .map(({ from, to }) => distance(from, to)),
+    );
   test('has bars of 100 mm and 4 in across, and 100 mm up', () => {
     for (const page of it.pages) {
-      const bars = inkOf(page).flatMap((ink) => (ink.kind === 'path' && ink.path.length === 1 && ink.path[0]!.from.y === ink.path[0]!.to.y ? [distance(ink.path[0]!.from, ink.path[0]!.to)] : []));
+      const bars = inkOf(page).flatMap((ink) =>
+        ink.kind === 'path' && ink.path.length === 1 && ink.path[0]!.from.y === ink.path[0]!.to.y
+          ? [distance(ink.path[0]!.from, ink.path[0]!.to)]
+          : [],
+      );
       expect(bars.some((length) => Math.abs(length - 100) < 1e-9)).toBe(true);
       expect(bars.some((length) => Math.abs(length - 101.6) < 1e-9)).toBe(true);
       expect(longest(page, true)).toBeGreaterThanOrEqual(100 - 1e-9);
@@ -83,41 +159,65 @@ describe('a printed page', () => {
   test('says where it belongs, and explains the strokes it shows and no others', () => {
     const tiled = it.pages.find(({ neighbours }) => neighbours.right !== undefined)!;
     const texts = inkOf(tiled).flatMap((ink) => (ink.kind === 'text' ? [ink.text] : []));
-    expect(texts).toEqual(expect.arrayContaining([tiled.name, `joins ${tiled.neighbours.right}`, 'Test', 'version 3 · × 1.200']));
+    expect(texts).toEqual(
+      expect.arrayContaining([tiled.name, `joins ${tiled.neighbours.right}`, 'Test', 'version 3 · × 1.200']),
+    );
     expect(texts.some((text) => text.startsWith('trench'))).toBe(false);
     const single = plan([withLine(plate(100, 60), [0, 30], [100, 30], groove())]);
-    expect(flat(pageInk(single, single.pages[0]!, title)).flatMap((ink) => (ink.kind === 'text' ? [ink.text] : []))).toEqual(expect.arrayContaining(['mitre groove, true width', 'fold 90°']));
+    expect(
+      flat(pageInk(single, single.pages[0]!, title)).flatMap((ink) => (ink.kind === 'text' ? [ink.text] : [])),
+    ).toEqual(expect.arrayContaining(['mitre groove, true width', 'fold 90°']));
   });
   test('keeps the drawing inside the margins', () => {
     const { widthMm, heightMm, window } = pageFrame(settings({ marginMm: 8 }));
     expect(window.minX).toBeGreaterThanOrEqual(8);
     expect([widthMm - window.maxX, heightMm - window.maxY]).toEqual([8, 8]);
-    for (const page of it.pages) for (const ink of pageInk(it, page, title)) if (ink.kind === 'clip') expect(ink.box).toEqual(it.frame.window);
+    for (const page of it.pages)
+      for (const ink of pageInk(it, page, title)) if (ink.kind === 'clip') expect(ink.box).toEqual(it.frame.window);
   });
 });
 
 test.each<[string, Partial<PageSettings>, string]>([
-  ['paper of 10 mm', { paper: 'own', ownWidthMm: 10, ownHeightMm: 200 }, '90 to 5000'], ['paper of NaN', { paper: 'own', ownWidthMm: Number.NaN }, 'NaN'],
-  ['a margin of 60', { marginMm: 60 }, 'it is 60'], ['a negative overlap', { overlapMm: -1 }, 'it is -1'], ['no room', { paper: 'own', ownWidthMm: 100, ownHeightMm: 130, marginMm: 30, overlapMm: 20 }, 'at least 20'],
+  ['paper of 10 mm', { paper: 'own', ownWidthMm: 10, ownHeightMm: 200 }, '90 to 5000'],
+  ['paper of NaN', { paper: 'own', ownWidthMm: Number.NaN }, 'NaN'],
+  ['a margin of 60', { marginMm: 60 }, 'it is 60'],
+  ['a negative overlap', { overlapMm: -1 }, 'it is -1'],
+  ['no room', { paper: 'own', ownWidthMm: 100, ownHeightMm: 130, marginMm: 30, overlapMm: 20 }, 'at least 20'],
 ])('%s cannot print, and the number is named', (_, changes, words) => {
   expect(pageSettingsFault(settings(changes))).toContain(words);
   expect(() => plan([plate(50, 50)], changes)).toThrow(words);
 });
 
-test('nothing drawn, nothing printed', () => expect(plan([after(plate(10, 10), { name: 'removePath', args: { pathId: plate(10, 10).contours[0]!.id } })]).pages).toEqual([]));
+test('nothing drawn, nothing printed', () =>
+  expect(
+    plan([after(plate(10, 10), { name: 'removePath', args: { pathId: plate(10, 10).contours[0]!.id } })]).pages,
+  ).toEqual([]));
 
 test('folds are numbered on the page in the order to fold them, the builder’s own when there is one', () => {
-  const drawn = withLine(withLine(plate(150, 100), [0, 30], [150, 30], { ...groove(), label: 'lower' }), [0, 70], [150, 70], { ...groove(), label: 'upper' });
+  const drawn = withLine(
+    withLine(plate(150, 100), [0, 30], [150, 30], { ...groove(), label: 'lower' }),
+    [0, 70],
+    [150, 70],
+    { ...groove(), label: 'upper' },
+  );
   const [lower, upper] = drawn.operations.map(({ id }) => id) as [string, string];
   const numbersUp = (part: Part): string[] => {
-    const it = planPages([{ part: made(part), pieces: 1, folds: foldsInOrder(made(part)).map(({ operationId }) => operationId) }], settings());
-    const numbers = flat(pageInk(it, it.pages[0]!, title)).flatMap((ink) => (ink.kind === 'text' && ink.sizeMm < 4 && /^[12]$/.test(ink.text) ? [ink] : []));
+    const it = planPages(
+      [{ part: made(part), pieces: 1, folds: foldsInOrder(made(part)).map(({ operationId }) => operationId) }],
+      settings(),
+    );
+    const numbers = flat(pageInk(it, it.pages[0]!, title)).flatMap((ink) =>
+      ink.kind === 'text' && ink.sizeMm < 4 && /^[12]$/.test(ink.text) ? [ink] : [],
+    );
     return numbers.sort((a, b) => a.at.x - b.at.x || a.at.y - b.at.y).map(({ text }) => text);
   };
-  const kept = (...operationIds: string[]): string[] => numbersUp(after(drawn, { name: 'setFoldOrder', args: { operationIds } }));
+  const kept = (...operationIds: string[]): string[] =>
+    numbersUp(after(drawn, { name: 'setFoldOrder', args: { operationIds } }));
   expect(numbersUp(drawn).sort()).toEqual(['1', '2']);
   expect(kept(lower, upper)).toEqual([...kept(upper, lower)].reverse());
   // One fold needs no number.
   expect(numbersUp(withLine(plate(150, 100), [0, 30], [150, 30], groove()))).toEqual([]);
-  expect(() => after(drawn, { name: 'setFoldOrder', args: { operationIds: [lower, lower] } })).toThrow('stands in the order twice');
+  expect(() => after(drawn, { name: 'setFoldOrder', args: { operationIds: [lower, lower] } })).toThrow(
+    'stands in the order twice',
+  );
 });

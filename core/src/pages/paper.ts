@@ -32,7 +32,15 @@ export interface PageSettings {
   readonly templates: 'each-shape' | 'every-piece';
 }
 
-export const DEFAULT_PAGE_SETTINGS: PageSettings = { paper: 'A4', ownWidthMm: 210, ownHeightMm: 297, orientation: 'portrait', marginMm: 8, overlapMm: 12, templates: 'each-shape' };
+export const DEFAULT_PAGE_SETTINGS: PageSettings = {
+  paper: 'A4',
+  ownWidthMm: 210,
+  ownHeightMm: 297,
+  orientation: 'portrait',
+  marginMm: 8,
+  overlapMm: 12,
+  templates: 'each-shape',
+};
 
 /** A page's places in mm from its lower left corner. */
 export interface PageFrame {
@@ -51,7 +59,10 @@ const GUTTER_MM = 9;
 
 /** Width and height of the paper as it lies. */
 export function paperSize(settings: PageSettings): { readonly widthMm: number; readonly heightMm: number } {
-  const paper = settings.paper === 'own' ? { widthMm: settings.ownWidthMm, heightMm: settings.ownHeightMm } : PAPERS[settings.paper];
+  const paper =
+    settings.paper === 'own'
+      ? { widthMm: settings.ownWidthMm, heightMm: settings.ownHeightMm }
+      : PAPERS[settings.paper];
   const [short, long] = [Math.min(paper.widthMm, paper.heightMm), Math.max(paper.widthMm, paper.heightMm)];
   return settings.orientation === 'portrait' ? { widthMm: short, heightMm: long } : { widthMm: long, heightMm: short };
 }
@@ -60,11 +71,18 @@ export function paperSize(settings: PageSettings): { readonly widthMm: number; r
 export function pageSettingsFault(settings: PageSettings): string | undefined {
   const { widthMm, heightMm } = paperSize(settings);
   const sides = [widthMm, heightMm];
-  if (!sides.every((side) => side >= SMALLEST_PAPER_MM && side <= LARGEST_PAPER_MM)) return `Paper must measure ${SMALLEST_PAPER_MM} to ${LARGEST_PAPER_MM} mm a side; this is ${widthMm} × ${heightMm}.`;
-  if (!(settings.marginMm >= 0 && settings.marginMm <= 50)) return `The margin must be 0 to 50 mm; it is ${settings.marginMm}.`;
-  if (!(settings.overlapMm >= 0 && settings.overlapMm <= 50)) return `The overlap must be 0 to 50 mm; it is ${settings.overlapMm}.`;
-  const room = Math.min(widthMm - 2 * settings.marginMm - GUTTER_MM, heightMm - 2 * settings.marginMm - FOOTER_MM) - settings.overlapMm;
-  return room < 20 ? `Margin ${settings.marginMm} and overlap ${settings.overlapMm} leave ${Math.max(0, room).toFixed(0)} mm to draw on; at least 20 are needed.` : undefined;
+  if (!sides.every((side) => side >= SMALLEST_PAPER_MM && side <= LARGEST_PAPER_MM))
+    return `Paper must measure ${SMALLEST_PAPER_MM} to ${LARGEST_PAPER_MM} mm a side; this is ${widthMm} × ${heightMm}.`;
+  if (!(settings.marginMm >= 0 && settings.marginMm <= 50))
+    return `The margin must be 0 to 50 mm; it is ${settings.marginMm}.`;
+  if (!(settings.overlapMm >= 0 && settings.overlapMm <= 50))
+    return `The overlap must be 0 to 50 mm; it is ${settings.overlapMm}.`;
+  const room =
+    Math.min(widthMm - 2 * settings.marginMm - GUTTER_MM, heightMm - 2 * settings.marginMm - FOOTER_MM) -
+    settings.overlapMm;
+  return room < 20
+    ? `Margin ${settings.marginMm} and overlap ${settings.overlapMm} leave ${Math.max(0, room).toFixed(0)} mm to draw on; at least 20 are needed.`
+    : undefined;
 }
 
 /** Where things stand on a page of these settings. */
@@ -72,7 +90,8 @@ export function pageFrame(settings: PageSettings): PageFrame {
   const { widthMm, heightMm } = paperSize(settings);
   const m = settings.marginMm;
   return {
-    widthMm, heightMm,
+    widthMm,
+    heightMm,
     window: { minX: m + GUTTER_MM, minY: m + FOOTER_MM, maxX: widthMm - m, maxY: heightMm - m },
     footer: { minX: m, minY: m, maxX: widthMm - m, maxY: m + FOOTER_MM },
     gutter: { minX: m, minY: m + FOOTER_MM, maxX: m + GUTTER_MM, maxY: heightMm - m },

@@ -7,7 +7,10 @@ import { templateBounds, type Template } from './template.ts';
 import { cellWindow } from './tile-lattice.ts';
 
 /** A template on a sheet. */
-export interface PlacedTemplate { readonly template: Template; readonly transform: Transform }
+export interface PlacedTemplate {
+  readonly template: Template;
+  readonly transform: Transform;
+}
 
 /** One page of a sheet. */
 export interface Page {
@@ -53,38 +56,96 @@ export function planPages(templates: readonly Template[], settings: PageSettings
   if (fault) throw new CoreError('OUT_OF_RANGE', fault, { settings });
   const frame = pageFrame(settings);
   const drawn = templates.filter((template) => template.part.outer.length > 0);
-  const width = boundsWidth(frame.window), height = boundsHeight(frame.window);
+  const width = boundsWidth(frame.window),
+    height = boundsHeight(frame.window);
   const fits = (template: Template): boolean => {
     const box = templateBounds(template);
     const [w, h] = [boundsWidth(box), boundsHeight(box)];
-    return (w <= width - FIT_RESERVE_MM && h <= height - FIT_RESERVE_MM) || (h <= width - FIT_RESERVE_MM && w <= height - FIT_RESERVE_MM);
+    return (
+      (w <= width - FIT_RESERVE_MM && h <= height - FIT_RESERVE_MM) ||
+      (h <= width - FIT_RESERVE_MM && w <= height - FIT_RESERVE_MM)
+    );
   };
   const room: PageRoom = { width, height, overlapMm: settings.overlapMm };
-  const packed = packSmall(drawn.filter(fits), tiledSheets(drawn.filter((template) => !fits(template)), room), room);
-  const all = [...packed.tiled.map((sheet, index) => pagesOfTiled(sheet, index + 1, room)), ...packed.singles.map((sheet) => singleSheet(sheet, width, height))];
+  const packed = packSmall(
+    drawn.filter(fits),
+    tiledSheets(
+      drawn.filter((template) => !fits(template)),
+      room,
+    ),
+    room,
+  );
+  const all = [
+    ...packed.tiled.map((sheet, index) => pagesOfTiled(sheet, index + 1, room)),
+    ...packed.singles.map((sheet) => singleSheet(sheet, width, height)),
+  ];
   return { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
 }
 
-interface SheetWithPages { readonly sheet: Sheet; readonly pages: readonly Page[] }
-
-function singleSheet(sheet: Sheet, width: number, height: number): SheetWithPages {
-  return { sheet, pages: [{ name: String(sheet.number), sheet: sheet.number, column: 0, row: 0, view: { minX: 0, minY: 0, maxX: width, maxY: height }, neighbours: {} }] };
+interface SheetWithPages {
+  readonly sheet: Sheet;
+  readonly pages: readonly Page[];
 }
 
-function pagesOfTiled({ lattice, placed }: TiledSheet, number: number, { width, height, overlapMm }: PageRoom): SheetWithPages {
-  const has = (column: number, row: number): string | undefined => (lattice.cells.some(([c, r]) => c === column && r === row) ? nameOf(column, row) : undefined);
+function singleSheet(sheet: Sheet, width: number, height: number): SheetWithPages {
+  return {
+    sheet,
+    pages: [
+      {
+        name: String(sheet.number),
+        sheet: sheet.number,
+        column: 0,
+        row: 0,
+        view: { minX: 0, minY: 0, maxX: width, maxY: height },
+        neighbours: {},
+      },
+    ],
+  };
+}
+
+function pagesOfTiled(
+  { lattice, placed }: TiledSheet,
+  number: number,
+  { width, height, overlapMm }: PageRoom,
+): SheetWithPages {
+  const has = (column: number, row: number): string | undefined =>
+    lattice.cells.some(([c, r]) => c === column && r === row) ? nameOf(column, row) : undefined;
   const nameOf = (column: number, row: number): string =>
-    (lattice.cells.length === 1 ? String(number) : `${number}${String.fromCharCode(65 + column)}${lattice.rows > 1 ? lattice.rows - row : ''}`);
-  const pages = [...lattice.cells].sort(([c1, r1], [c2, r2]) => r2 - r1 || c1 - c2).map(([column, row]): Page => ({
-    name: nameOf(column, row), sheet: number, column, row,
-    view: cellWindow(lattice, column, row, width, height, overlapMm),
-    neighbours: { left: has(column - 1, row), right: has(column + 1, row), above: has(column, row + 1), below: has(column, row - 1) },
-  }));
-  return { sheet: { number, columns: lattice.columns, rows: lattice.rows, placed, cells: lattice.cells, origin: { x: lattice.originX, y: lattice.originY } }, pages };
+    lattice.cells.length === 1
+      ? String(number)
+      : `${number}${String.fromCharCode(65 + column)}${lattice.rows > 1 ? lattice.rows - row : ''}`;
+  const pages = [...lattice.cells]
+    .sort(([c1, r1], [c2, r2]) => r2 - r1 || c1 - c2)
+    .map(([column, row]): Page => ({
+      name: nameOf(column, row),
+      sheet: number,
+      column,
+      row,
+      view: cellWindow(lattice, column, row, width, height, overlapMm),
+      neighbours: {
+        left: has(column - 1, row),
+        right: has(column + 1, row),
+        above: has(column, row + 1),
+        below: has(column, row - 1),
+      },
+    }));
+  return {
+    sheet: {
+      number,
+      columns: lattice.columns,
+      rows: lattice.rows,
+      placed,
+      cells: lattice.cells,
+      origin: { x: lattice.originX, y: lattice.originY },
+    },
+    pages,
+  };
 }
 
 /** The kinds of stroke that a page shows, for its legend. */
 export function kindsOnPage(plan: PagePlan, page: Page): readonly OperationKind[] {
   const sheet = plan.sheets.find((one) => one.number === page.sheet);
-  return [...new Set((sheet?.placed ?? []).flatMap(({ template }) => template.part.strokes.map((stroke) => stroke.kind)))];
+  return [
+    ...new Set((sheet?.placed ?? []).flatMap(({ template }) => template.part.strokes.map((stroke) => stroke.kind))),
+  ];
 }

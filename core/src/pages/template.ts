@@ -1,4 +1,11 @@
-import { boundsOf, flattenClosedPath, flattenOpenPath, roomiestPlace, type Bounds, type Point } from '../geometry/index.ts';
+import {
+  boundsOf,
+  flattenClosedPath,
+  flattenOpenPath,
+  roomiestPlace,
+  type Bounds,
+  type Point,
+} from '../geometry/index.ts';
 import { dimensionEnds, type ResolvedPart } from '../drawing/index.ts';
 import type { InkLine } from './tile-lattice.ts';
 
@@ -12,7 +19,12 @@ export interface Template {
 }
 
 /** What is written on a template and where. */
-export interface TemplateLabel { readonly at: Point; readonly lines: readonly string[]; readonly sizeMm: number; readonly box: Bounds }
+export interface TemplateLabel {
+  readonly at: Point;
+  readonly lines: readonly string[];
+  readonly sizeMm: number;
+  readonly box: Bounds;
+}
 
 const SIDE_WORDS = { single: '', port: ' · port', starboard: ' · starboard' } as const;
 const remembered = new WeakMap<ResolvedPart, Map<number, TemplateLabel>>();
@@ -29,27 +41,53 @@ export function templateLabel({ part, pieces }: Template): TemplateLabel {
 }
 
 function placeLabel(part: ResolvedPart, pieces: number): TemplateLabel {
-  const lines = [part.name, `${pieces} off${SIDE_WORDS[part.side]} · ${part.thicknessMm.toFixed(1)} mm ${part.material}`];
+  const lines = [
+    part.name,
+    `${pieces} off${SIDE_WORDS[part.side]} · ${part.thicknessMm.toFixed(1)} mm ${part.material}`,
+  ];
   const areas = part.strokes.flatMap((stroke) => stroke.area);
   const room = roomiestPlace(flattenRing(part), [...part.holeRings, ...areas], 2);
   const longest = Math.max(...lines.map((line) => line.length));
   const sizeMm = Math.max(1.6, Math.min(3.4, (room.distance * 1.8) / (longest * 0.25)));
-  const halfWidth = longest * sizeMm * 0.24, halfHeight = sizeMm * 1.3;
-  return { at: room.place, lines, sizeMm, box: { minX: room.place.x - halfWidth, maxX: room.place.x + halfWidth, minY: room.place.y - halfHeight, maxY: room.place.y + halfHeight } };
+  const halfWidth = longest * sizeMm * 0.24,
+    halfHeight = sizeMm * 1.3;
+  return {
+    at: room.place,
+    lines,
+    sizeMm,
+    box: {
+      minX: room.place.x - halfWidth,
+      maxX: room.place.x + halfWidth,
+      minY: room.place.y - halfHeight,
+      maxY: room.place.y + halfHeight,
+    },
+  };
 }
-const flattenRing = (part: ResolvedPart): readonly Point[] => (part.outline ? flattenClosedPath(part.outline, 0.3) : part.outer);
+const flattenRing = (part: ResolvedPart): readonly Point[] =>
+  part.outline ? flattenClosedPath(part.outline, 0.3) : part.outer;
 
 /** Every line of ink of a template, flattened for finding pages. */
 export function templateInk(template: Template): readonly InkLine[] {
   const { part } = template;
-  const closed = (points: readonly Point[], seamCost: number): InkLine => ({ points: [...points, points[0]!], seamCost });
+  const closed = (points: readonly Point[], seamCost: number): InkLine => ({
+    points: [...points, points[0]!],
+    seamCost,
+  });
   const { box } = templateLabel(template);
-  const label = [{ x: box.minX, y: box.minY }, { x: box.maxX, y: box.minY }, { x: box.maxX, y: box.maxY }, { x: box.minX, y: box.maxY }];
+  const label = [
+    { x: box.minX, y: box.minY },
+    { x: box.maxX, y: box.minY },
+    { x: box.maxX, y: box.maxY },
+    { x: box.minX, y: box.maxY },
+  ];
   return [
     ...(part.outline ? [part.outline, ...part.holes].map((path) => closed(flattenClosedPath(path, 0.3), 2)) : []),
     ...part.strokes.flatMap((stroke) => [
       ...stroke.area.map((ring) => closed(ring, 3)),
-      ...stroke.paths.map((path): InkLine => ({ points: flattenOpenPath(path, 0.3), seamCost: stroke.kind === 'mark' ? 1 : 5 })),
+      ...stroke.paths.map((path): InkLine => ({
+        points: flattenOpenPath(path, 0.3),
+        seamCost: stroke.kind === 'mark' ? 1 : 5,
+      })),
     ]),
     ...part.dimensions.map((dimension): InkLine => ({ points: dimensionEnds(dimension), seamCost: 1 })),
     closed(label, 4),
@@ -57,4 +95,5 @@ export function templateInk(template: Template): readonly InkLine[] {
 }
 
 /** Box round everything that a template prints. */
-export const templateBounds = (template: Template): Bounds => boundsOf(templateInk(template).flatMap((line) => line.points));
+export const templateBounds = (template: Template): Bounds =>
+  boundsOf(templateInk(template).flatMap((line) => line.points));

@@ -1,7 +1,21 @@
-import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, directionDegrees, growBounds, rotation, type Bounds, type Point } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsHeight,
+  boundsOf,
+  boundsWidth,
+  convexHull,
+  directionDegrees,
+  growBounds,
+  rotation,
+  type Bounds,
+  type Point,
+} from '../geometry/index.ts';
 
 /** Lines of ink, and how much it hurts to have a seam across each. */
-export interface InkLine { readonly points: readonly Point[]; readonly seamCost: number }
+export interface InkLine {
+  readonly points: readonly Point[];
+  readonly seamCost: number;
+}
 
 /** How a sheet is cut into pages: a turn, and a lattice of cells whose pages reach half the overlap past them. */
 export interface TileLattice {
@@ -26,13 +40,23 @@ const PEN_ROOM_MM = 0.6;
  * @param windowWidth, windowHeight what a page can show
  * @param overlapMm what neighbours share
  */
-export function bestLattice(lines: readonly InkLine[], windowWidth: number, windowHeight: number, overlapMm: number): TileLattice {
+export function bestLattice(
+  lines: readonly InkLine[],
+  windowWidth: number,
+  windowHeight: number,
+  overlapMm: number,
+): TileLattice {
   let best: TileLattice | undefined;
   for (const turnDegrees of turnsFor(lines.flatMap((line) => line.points))) {
     const t = rotation(turnDegrees);
     const turned = lines.map((line) => ({ ...line, points: line.points.map((p) => applyTransform(t, p)) }));
     for (const lattice of latticesOver(turned, turnDegrees, windowWidth, windowHeight, overlapMm)) {
-      if (!best || lattice.cells.length < best.cells.length || (lattice.cells.length === best.cells.length && lattice.seamCost < best.seamCost)) best = lattice;
+      if (
+        !best ||
+        lattice.cells.length < best.cells.length ||
+        (lattice.cells.length === best.cells.length && lattice.seamCost < best.seamCost)
+      )
+        best = lattice;
     }
   }
   return best!;
@@ -51,40 +75,82 @@ function turnsFor(points: readonly Point[]): readonly number[] {
   return [...new Set([0, 90, smallest.turn, smallest.turn + 90])];
 }
 
-function* latticesOver(lines: readonly InkLine[], turnDegrees: number, windowWidth: number, windowHeight: number, overlapMm: number): Generator<TileLattice> {
+function* latticesOver(
+  lines: readonly InkLine[],
+  turnDegrees: number,
+  windowWidth: number,
+  windowHeight: number,
+  overlapMm: number,
+): Generator<TileLattice> {
   const box = growBounds(boundsOf(lines.flatMap((line) => line.points)), PEN_ROOM_MM);
-  const axisX = axisOf(box.minX, boundsWidth(box), windowWidth, overlapMm), axisY = axisOf(box.minY, boundsHeight(box), windowHeight, overlapMm);
+  const axisX = axisOf(box.minX, boundsWidth(box), windowWidth, overlapMm),
+    axisY = axisOf(box.minY, boundsHeight(box), windowHeight, overlapMm);
   for (const originX of axisX.origins) {
     for (const originY of axisY.origins) {
-      const { cells, seamCost } = inkedCells(lines, { originX, originY, cellX: axisX.cell, cellY: axisY.cell, columns: axisX.count, rows: axisY.count });
+      const { cells, seamCost } = inkedCells(lines, {
+        originX,
+        originY,
+        cellX: axisX.cell,
+        cellY: axisY.cell,
+        columns: axisX.count,
+        rows: axisY.count,
+      });
       yield { turnDegrees, originX, originY, columns: axisX.count, rows: axisY.count, cells, seamCost };
     }
   }
 }
 
 /** Cells needed along one axis, and where the first may start. The outermost pages reach half the overlap past their cells. */
-function axisOf(start: number, length: number, window: number, overlapMm: number): { readonly count: number; readonly cell: number; readonly origins: readonly number[] } {
+function axisOf(
+  start: number,
+  length: number,
+  window: number,
+  overlapMm: number,
+): { readonly count: number; readonly cell: number; readonly origins: readonly number[] } {
   const cell = window - overlapMm;
   const count = Math.max(1, Math.ceil((length - overlapMm) / cell - 1e-9));
   const slack = count * cell + overlapMm - length;
-  return { count, cell, origins: Array.from({ length: ORIGIN_STEPS }, (_, step) => start + overlapMm / 2 - (slack * step) / (ORIGIN_STEPS - 1)) };
+  return {
+    count,
+    cell,
+    origins: Array.from(
+      { length: ORIGIN_STEPS },
+      (_, step) => start + overlapMm / 2 - (slack * step) / (ORIGIN_STEPS - 1),
+    ),
+  };
 }
 
-interface Grid { readonly originX: number; readonly originY: number; readonly cellX: number; readonly cellY: number; readonly columns: number; readonly rows: number }
+interface Grid {
+  readonly originX: number;
+  readonly originY: number;
+  readonly cellX: number;
+  readonly cellY: number;
+  readonly columns: number;
+  readonly rows: number;
+}
 
-function inkedCells(lines: readonly InkLine[], grid: Grid): { readonly cells: readonly (readonly [number, number])[]; readonly seamCost: number } {
+function inkedCells(
+  lines: readonly InkLine[],
+  grid: Grid,
+): { readonly cells: readonly (readonly [number, number])[]; readonly seamCost: number } {
   const inked = new Set<number>();
   let seamCost = 0;
   const clamp = (index: number, count: number): number => Math.min(count - 1, Math.max(0, index));
   const cellAt = (x: number, y: number): number =>
-    clamp(Math.floor((y - grid.originY) / grid.cellY), grid.rows) * grid.columns + clamp(Math.floor((x - grid.originX) / grid.cellX), grid.columns);
+    clamp(Math.floor((y - grid.originY) / grid.cellY), grid.rows) * grid.columns +
+    clamp(Math.floor((x - grid.originX) / grid.cellX), grid.columns);
   for (const { points, seamCost: cost } of lines) {
     for (let index = 0; index + 1 < points.length; index++) {
-      const a = points[index]!, b = points[index + 1]!;
-      const from = cellAt(a.x, a.y), to = cellAt(b.x, b.y);
+      const a = points[index]!,
+        b = points[index + 1]!;
+      const from = cellAt(a.x, a.y),
+        to = cellAt(b.x, b.y);
       inked.add(from);
       if (from === to) continue;
-      const cuts = [...gridCuts(a.x, b.x, grid.originX, grid.cellX), ...gridCuts(a.y, b.y, grid.originY, grid.cellY)].sort((p, q) => p - q);
+      const cuts = [
+        ...gridCuts(a.x, b.x, grid.originX, grid.cellX),
+        ...gridCuts(a.y, b.y, grid.originY, grid.cellY),
+      ].sort((p, q) => p - q);
       seamCost += cost;
       cuts.forEach((t, at) => {
         const middle = (t + (cuts[at + 1] ?? 1)) / 2;
@@ -92,20 +158,30 @@ function inkedCells(lines: readonly InkLine[], grid: Grid): { readonly cells: re
       });
     }
   }
-  const cells = [...inked].sort((p, q) => p - q).map((key) => [key % grid.columns, Math.floor(key / grid.columns)] as const);
+  const cells = [...inked]
+    .sort((p, q) => p - q)
+    .map((key) => [key % grid.columns, Math.floor(key / grid.columns)] as const);
   return { cells, seamCost };
 }
 
 /** Parameters at which a run from a to b passes grid lines. */
 function gridCuts(a: number, b: number, origin: number, cell: number): number[] {
-  const first = Math.ceil((Math.min(a, b) - origin) / cell), last = Math.floor((Math.max(a, b) - origin) / cell);
+  const first = Math.ceil((Math.min(a, b) - origin) / cell),
+    last = Math.floor((Math.max(a, b) - origin) / cell);
   const cuts: number[] = [];
   for (let line = first; line <= last; line++) if (a !== b) cuts.push((origin + line * cell - a) / (b - a));
   return cuts.filter((t) => t >= 0 && t <= 1);
 }
 
 /** What a page of a lattice shows, in the turned sheet's frame. */
-export function cellWindow(lattice: TileLattice, column: number, row: number, windowWidth: number, windowHeight: number, overlapMm: number): Bounds {
+export function cellWindow(
+  lattice: TileLattice,
+  column: number,
+  row: number,
+  windowWidth: number,
+  windowHeight: number,
+  overlapMm: number,
+): Bounds {
   const minX = lattice.originX + column * (windowWidth - overlapMm) - overlapMm / 2;
   const minY = lattice.originY + row * (windowHeight - overlapMm) - overlapMm / 2;
   return { minX, minY, maxX: minX + windowWidth, maxY: minY + windowHeight };

@@ -1,6 +1,14 @@
 import { CoreError } from '../units/index.ts';
 import { add, boundsCentre, boundsOf, dot, subtract, times, type Point } from '../geometry/index.ts';
-import { isOnEdge, scaledFeature, slotDirection, type Contour, type DrawnLine, type Part, type Segment } from '../drawing/index.ts';
+import {
+  isOnEdge,
+  scaledFeature,
+  slotDirection,
+  type Contour,
+  type DrawnLine,
+  type Part,
+  type Segment,
+} from '../drawing/index.ts';
 
 /** The factors that an airframe may be scaled by. */
 export const SMALLEST_SCALE = 0.05;
@@ -16,20 +24,34 @@ const remembered = new WeakMap<Part, Map<number, Part>>();
  */
 export function scalePart(part: Part, factor: number): Part {
   if (!(factor >= SMALLEST_SCALE && factor <= LARGEST_SCALE)) {
-    throw new CoreError('OUT_OF_RANGE', `a scale must be from ${SMALLEST_SCALE} to ${LARGEST_SCALE}, got ${factor}`, { factor });
+    throw new CoreError('OUT_OF_RANGE', `a scale must be from ${SMALLEST_SCALE} to ${LARGEST_SCALE}, got ${factor}`, {
+      factor,
+    });
   }
   if (factor === 1 || (part.sizing === 'fixed' && !part.joints && !part.place)) return part;
   const known = remembered.get(part) ?? new Map<number, Part>();
   remembered.set(part, known);
   const found = known.get(factor);
   if (found) return found;
-  const scaled: Part = part.sizing === 'fixed' ? { ...part, ...standingAt(part, factor) } : {
-    ...part, ...standingAt(part, factor),
-    contours: part.contours.map((path) => scalePath(path, factor)),
-    lines: part.lines.map((path) => scalePath(path, factor)),
-    ...(part.features ? { features: part.features.map((feature) => (isOnEdge(feature) ? scaledFeature(feature, factor) : { ...scaledFeature(feature, factor), at: times(feature.at, factor) })) } : {}),
-    ...(part.symmetry ? { symmetry: { ...part.symmetry, atMm: part.symmetry.atMm * factor } } : {}),
-  };
+  const scaled: Part =
+    part.sizing === 'fixed'
+      ? { ...part, ...standingAt(part, factor) }
+      : {
+          ...part,
+          ...standingAt(part, factor),
+          contours: part.contours.map((path) => scalePath(path, factor)),
+          lines: part.lines.map((path) => scalePath(path, factor)),
+          ...(part.features
+            ? {
+                features: part.features.map((feature) =>
+                  isOnEdge(feature)
+                    ? scaledFeature(feature, factor)
+                    : { ...scaledFeature(feature, factor), at: times(feature.at, factor) },
+                ),
+              }
+            : {}),
+          ...(part.symmetry ? { symmetry: { ...part.symmetry, atMm: part.symmetry.atMm * factor } } : {}),
+        };
   known.set(factor, scaled);
   return scaled;
 }
@@ -37,7 +59,9 @@ export function scalePart(part: Part, factor: number): Part {
 /** Where a part stands in the larger or smaller airframe, which holds for parts that keep their own size too. */
 const standingAt = ({ joints, place }: Part, factor: number): Pick<Part, 'joints' | 'place'> => ({
   ...(joints ? { joints: joints.map((joint) => ({ ...joint, alongMm: joint.alongMm * factor })) } : {}),
-  ...(place ? { place: { ...place, at: { x: place.at.x * factor, y: place.at.y * factor, z: place.at.z * factor } } } : {}),
+  ...(place
+    ? { place: { ...place, at: { x: place.at.x * factor, y: place.at.y * factor, z: place.at.z * factor } } }
+    : {}),
 });
 
 function scalePath<P extends Contour | DrawnLine>(path: P, factor: number): P {
@@ -45,7 +69,11 @@ function scalePath<P extends Contour | DrawnLine>(path: P, factor: number): P {
   return {
     ...path,
     nodes: path.nodes.map((node) => ({ ...node, ...map(node) })),
-    segments: path.segments.map((segment): Segment => (segment.kind === 'cubic' ? { ...segment, control1: map(segment.control1), control2: map(segment.control2) } : segment)),
+    segments: path.segments.map((segment): Segment =>
+      segment.kind === 'cubic'
+        ? { ...segment, control1: map(segment.control1), control2: map(segment.control2) }
+        : segment,
+    ),
   };
 }
 

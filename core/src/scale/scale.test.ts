@@ -16,7 +16,10 @@ describe('scaling true to the board', () => {
     expect(upper!.paths[0]![0]!.from.y).toBeCloseTo(84, 9);
     expect(lower!.widthMm).toBeCloseTo(10, 9);
     expect(part.strokes.find(({ kind }) => kind === 'bevel')!.angleDegrees).toBe(30);
-    expect(regionArea(part.strokes.find(({ kind }) => kind === 'bevel')!.area)).toBeCloseTo(240 * 5 * Math.tan(Math.PI / 6), 0);
+    expect(regionArea(part.strokes.find(({ kind }) => kind === 'bevel')!.area)).toBeCloseTo(
+      240 * 5 * Math.tan(Math.PI / 6),
+      0,
+    );
   });
   test('a hole for hardware keeps its size and moves with its place', () => {
     const hole = made(scaled).holeRings[0]!;
@@ -24,7 +27,10 @@ describe('scaling true to the board', () => {
     expect((boundsOf(hole).minX + boundsOf(hole).maxX) / 2).toBeCloseTo(120, 6);
   });
   test('a slot for a plate grows in length and keeps its width', () => {
-    const part = after(plate(200, 100), { name: 'drawHole', args: { draft: rectangleDraft({ x: 50, y: 20 }, 60, 5), sizing: 'slot' } });
+    const part = after(plate(200, 100), {
+      name: 'drawHole',
+      args: { draft: rectangleDraft({ x: 50, y: 20 }, 60, 5), sizing: 'slot' },
+    });
     const box = boundsOf(holesOf(scalePart(part, 1.5))[0]!.nodes);
     expect([boundsWidth(box), boundsHeight(box)]).toEqual([expect.closeTo(90, 9), expect.closeTo(5, 9)]);
     expect((box.minX + box.maxX) / 2).toBeCloseTo(120, 9);
@@ -34,8 +40,28 @@ describe('scaling true to the board', () => {
     expect(scalePart(gauge, 3)).toBe(gauge);
   });
   test('places and shifts along a line grow with the airframe, for parts that keep their size too', () => {
-    const standing = after(plate(200, 100), { name: 'setPlace', args: { place: { at: { x: 10, y: -20, z: 30 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: 5 } } },
-      { name: 'addJoint', args: { joint: { ownSegmentId: outlineOf(plate(200, 100))!.segments[0]!.id, ownSkin: 'back', toPartId: 'x', toSegmentId: 's1', toSkin: 'face', turnDegrees: 90, alongMm: 7, isReversed: false } } });
+    const standing = after(
+      plate(200, 100),
+      {
+        name: 'setPlace',
+        args: { place: { at: { x: 10, y: -20, z: 30 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: 5 } },
+      },
+      {
+        name: 'addJoint',
+        args: {
+          joint: {
+            ownSegmentId: outlineOf(plate(200, 100))!.segments[0]!.id,
+            ownSkin: 'back',
+            toPartId: 'x',
+            toSegmentId: 's1',
+            toSkin: 'face',
+            turnDegrees: 90,
+            alongMm: 7,
+            isReversed: false,
+          },
+        },
+      },
+    );
     for (const sizing of ['scaled', 'fixed'] as const) {
       const large = scalePart({ ...standing, sizing }, 1.5);
       expect(large.place).toEqual({ at: { x: 15, y: -30, z: 45 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: 5 });
@@ -44,13 +70,17 @@ describe('scaling true to the board', () => {
     }
   });
   test('there and back again', () => {
-    fc.assert(fc.property(fc.double({ min: 0.2, max: 5, noNaN: true }), (factor) => {
-      const back = scalePart(scalePart(withRound(plate(200, 100), 60, 40, 7), factor), 1 / factor);
-      expect(outlineOf(back)!.nodes[2]!.x).toBeCloseTo(200, 6);
-      expect(made(back).areaMm2).toBeCloseTo(20_000 - Math.PI * 49, 3);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0.2, max: 5, noNaN: true }), (factor) => {
+        const back = scalePart(scalePart(withRound(plate(200, 100), 60, 40, 7), factor), 1 / factor);
+        expect(outlineOf(back)!.nodes[2]!.x).toBeCloseTo(200, 6);
+        expect(made(back).areaMm2).toBeCloseTo(20_000 - Math.PI * 49, 3);
+      }),
+    );
   });
-  test.each([0, -1, Number.NaN, 21, 0.01])('a factor of %d is refused', (factor) => expect(() => scalePart(plate(10, 10), factor)).toThrow('from 0.05 to 20'));
+  test.each([0, -1, Number.NaN, 21, 0.01])('a factor of %d is refused', (factor) =>
+    expect(() => scalePart(plate(10, 10), factor)).toThrow('from 0.05 to 20'),
+  );
   test('foam grows by the square of the factor', () => {
     const airframe = airframeOf([plate(200, 100)]);
     const figures = quickFigures({ ...airframe, settings: { ...airframe.settings, scale: 1.2 } });

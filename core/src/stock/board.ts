@@ -37,4 +37,6 @@ export function arealMassOf(material: string, boards: readonly Board[]): number 
 }
 
 /** Names of the materials in stock, in the order of the boards. */
-export const materialsOf = (boards: readonly Board[]): readonly string[] => [...new Set(boards.map((board) => board.material))];
+export const materialsOf = (boards: readonly Board[]): readonly string[] => [
+  ...new Set(boards.map((board) => board.material)),
+];

@@ -19,7 +19,8 @@ export type TurnStep = 90 | 45 | 30 | 15;
  * @param step turns apart for parts that may lie any way
  */
 export function allowedTurns(grain: GrainRule, boardGrain: Board['grain'], step: TurnStep = 90): readonly number[] {
-  if (grain.rule === 'any' || boardGrain === 'none') return Array.from({ length: 360 / step }, (_, index) => index * step);
+  if (grain.rule === 'any' || boardGrain === 'none')
+    return Array.from({ length: 360 / step }, (_, index) => index * step);
   const boardDirection = (boardGrain === 'width' ? 0 : 90) + (grain.rule === 'across' ? 90 : 0);
   const turn = normaliseDegrees(boardDirection - grain.directionDegrees);
   return [turn, normaliseDegrees(turn + 180)].sort((a, b) => a - b);

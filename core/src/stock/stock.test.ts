@@ -9,14 +9,21 @@ test('a part along the grain lies with its direction on the board’s, either wa
   expect(allowedTurns({ directionDegrees: 30, rule: 'along' }, 'width')).toEqual([150, 330]);
 });
 test('turned as allowed, the part’s direction is parallel to the grain, or square to it', () => {
-  fc.assert(fc.property(fc.integer({ min: -360, max: 360 }), fc.constantFrom<GrainRule['rule']>('along', 'across'), fc.constantFrom<'width' | 'height'>('width', 'height'), (directionDegrees, rule, grain) => {
-    for (const turn of allowedTurns({ directionDegrees, rule }, grain)) {
-      const between = (directionDegrees + turn - (grain === 'width' ? 0 : 90)) * (Math.PI / 180);
-      expect(Math.abs(rule === 'along' ? Math.sin(between) : Math.cos(between))).toBeLessThan(1e-9);
-      expect(turn).toBeGreaterThanOrEqual(0);
-      expect(turn).toBeLessThan(360);
-    }
-  }));
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -360, max: 360 }),
+      fc.constantFrom<GrainRule['rule']>('along', 'across'),
+      fc.constantFrom<'width' | 'height'>('width', 'height'),
+      (directionDegrees, rule, grain) => {
+        for (const turn of allowedTurns({ directionDegrees, rule }, grain)) {
+          const between = (directionDegrees + turn - (grain === 'width' ? 0 : 90)) * (Math.PI / 180);
+          expect(Math.abs(rule === 'along' ? Math.sin(between) : Math.cos(between))).toBeLessThan(1e-9);
+          expect(turn).toBeGreaterThanOrEqual(0);
+          expect(turn).toBeLessThan(360);
+        }
+      },
+    ),
+  );
 });
 test('without a rule, or without grain, every turn of the step is allowed', () => {
   expect(allowedTurns({ directionDegrees: 10, rule: 'any' }, 'width', 45)).toHaveLength(8);

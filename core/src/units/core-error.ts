@@ -4,7 +4,11 @@ export type CoreErrorCode = 'OUT_OF_RANGE' | 'NOT_FINITE' | 'NOT_FOUND' | 'BROKE
 /** The one error class of core. Expected negatives ("does not fit") are returned values instead. */
 export class CoreError extends Error {
   override readonly name = 'CoreError';
-  constructor(readonly code: CoreErrorCode, message: string, readonly details: Readonly<Record<string, unknown>> = {}) {
+  constructor(
+    readonly code: CoreErrorCode,
+    message: string,
+    readonly details: Readonly<Record<string, unknown>> = {},
+  ) {
     super(message);
   }
 }

@@ -22,10 +22,12 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = 1): string
 }
 
 /** The figure with its unit: `187.3 mm`, `7 3/8 in`. */
-export const formatLengthWithUnit = (mm: number, unit: LengthUnit, decimals = 1): string => `${formatLength(mm, unit, decimals)} ${unit}`;
+export const formatLengthWithUnit = (mm: number, unit: LengthUnit, decimals = 1): string =>
+  `${formatLength(mm, unit, decimals)} ${unit}`;
 
 /** A long run of work, such as all cuts through: `15.6 m`, or `51.0 ft` for builders in inches. */
-export const formatRunLength = (mm: number, unit: LengthUnit): string => (unit === 'mm' ? `${(mm / 1000).toFixed(1)} m` : `${(mm / MM_PER_INCH / 12).toFixed(1)} ft`);
+export const formatRunLength = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${(mm / 1000).toFixed(1)} m` : `${(mm / MM_PER_INCH / 12).toFixed(1)} ft`;
 
 /** `1 board`, `3 boards`. */
 export const countOf = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

@@ -1,14 +1,24 @@
 import { MM_PER_INCH, mmPer, type LengthUnit } from './length-unit.ts';
 
 export type ParsedLength =
-  | { readonly ok: true; readonly mm: number }
-  | { readonly ok: false; readonly message: string };
+  { readonly ok: true; readonly mm: number } | { readonly ok: false; readonly message: string };
 
 /** A number on its way through a sum: pure, or already a length in mm. */
-interface Quantity { readonly value: number; readonly isLength: boolean }
+interface Quantity {
+  readonly value: number;
+  readonly isLength: boolean;
+}
 
 const UNIT_MM: Readonly<Record<string, number>> = {
-  mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, '"': MM_PER_INCH, '″': MM_PER_INCH, ft: 12 * MM_PER_INCH, "'": 12 * MM_PER_INCH,
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  '″': MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
+  "'": 12 * MM_PER_INCH,
 };
 /** Longest length anything here may have: ten metres is beyond every board, page and airframe. */
 export const LONGEST_LENGTH_MM = 10_000;
@@ -18,7 +28,11 @@ class SyntaxFault extends Error {}
 /** Recursive descent over one typed entry; lives for one call. */
 class LengthReader {
   private at = 0;
-  constructor(private readonly text: string, private readonly unitMm: number, private readonly hyphenJoinsFraction: boolean) {}
+  constructor(
+    private readonly text: string,
+    private readonly unitMm: number,
+    private readonly hyphenJoinsFraction: boolean,
+  ) {}
 
   read(): Quantity {
     const result = this.sum();
@@ -34,7 +48,8 @@ class LengthReader {
       if (!sign) return left;
       const right = this.product();
       const factor = sign === '+' ? 1 : -1;
-      if (left.isLength || right.isLength) left = { value: this.asMm(left) + factor * this.asMm(right), isLength: true };
+      if (left.isLength || right.isLength)
+        left = { value: this.asMm(left) + factor * this.asMm(right), isLength: true };
       else left = { value: left.value + factor * right.value, isLength: false };
     }
   }
@@ -79,7 +94,12 @@ class LengthReader {
       value = Number(parts[1] || 0) + Number(parts[2]) / Number(parts[3]);
     } else {
       const plain = this.match(/\d+(?:[.,]\d*)?|[.,]\d+/y);
-      if (!plain) throw new SyntaxFault(this.at >= this.text.length ? 'a number is missing at the end' : `"${this.text.slice(this.at)}" is not a number`);
+      if (!plain)
+        throw new SyntaxFault(
+          this.at >= this.text.length
+            ? 'a number is missing at the end'
+            : `"${this.text.slice(this.at)}" is not a number`,
+        );
       value = Number(plain[0].replace(',', '.'));
     }
     const unit = this.match(/\s*(mm|cm|m|inch|in|ft|"|″|')(?![a-z])/y);
@@ -95,7 +115,9 @@ class LengthReader {
     return quantity.isLength ? quantity.value : quantity.value * this.unitMm;
   }
 
-  private skipSpace(): void { this.match(/\s*/y); }
+  private skipSpace(): void {
+    this.match(/\s*/y);
+  }
 
   private take(pattern: RegExp): string | undefined {
     this.skipSpace();
@@ -103,7 +125,8 @@ class LengthReader {
   }
 
   private match(pattern: RegExp): RegExpExecArray | undefined {
-    if (this.text[this.at] === ' ' && !pattern.source.startsWith('\\s')) this.at += /^\s*/.exec(this.text.slice(this.at))![0].length;
+    if (this.text[this.at] === ' ' && !pattern.source.startsWith('\\s'))
+      this.at += /^\s*/.exec(this.text.slice(this.at))![0].length;
     pattern.lastIndex = this.at;
     const found = pattern.exec(this.text);
     if (!found) return undefined;
@@ -136,7 +159,8 @@ export function parseLength(typed: string, unit: LengthUnit): ParsedLength {
     }
     return { ok: true, mm };
   } catch (error) {
-    if (error instanceof SyntaxFault || error instanceof RangeError) return { ok: false, message: `"${typed.trim()}" is not a length: ${error.message}.` };
+    if (error instanceof SyntaxFault || error instanceof RangeError)
+      return { ok: false, message: `"${typed.trim()}" is not a length: ${error.message}.` };
     throw error;
   }
 }
@@ -145,7 +169,9 @@ export function parseLength(typed: string, unit: LengthUnit): ParsedLength {
  * Reads a plain number or sum (an angle in degrees, a factor, a count): `30`, `22.5°`, `=180/7`, `1 1/4`.
  * @returns the number, or why it is not one
  */
-export function parseNumber(typed: string): { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string } {
+export function parseNumber(
+  typed: string,
+): { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string } {
   const parsed = parseLength(typed.replace(/[°%×]\s*$/, '').replace(/^\s*×/, ''), 'mm');
   if (parsed.ok) return { ok: true, value: parsed.mm };
   return { ok: false, message: parsed.message.replace('a length', 'a number') };

@@ -18,7 +18,9 @@ export function stableHash(data: unknown): string {
 function canonical(data: unknown): string {
   if (Array.isArray(data)) return `[${data.map(canonical).join(',')}]`;
   if (data !== null && typeof data === 'object') {
-    const entries = Object.entries(data).filter(([, value]) => value !== undefined).sort(([a], [b]) => (a < b ? -1 : 1));
+    const entries = Object.entries(data)
+      .filter(([, value]) => value !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1));
     return `{${entries.map(([key, value]) => `${JSON.stringify(key)}:${canonical(value)}`).join(',')}}`;
   }
   return JSON.stringify(data) ?? 'null';

@@ -8,7 +8,10 @@ import type { Account } from '../models/index.ts';
 import type { AccountService } from './account.service.ts';
 
 /** What a session holds. */
-export interface SessionBody { accountId?: string; regenerate(callback?: () => void): Promise<void> }
+export interface SessionBody {
+  accountId?: string;
+  regenerate(callback?: () => void): Promise<void>;
+}
 type WithSession = Context & { session: SessionBody | null };
 
 /** Sign up, sign in, sign out, and who is signed in. */
@@ -32,7 +35,10 @@ export function accountRoutes(accounts: AccountService, signInTries: number): Ro
   router.get('/session', async (ctx) => {
     const { session } = ctx as unknown as WithSession;
     const account = session?.accountId ? await accounts.find(session.accountId) : null;
-    ctx.body = { me: account && { name: account.name, isDemo: account.isDemo }, hasDemo: (await accounts.demo()) !== null };
+    ctx.body = {
+      me: account && { name: account.name, isDemo: account.isDemo },
+      hasDemo: (await accounts.demo()) !== null,
+    };
   });
   router.post('/accounts', async (ctx) => {
     await limit(ctx as unknown as Context);

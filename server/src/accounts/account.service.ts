@@ -11,7 +11,13 @@ export class AccountService {
 
   async signUp(name: string, password: string): Promise<Account> {
     try {
-      return await Account.create({ id: randomUUID(), name: name.trim(), passwordHash: await hash(password), isDemo: false, createdAt: new Date() });
+      return await Account.create({
+        id: randomUUID(),
+        name: name.trim(),
+        passwordHash: await hash(password),
+        isDemo: false,
+        createdAt: new Date(),
+      });
     } catch (error) {
       if (error instanceof UniqueConstraintError) throw new ServerProblem('NAME_TAKEN', `"${name}" is taken.`);
       throw error;
@@ -20,7 +26,7 @@ export class AccountService {
 
   async signIn(name: string, password: string): Promise<Account> {
     const account = await Account.findOne({ where: { name: name.trim() } });
-    const isRight = await verify(account?.passwordHash ?? await this.decoy, password);
+    const isRight = await verify(account?.passwordHash ?? (await this.decoy), password);
     if (!account?.passwordHash || !isRight) throw new ServerProblem('SIGN_IN_REFUSED');
     return account;
   }
@@ -36,6 +42,12 @@ export class AccountService {
 
   /** Makes the demo workshop's account. */
   makeDemo(): Promise<Account> {
-    return Account.create({ id: randomUUID(), name: 'Demo workshop', passwordHash: null, isDemo: true, createdAt: new Date() });
+    return Account.create({
+      id: randomUUID(),
+      name: 'Demo workshop',
+      passwordHash: null,
+      isDemo: true,
+      createdAt: new Date(),
+    });
   }
 }

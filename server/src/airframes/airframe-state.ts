@@ -10,20 +10,35 @@ const THUMBNAIL_PARTS = 7;
 /** Reads an airframe's rows as the state that a page works on. */
 export async function stateOf(row: Airframe, transaction?: Transaction): Promise<OpenedAirframe> {
   const where = { airframeId: row.id };
-  const order: [string, string][] = [['position', 'ASC'], ['id', 'ASC']];
+  const order: [string, string][] = [
+    ['position', 'ASC'],
+    ['id', 'ASC'],
+  ];
   const [parts, boards, nest] = await Promise.all([
-    PartRow.findAll({ where, order, transaction }), BoardRow.findAll({ where, order, transaction }), NestRow.findOne({ where, transaction }),
+    PartRow.findAll({ where, order, transaction }),
+    BoardRow.findAll({ where, order, transaction }),
+    NestRow.findOne({ where, transaction }),
   ]);
   const airframe: AirframeData = {
-    id: row.id, name: row.name, settings: row.settings,
+    id: row.id,
+    name: row.name,
+    settings: row.settings,
     parts: parts.flatMap(({ body }) => (body ? [body] : [])),
     boards: boards.flatMap(({ body }) => (body ? [body] : [])),
     ...(nest?.body ? { nest: nest.body } : {}),
   };
-  const versionsOf = (rows: readonly { id: string; version: number }[]): Record<string, number> => Object.fromEntries(rows.map(({ id, version }) => [id, version]));
+  const versionsOf = (rows: readonly { id: string; version: number }[]): Record<string, number> =>
+    Object.fromEntries(rows.map(({ id, version }) => [id, version]));
   return {
-    airframe, version: row.version, savedAt: row.savedAt.toISOString(),
-    versions: { settings: row.settingsVersion, parts: versionsOf(parts), boards: versionsOf(boards), nest: nest?.version ?? 0 },
+    airframe,
+    version: row.version,
+    savedAt: row.savedAt.toISOString(),
+    versions: {
+      settings: row.settingsVersion,
+      parts: versionsOf(parts),
+      boards: versionsOf(boards),
+      nest: nest?.version ?? 0,
+    },
   };
 }
 

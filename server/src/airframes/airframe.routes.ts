@@ -28,14 +28,17 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     if (!Number.isInteger(number) || number < 1) throw new ServerProblem('NOT_FOUND', 'There is no such version.');
     return number;
   };
-  const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void => ctx.attachment(`${name.replace(/[^\p{L}\p{N} ._-]/gu, '')}${ending}`);
+  const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void =>
+    ctx.attachment(`${name.replace(/[^\p{L}\p{N} ._-]/gu, '')}${ending}`);
   const today = (): string => new Date().toISOString().slice(0, 10);
 
   router.use(async (ctx, next) => {
     owner(ctx);
     await next();
   });
-  router.get('/', async (ctx) => { ctx.body = await airframes.list(owner(ctx)); });
+  router.get('/', async (ctx) => {
+    ctx.body = await airframes.list(owner(ctx));
+  });
   router.post('/', async (ctx) => {
     const { name, unit } = checkedBody(ctx as unknown as Context, CreateAirframe);
     ctx.body = await airframes.create(owner(ctx), name, unit);
@@ -47,8 +50,12 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.body = await airframes.import(owner(ctx), text);
     ctx.status = 201;
   });
-  router.get('/:id', async (ctx) => { ctx.body = await airframes.open(owner(ctx), idOf(ctx)); });
-  router.post('/:id/save', async (ctx) => { ctx.body = await airframes.save(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, SaveAirframe)); });
+  router.get('/:id', async (ctx) => {
+    ctx.body = await airframes.open(owner(ctx), idOf(ctx));
+  });
+  router.post('/:id/save', async (ctx) => {
+    ctx.body = await airframes.save(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, SaveAirframe));
+  });
   router.patch('/:id', async (ctx) => {
     await airframes.rename(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, RenameAirframe).name);
     ctx.status = 204;
@@ -65,9 +72,15 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     await airframes.setPutAway(owner(ctx), idOf(ctx), false);
     ctx.status = 204;
   });
-  router.get('/:id/revisions', async (ctx) => { ctx.body = await airframes.revisions(owner(ctx), idOf(ctx)); });
-  router.get('/:id/revisions/:number', async (ctx) => { ctx.body = await airframes.revision(owner(ctx), idOf(ctx), numberOf(ctx)); });
-  router.post('/:id/revisions/:number/restore', async (ctx) => { ctx.body = await airframes.restore(owner(ctx), idOf(ctx), numberOf(ctx)); });
+  router.get('/:id/revisions', async (ctx) => {
+    ctx.body = await airframes.revisions(owner(ctx), idOf(ctx));
+  });
+  router.get('/:id/revisions/:number', async (ctx) => {
+    ctx.body = await airframes.revision(owner(ctx), idOf(ctx), numberOf(ctx));
+  });
+  router.post('/:id/revisions/:number/restore', async (ctx) => {
+    ctx.body = await airframes.restore(owner(ctx), idOf(ctx), numberOf(ctx));
+  });
 
   router.get('/:id/project-file', async (ctx) => {
     const { airframe } = await airframes.open(owner(ctx), idOf(ctx));

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Sequelize, type Transaction } from 'sequelize';
-import { readProjectFile, type AirframeLine, type OpenedAirframe, type RevisionLine, type SaveAirframe, type SaveReceipt } from '@grain-fold/contract';
+import {
+  readProjectFile,
+  type AirframeLine,
+  type OpenedAirframe,
+  type RevisionLine,
+  type SaveAirframe,
+  type SaveReceipt,
+} from '@grain-fold/contract';
 import { DEFAULT_SETTINGS, standardBoard, type Airframe as AirframeData } from '@grain-fold/core/airframe';
 import type { LengthUnit } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
@@ -17,16 +24,35 @@ export class AirframeService {
 
   async list(accountId: string): Promise<readonly AirframeLine[]> {
     const rows = await Airframe.findAll({ where: { accountId }, order: [['savedAt', 'DESC']] });
-    const counts = await PartRow.count({ where: { airframeId: rows.map(({ id }) => id), body: { [Op.ne]: null } } as never, group: ['airframeId'] }) as unknown as { airframeId: string; count: number }[];
+    const counts = (await PartRow.count({
+      where: { airframeId: rows.map(({ id }) => id), body: { [Op.ne]: null } } as never,
+      group: ['airframeId'],
+    })) as unknown as { airframeId: string; count: number }[];
     return rows.map((row) => ({
-      id: row.id, name: row.name, savedAt: row.savedAt.toISOString(), version: row.version, boards: row.boardsUsed, thumbnail: row.thumbnail,
-      parts: counts.find(({ airframeId }) => airframeId === row.id)?.count ?? 0, putAwayAt: row.putAwayAt?.toISOString() ?? null,
+      id: row.id,
+      name: row.name,
+      savedAt: row.savedAt.toISOString(),
+      version: row.version,
+      boards: row.boardsUsed,
+      thumbnail: row.thumbnail,
+      parts: counts.find(({ airframeId }) => airframeId === row.id)?.count ?? 0,
+      putAwayAt: row.putAwayAt?.toISOString() ?? null,
     }));
   }
 
   create(accountId: string, name: string, unit: LengthUnit): Promise<OpenedAirframe> {
-    const pages = { ...DEFAULT_SETTINGS.pages, paper: unit === 'in' ? 'Letter' as const : 'A4' as const };
-    return this.store(accountId, { id: '', name: name.trim(), settings: { ...DEFAULT_SETTINGS, unit, pages }, parts: [], boards: [standardBoard('b1', 'faced board')] }, 'New airframe');
+    const pages = { ...DEFAULT_SETTINGS.pages, paper: unit === 'in' ? ('Letter' as const) : ('A4' as const) };
+    return this.store(
+      accountId,
+      {
+        id: '',
+        name: name.trim(),
+        settings: { ...DEFAULT_SETTINGS, unit, pages },
+        parts: [],
+        boards: [standardBoard('b1', 'faced board')],
+      },
+      'New airframe',
+    );
   }
 
   /** Takes a project file in as a new airframe. @throws ServerProblem with the file's own code, naming line or field */
@@ -42,7 +68,11 @@ export class AirframeService {
 
   async duplicate(accountId: string, id: string): Promise<OpenedAirframe> {
     const { airframe } = await this.open(accountId, id);
-    return this.store(accountId, { ...airframe, name: `${airframe.name} copy`.slice(0, 80) }, `Copy of ${airframe.name}`);
+    return this.store(
+      accountId,
+      { ...airframe, name: `${airframe.name} copy`.slice(0, 80) },
+      `Copy of ${airframe.name}`,
+    );
   }
 
   save(accountId: string, id: string, changes: SaveAirframe): Promise<SaveReceipt> {
@@ -58,7 +88,12 @@ export class AirframeService {
     return this.sequelize.transaction(async (transaction) => {
       const airframe = await this.find(accountId, id, transaction);
       airframe.name = name.trim();
-      await appendRevision(airframe, `Rename to ${airframe.name}`, [{ kind: 'name', entityId: 'name', position: 0, body: airframe.name }], transaction);
+      await appendRevision(
+        airframe,
+        `Rename to ${airframe.name}`,
+        [{ kind: 'name', entityId: 'name', position: 0, body: airframe.name }],
+        transaction,
+      );
     });
   }
 
@@ -71,22 +106,38 @@ export class AirframeService {
 
   async revisions(accountId: string, id: string): Promise<readonly RevisionLine[]> {
     await this.find(accountId, id);
-    const rows = await Revision.findAll({ where: { airframeId: id }, order: [['number', 'DESC']], limit: REVISIONS_LISTED });
+    const rows = await Revision.findAll({
+      where: { airframeId: id },
+      order: [['number', 'DESC']],
+      limit: REVISIONS_LISTED,
+    });
     return rows.map(({ number, label, savedAt }) => ({ number, label, savedAt: savedAt.toISOString() }));
   }
 
   /** The airframe as a revision left it. */
   async revision(accountId: string, id: string, number: number, transaction?: Transaction): Promise<AirframeData> {
     const airframe = await this.find(accountId, id, transaction);
-    if (!(await Revision.findOne({ where: { airframeId: id, number }, transaction }))) throw new ServerProblem('NOT_FOUND', `There is no version ${number}.`);
-    const entries = await RevisionEntry.findAll({ where: { airframeId: id, number: { [Op.lte]: number } }, order: [['number', 'ASC']], transaction });
+    if (!(await Revision.findOne({ where: { airframeId: id, number }, transaction })))
+      throw new ServerProblem('NOT_FOUND', `There is no version ${number}.`);
+    const entries = await RevisionEntry.findAll({
+      where: { airframeId: id, number: { [Op.lte]: number } },
+      order: [['number', 'ASC']],
+      transaction,
+    });
     const last = new Map(entries.map((entry) => [`${entry.kind}/${entry.entityId}`, entry]));
-    const listOf = <T>(kind: string): T[] => [...last.values()].filter((entry) => entry.kind === kind && entry.body !== null)
-      .sort((a, b) => a.position - b.position || (a.entityId < b.entityId ? -1 : 1)).map((entry) => entry.body as T);
+    const listOf = <T>(kind: string): T[] =>
+      [...last.values()]
+        .filter((entry) => entry.kind === kind && entry.body !== null)
+        .sort((a, b) => a.position - b.position || (a.entityId < b.entityId ? -1 : 1))
+        .map((entry) => entry.body as T);
     const nest = last.get('nest/nest')?.body as AirframeData['nest'] | null | undefined;
     return {
-      id, name: (last.get('name/name')?.body as string | undefined) ?? airframe.name, settings: last.get('settings/settings')!.body as AirframeData['settings'],
-      parts: listOf('part'), boards: listOf('board'), ...(nest ? { nest } : {}),
+      id,
+      name: (last.get('name/name')?.body as string | undefined) ?? airframe.name,
+      settings: last.get('settings/settings')!.body as AirframeData['settings'],
+      parts: listOf('part'),
+      boards: listOf('board'),
+      ...(nest ? { nest } : {}),
     };
   }
 
@@ -96,23 +147,38 @@ export class AirframeService {
       const airframe = await this.find(accountId, id, transaction);
       const wanted = await this.revision(accountId, id, number, transaction);
       const { airframe: present, versions } = await stateOf(airframe, transaction);
-      const listChanges = <T extends { readonly id: string }>(now: readonly T[], then: readonly T[], known: Readonly<Record<string, number>>) => [
+      const listChanges = <T extends { readonly id: string }>(
+        now: readonly T[],
+        then: readonly T[],
+        known: Readonly<Record<string, number>>,
+      ) => [
         ...then.map((value, position) => ({ id: value.id, basedOn: known[value.id] ?? 0, position, value })),
-        ...now.filter((one) => !then.some(({ id: kept }) => kept === one.id)).map((one, position) => ({ id: one.id, basedOn: known[one.id]!, position, value: null })),
+        ...now
+          .filter((one) => !then.some(({ id: kept }) => kept === one.id))
+          .map((one, position) => ({ id: one.id, basedOn: known[one.id]!, position, value: null })),
       ];
-      await saveChanges(airframe, {
-        label: `Back to version ${number}`,
-        settings: { basedOn: versions.settings, value: wanted.settings },
-        parts: listChanges(present.parts, wanted.parts, versions.parts), boards: listChanges(present.boards, wanted.boards, versions.boards),
-        ...(wanted.nest || versions.nest > 0 ? { nest: { basedOn: versions.nest, value: wanted.nest ?? null } } : {}),
-      }, transaction);
+      await saveChanges(
+        airframe,
+        {
+          label: `Back to version ${number}`,
+          settings: { basedOn: versions.settings, value: wanted.settings },
+          parts: listChanges(present.parts, wanted.parts, versions.parts),
+          boards: listChanges(present.boards, wanted.boards, versions.boards),
+          ...(wanted.nest || versions.nest > 0 ? { nest: { basedOn: versions.nest, value: wanted.nest ?? null } } : {}),
+        },
+        transaction,
+      );
       await this.refreshLine(airframe, transaction);
       return stateOf(airframe, transaction);
     });
   }
 
   private async find(accountId: string, id: string, transaction?: Transaction): Promise<Airframe> {
-    const airframe = await Airframe.findOne({ where: { id, accountId }, transaction, lock: transaction ? transaction.LOCK.UPDATE : undefined });
+    const airframe = await Airframe.findOne({
+      where: { id, accountId },
+      transaction,
+      lock: transaction ? transaction.LOCK.UPDATE : undefined,
+    });
     if (!airframe) throw new ServerProblem('NOT_FOUND', 'There is no such airframe in your workshop.');
     return airframe;
   }
@@ -129,20 +195,42 @@ export class AirframeService {
   store(accountId: string, airframe: AirframeData, label: string): Promise<OpenedAirframe> {
     return this.sequelize.transaction(async (transaction) => {
       const id = randomUUID();
-      const row = await Airframe.create({
-        id, accountId, name: airframe.name, version: 0, settings: airframe.settings, settingsVersion: 1, savedAt: new Date(), putAwayAt: null,
-        thumbnail: thumbnailOf(airframe), boardsUsed: airframe.nest ? airframe.nest.boards.length : null,
-      }, { transaction });
-      await PartRow.bulkCreate(airframe.parts.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })), { transaction });
-      await BoardRow.bulkCreate(airframe.boards.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })), { transaction });
+      const row = await Airframe.create(
+        {
+          id,
+          accountId,
+          name: airframe.name,
+          version: 0,
+          settings: airframe.settings,
+          settingsVersion: 1,
+          savedAt: new Date(),
+          putAwayAt: null,
+          thumbnail: thumbnailOf(airframe),
+          boardsUsed: airframe.nest ? airframe.nest.boards.length : null,
+        },
+        { transaction },
+      );
+      await PartRow.bulkCreate(
+        airframe.parts.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })),
+        { transaction },
+      );
+      await BoardRow.bulkCreate(
+        airframe.boards.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })),
+        { transaction },
+      );
       if (airframe.nest) await NestRow.create({ airframeId: id, version: 1, body: airframe.nest }, { transaction });
-      await appendRevision(row, label, [
-        { kind: 'name', entityId: 'name', position: 0, body: airframe.name },
-        { kind: 'settings', entityId: 'settings', position: 0, body: airframe.settings },
-        ...airframe.parts.map((body, position) => ({ kind: 'part' as const, entityId: body.id, position, body })),
-        ...airframe.boards.map((body, position) => ({ kind: 'board' as const, entityId: body.id, position, body })),
-        ...(airframe.nest ? [{ kind: 'nest' as const, entityId: 'nest', position: 0, body: airframe.nest }] : []),
-      ], transaction);
+      await appendRevision(
+        row,
+        label,
+        [
+          { kind: 'name', entityId: 'name', position: 0, body: airframe.name },
+          { kind: 'settings', entityId: 'settings', position: 0, body: airframe.settings },
+          ...airframe.parts.map((body, position) => ({ kind: 'part' as const, entityId: body.id, position, body })),
+          ...airframe.boards.map((body, position) => ({ kind: 'board' as const, entityId: body.id, position, body })),
+          ...(airframe.nest ? [{ kind: 'nest' as const, entityId: 'nest', position: 0, body: airframe.nest }] : []),
+        ],
+        transaction,
+      );
       return stateOf(row, transaction);
     });
   }

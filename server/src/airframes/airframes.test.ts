@@ -7,9 +7,13 @@ import { readPdf } from '../../../scripts/test-support/read-pdf.ts';
 import { startTestServer, type Browser, type TestServer } from '../../test/test-server.ts';
 import { Airframe, PartRow, RevisionEntry } from '../models/index.ts';
 
-const demo = (name: string): string => fs.readFileSync(path.resolve(import.meta.dirname, '../../../demo', `${name}.grainfold.json`), 'utf8');
+const demo = (name: string): string =>
+  fs.readFileSync(path.resolve(import.meta.dirname, '../../../demo', `${name}.grainfold.json`), 'utf8');
 const plate = (id: string, name: string, width = 120): Part => {
-  const result = applyCommand(emptyPart(id, name, 'faced board'), { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, width, 60) } });
+  const result = applyCommand(emptyPart(id, name, 'faced board'), {
+    name: 'drawOutline',
+    args: { draft: rectangleDraft({ x: 0, y: 0 }, width, 60) },
+  });
   if (!result.ok) throw new Error(result.message);
   return result.part;
 };
@@ -24,18 +28,30 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const create = async (browser = builder, name = 'Shore Tern'): Promise<OpenedAirframe> => (await browser.post('/airframes', { name, unit: 'mm' }).expect(201)).body as OpenedAirframe;
-const open = async (id: string): Promise<OpenedAirframe> => (await builder.get(`/airframes/${id}`).expect(200)).body as OpenedAirframe;
-const save = (id: string, changes: Partial<SaveAirframe>) => builder.post(`/airframes/${id}/save`, { label: 'Edit', ...changes });
-const partChange = (value: Part | null, basedOn = 0, position = 0, id = value?.id ?? '') => ({ id, basedOn, position, value });
+const create = async (browser = builder, name = 'Shore Tern'): Promise<OpenedAirframe> =>
+  (await browser.post('/airframes', { name, unit: 'mm' }).expect(201)).body as OpenedAirframe;
+const open = async (id: string): Promise<OpenedAirframe> =>
+  (await builder.get(`/airframes/${id}`).expect(200)).body as OpenedAirframe;
+const save = (id: string, changes: Partial<SaveAirframe>) =>
+  builder.post(`/airframes/${id}/save`, { label: 'Edit', ...changes });
+const partChange = (value: Part | null, basedOn = 0, position = 0, id = value?.id ?? '') => ({
+  id,
+  basedOn,
+  position,
+  value,
+});
 
 describe('the list', () => {
   test('new, rename, duplicate, put away and bring back', async () => {
     const browser = await server.newcomer();
-    const list = async (): Promise<AirframeLine[]> => (await browser.get('/airframes').expect(200)).body as AirframeLine[];
+    const list = async (): Promise<AirframeLine[]> =>
+      (await browser.get('/airframes').expect(200)).body as AirframeLine[];
     const { airframe } = await create(browser, 'First');
     await browser.send('patch', `/airframes/${airframe.id}`, { name: 'Renamed' }).expect(204);
-    await browser.post(`/airframes/${airframe.id}/duplicate`).expect(201).expect(({ body }) => expect(body.airframe.name).toBe('Renamed copy'));
+    await browser
+      .post(`/airframes/${airframe.id}/duplicate`)
+      .expect(201)
+      .expect(({ body }) => expect(body.airframe.name).toBe('Renamed copy'));
     expect((await list()).map(({ name }) => name).sort()).toEqual(['Renamed', 'Renamed copy']);
     await browser.post(`/airframes/${airframe.id}/put-away`).expect(204);
     expect((await list()).find(({ id }) => id === airframe.id)!.putAwayAt).not.toBeNull();
@@ -54,19 +70,36 @@ describe('the list', () => {
 
 describe('nobody reaches another’s airframe', () => {
   const routes: readonly (readonly ['get' | 'post' | 'patch', string, object?])[] = [
-    ['get', ''], ['post', '/save', { label: 'Theft' }], ['patch', '', { name: 'Mine now' }], ['post', '/duplicate'], ['post', '/put-away'], ['post', '/bring-back'], ['get', '/revisions'],
-    ['get', '/revisions/1'], ['post', '/revisions/1/restore'], ['get', '/project-file'], ['get', '/pages.pdf'], ['get', '/cut-list.pdf'], ['get', '/cut-list.csv'],
+    ['get', ''],
+    ['post', '/save', { label: 'Theft' }],
+    ['patch', '', { name: 'Mine now' }],
+    ['post', '/duplicate'],
+    ['post', '/put-away'],
+    ['post', '/bring-back'],
+    ['get', '/revisions'],
+    ['get', '/revisions/1'],
+    ['post', '/revisions/1/restore'],
+    ['get', '/project-file'],
+    ['get', '/pages.pdf'],
+    ['get', '/cut-list.pdf'],
+    ['get', '/cut-list.csv'],
   ];
-  test.each(routes.map(([method, route, body]) => ({ method, route, body })))('$method $route', async ({ method, route, body }) => {
-    const { airframe } = await create();
-    const stranger = await server.newcomer();
-    const ask = (browser: Browser, id: string) => (method === 'get' ? browser.get(`/airframes/${id}${route}`) : browser.send(method, `/airframes/${id}${route}`, body ?? {}));
-    await ask(stranger, airframe.id).expect(404);
-    await ask(server.guest(), airframe.id).expect(401);
-    await ask(builder, '00000000-0000-4000-8000-000000000000').expect(404);
-    await ask(builder, "x' OR 1=1 --").expect(404);
-    expect((await open(airframe.id)).airframe).toEqual(airframe);
-  });
+  test.each(routes.map(([method, route, body]) => ({ method, route, body })))(
+    '$method $route',
+    async ({ method, route, body }) => {
+      const { airframe } = await create();
+      const stranger = await server.newcomer();
+      const ask = (browser: Browser, id: string) =>
+        method === 'get'
+          ? browser.get(`/airframes/${id}${route}`)
+          : browser.send(method, `/airframes/${id}${route}`, body ?? {});
+      await ask(stranger, airframe.id).expect(404);
+      await ask(server.guest(), airframe.id).expect(401);
+      await ask(builder, '00000000-0000-4000-8000-000000000000').expect(404);
+      await ask(builder, "x' OR 1=1 --").expect(404);
+      expect((await open(airframe.id)).airframe).toEqual(airframe);
+    },
+  );
   test('a stranger’s list is empty', async () => {
     await create();
     expect((await (await server.newcomer()).get('/airframes')).body).toEqual([]);
@@ -75,7 +108,9 @@ describe('nobody reaches another’s airframe', () => {
 
 describe('saving', () => {
   test('parts are added, changed, moved and removed, and read back as they were sent', async () => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     const [a, b] = [plate('a', 'Rib'), plate('b', 'Former', 80)];
     const first = await save(id, { parts: [partChange(a), partChange(b, 0, 1)] }).expect(200);
     expect(first.body).toMatchObject({ version: 2, parts: { a: 1, b: 1 } });
@@ -85,47 +120,93 @@ describe('saving', () => {
     expect((await open(id)).airframe.parts.map(({ name }) => name)).toEqual(['Rib 1']);
   });
   test('every digit of every coordinate survives', async () => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     const part = plate('a', 'Exact', 100 / 3 + 1e-9);
     await save(id, { parts: [partChange(part)] }).expect(200);
     expect((await open(id)).airframe.parts[0]).toEqual(part);
   });
   test('where a part stands, what it meets, its order of folds and how folds are made survive; a joint that cannot be is refused', async () => {
-    const { airframe: { id, settings }, versions } = await create();
-    const drawn = plate('a', 'Wall'), segmentId = drawn.contours[0]!.segments[0]!.id;
-    const joint = { id: 'k900', ownSegmentId: segmentId, ownSkin: 'back', toPartId: 'b', toSegmentId: `${segmentId}~mirror`, toSkin: 'face', turnDegrees: 90, alongMm: 1 / 3, isReversed: false } as const;
-    const standing: Part = { ...drawn, joints: [joint], seams: [{ id: 'j900', fromSegmentId: segmentId, toSegmentId: 's7', toPartId: 'b' }], place: { at: { x: 1, y: -2.5, z: 1e-9 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: -37.5 }, foldOrder: [] };
+    const {
+      airframe: { id, settings },
+      versions,
+    } = await create();
+    const drawn = plate('a', 'Wall'),
+      segmentId = drawn.contours[0]!.segments[0]!.id;
+    const joint = {
+      id: 'k900',
+      ownSegmentId: segmentId,
+      ownSkin: 'back',
+      toPartId: 'b',
+      toSegmentId: `${segmentId}~mirror`,
+      toSkin: 'face',
+      turnDegrees: 90,
+      alongMm: 1 / 3,
+      isReversed: false,
+    } as const;
+    const standing: Part = {
+      ...drawn,
+      joints: [joint],
+      seams: [{ id: 'j900', fromSegmentId: segmentId, toSegmentId: 's7', toPartId: 'b' }],
+      place: { at: { x: 1, y: -2.5, z: 1e-9 }, rollDegrees: 90, pitchDegrees: 0, yawDegrees: -37.5 },
+      foldOrder: [],
+    };
     const folds = { style: 'groove', school: 'tool', toolDegrees: 30, hingeOn: 'tape' } as const;
-    await save(id, { parts: [partChange(standing)], settings: { basedOn: versions.settings, value: { ...settings, folds } } }).expect(200);
+    await save(id, {
+      parts: [partChange(standing)],
+      settings: { basedOn: versions.settings, value: { ...settings, folds } },
+    }).expect(200);
     expect((await open(id)).airframe).toMatchObject({ parts: [standing], settings: { folds } });
-    await save(id, { parts: [partChange({ ...standing, joints: [{ ...joint, turnDegrees: 400 }] }, 1)] }).expect(400).expect(({ body }) => expect(JSON.stringify(body)).toContain('turnDegrees'));
+    await save(id, { parts: [partChange({ ...standing, joints: [{ ...joint, turnDegrees: 400 }] }, 1)] })
+      .expect(400)
+      .expect(({ body }) => expect(JSON.stringify(body)).toContain('turnDegrees'));
     expect((await open(id)).airframe.parts).toEqual([standing]);
   });
   test('a save on an older version is answered with the newer state, and changes nothing', async () => {
-    const { airframe: { id }, versions } = await create();
+    const {
+      airframe: { id },
+      versions,
+    } = await create();
     await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(200);
     await save(id, { parts: [partChange(plate('a', 'Theirs'), 1)] }).expect(200);
     const before = await open(id);
-    const stale = await save(id, { parts: [partChange(plate('a', 'Mine'), 1)], settings: { basedOn: versions.settings, value: { ...before.airframe.settings, scale: 2 } } }).expect(409);
-    expect(stale.body).toMatchObject({ code: 'STALE_SAVE', conflicts: [{ kind: 'part', id: 'a', current: { version: 2, value: { name: 'Theirs' } } }] });
+    const stale = await save(id, {
+      parts: [partChange(plate('a', 'Mine'), 1)],
+      settings: { basedOn: versions.settings, value: { ...before.airframe.settings, scale: 2 } },
+    }).expect(409);
+    expect(stale.body).toMatchObject({
+      code: 'STALE_SAVE',
+      conflicts: [{ kind: 'part', id: 'a', current: { version: 2, value: { name: 'Theirs' } } }],
+    });
     expect(await open(id)).toEqual(before);
   });
   test('a save whose answer was lost can be sent again without harm', async () => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     const changes = { parts: [partChange(plate('a', 'Rib'))] };
     await save(id, changes).expect(200);
-    await save(id, changes).expect(200).expect(({ body }) => expect(body.parts).toEqual({ a: 1 }));
+    await save(id, changes)
+      .expect(200)
+      .expect(({ body }) => expect(body.parts).toEqual({ a: 1 }));
     expect((await open(id)).airframe.parts).toHaveLength(1);
   });
   test('of twenty saves at once on one version, one wins and nineteen are told', async () => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(200);
-    const answers = await Promise.all(Array.from({ length: 20 }, (_, index) => save(id, { parts: [partChange(plate('a', `Rib ${index}`), 1)] })));
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, index) => save(id, { parts: [partChange(plate('a', `Rib ${index}`), 1)] })),
+    );
     expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array<number>(19).fill(409)]);
     expect((await open(id)).versions.parts).toEqual({ a: 2 });
   });
   test('when the database fails half-way through a save, nothing of it is kept', async () => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     const before = await open(id);
     const fail = jest.spyOn(RevisionEntry, 'bulkCreate').mockRejectedValueOnce(new Error('the disk is full'));
     await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(500);
@@ -135,15 +216,56 @@ describe('saving', () => {
     await save(id, { parts: [partChange(plate('a', 'Rib'))] }).expect(200);
   });
   test.each<[string, (part: Part) => object, string]>([
-    ['NaN written as null', (part) => ({ parts: [{ ...partChange(part), value: { ...part, quantity: null } }] }), 'quantity'],
-    ['an operation on no line', (part) => ({ parts: [partChange({ ...part, operations: [{ id: 'o9', kind: 'mark', face: 'face', label: '', on: { pathId: 'zz' } }] })] }), 'zz'],
+    [
+      'NaN written as null',
+      (part) => ({ parts: [{ ...partChange(part), value: { ...part, quantity: null } }] }),
+      'quantity',
+    ],
+    [
+      'an operation on no line',
+      (part) => ({
+        parts: [
+          partChange({
+            ...part,
+            operations: [{ id: 'o9', kind: 'mark', face: 'face', label: '', on: { pathId: 'zz' } }],
+          }),
+        ],
+      }),
+      'zz',
+    ],
     ['another id inside', (part) => ({ parts: [{ ...partChange(part), id: 'other' }] }), 'id'],
     ['a version below 0', (part) => ({ parts: [{ ...partChange(part), basedOn: -1 }] }), 'basedOn'],
     ['a scale of 1000', () => ({ settings: { basedOn: 1, value: { unit: 'mm', scale: 1000 } } }), 'scale'],
-    ['a board 0 mm thick', () => ({ boards: [{ id: 'b9', basedOn: 0, position: 0, value: { id: 'b9', name: 'x', material: 'x', thicknessMm: 0, widthMm: 1, heightMm: 1, count: 1, price: 1, grain: 'width', gramsPerSquareMetre: 1 } }] }), 'thicknessMm'],
+    [
+      'a board 0 mm thick',
+      () => ({
+        boards: [
+          {
+            id: 'b9',
+            basedOn: 0,
+            position: 0,
+            value: {
+              id: 'b9',
+              name: 'x',
+              material: 'x',
+              thicknessMm: 0,
+              widthMm: 1,
+              heightMm: 1,
+              count: 1,
+              price: 1,
+              grain: 'width',
+              gramsPerSquareMetre: 1,
+            },
+          },
+        ],
+      }),
+      'thicknessMm',
+    ],
     ['an unknown field', () => ({ accountId: 'someone' }), 'accountId'],
   ])('%s is refused by field and changes nothing', async (_, changes, word) => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     const { body } = await save(id, changes(plate('a', 'Rib')) as Partial<SaveAirframe>).expect(400);
     expect(JSON.stringify(body)).toContain(word);
     expect((await open(id)).airframe.parts).toEqual([]);
@@ -152,11 +274,17 @@ describe('saving', () => {
 
 describe('versions', () => {
   test('each save is kept as it was, and going back is a new version', async () => {
-    const { airframe: { id } } = await create();
+    const {
+      airframe: { id },
+    } = await create();
     await save(id, { label: 'Draw rib', parts: [partChange(plate('a', 'Rib'))] });
     await save(id, { label: 'Remove rib', parts: [partChange(null, 1, 0, 'a')] });
     const { body: lines } = await builder.get(`/airframes/${id}/revisions`).expect(200);
-    expect(lines.map(({ number, label }: { number: number; label: string }) => [number, label])).toEqual([[3, 'Remove rib'], [2, 'Draw rib'], [1, 'New airframe']]);
+    expect(lines.map(({ number, label }: { number: number; label: string }) => [number, label])).toEqual([
+      [3, 'Remove rib'],
+      [2, 'Draw rib'],
+      [1, 'New airframe'],
+    ]);
     expect((await builder.get(`/airframes/${id}/revisions/2`)).body.parts).toHaveLength(1);
     const { body: restored } = await builder.post(`/airframes/${id}/revisions/2/restore`).expect(200);
     expect(restored).toMatchObject({ version: 4, airframe: { parts: [{ name: 'Rib' }] } });
@@ -166,15 +294,21 @@ describe('versions', () => {
 });
 
 describe('files', () => {
-  test.each(['paperbark-mite', 'saltbox-36', 'reedling-1100'])('%s: import and export give the same airframe back', async (name) => {
-    const { body } = await builder.post('/airframes/import', { text: demo(name) }).expect(201);
-    const exported = await builder.get(`/airframes/${body.airframe.id}/project-file`).expect(200);
-    expect(exported.headers['content-disposition']).toContain('.grainfold.json');
-    expect({ ...JSON.parse(exported.text), id: '' }).toEqual({ ...JSON.parse(demo(name)), id: '' });
-  });
+  test.each(['paperbark-mite', 'saltbox-36', 'reedling-1100'])(
+    '%s: import and export give the same airframe back',
+    async (name) => {
+      const { body } = await builder.post('/airframes/import', { text: demo(name) }).expect(201);
+      const exported = await builder.get(`/airframes/${body.airframe.id}/project-file`).expect(200);
+      expect(exported.headers['content-disposition']).toContain('.grainfold.json');
+      expect({ ...JSON.parse(exported.text), id: '' }).toEqual({ ...JSON.parse(demo(name)), id: '' });
+    },
+  );
   test.each<[string, string, number, string]>([
-    ['a cut-off file', demo('paperbark-mite').slice(0, 4000), 400, 'FILE_NOT_JSON'], ['a newer file', demo('paperbark-mite').replace(/"formatVersion": \d/u, '"formatVersion": 9'), 400, 'FILE_NEWER'],
-    ['a damaged file', demo('paperbark-mite').replace(/"x": [\d.]+/, '"x": "far"'), 400, 'FILE_DAMAGED'], ['another file', '{"a":1}', 400, 'FILE_OF_ANOTHER_KIND'], ['a file of 9 MiB', ' '.repeat(LARGEST_PROJECT_FILE + 1), 413, 'FILE_TOO_LARGE'],
+    ['a cut-off file', demo('paperbark-mite').slice(0, 4000), 400, 'FILE_NOT_JSON'],
+    ['a newer file', demo('paperbark-mite').replace(/"formatVersion": \d/u, '"formatVersion": 9'), 400, 'FILE_NEWER'],
+    ['a damaged file', demo('paperbark-mite').replace(/"x": [\d.]+/, '"x": "far"'), 400, 'FILE_DAMAGED'],
+    ['another file', '{"a":1}', 400, 'FILE_OF_ANOTHER_KIND'],
+    ['a file of 9 MiB', ' '.repeat(LARGEST_PROJECT_FILE + 1), 413, 'FILE_TOO_LARGE'],
   ])('%s is refused and leaves nothing behind', async (_, text, status, code) => {
     const before = await Airframe.count();
     const { body } = await builder.post('/airframes/import', { text }).expect(status);
@@ -183,27 +317,41 @@ describe('files', () => {
   });
   test('the pages measure what they should, and viewers are told not to scale them', async () => {
     const { body } = await builder.post('/airframes/import', { text: demo('saltbox-36') });
-    const response = await builder.get(`/airframes/${body.airframe.id}/pages.pdf`).buffer(true).parse((stream, done) => {
-      const chunks: Buffer[] = [];
-      stream.on('data', (chunk: Buffer) => chunks.push(chunk));
-      stream.on('end', () => done(null, Buffer.concat(chunks)));
-    }).expect(200);
+    const response = await builder
+      .get(`/airframes/${body.airframe.id}/pages.pdf`)
+      .buffer(true)
+      .parse((stream, done) => {
+        const chunks: Buffer[] = [];
+        stream.on('data', (chunk: Buffer) => chunks.push(chunk));
+        stream.on('end', () => done(null, Buffer.concat(chunks)));
+      })
+      .expect(200);
     expect(response.headers['content-type']).toBe('application/pdf');
     const pdf = readPdf(response.body as Buffer);
     expect(pdf.hasNoScaling).toBe(true);
     expect(pdf.pages.length).toBeGreaterThan(5);
     for (const page of pdf.pages) {
       expect([page.widthMm, page.heightMm]).toEqual([expect.closeTo(215.9, 3), expect.closeTo(279.4, 3)]);
-      const bar = page.runs.filter(({ y1, y2, lengthMm }) => Math.abs(y1 - y2) < 1e-6 && Math.abs(lengthMm - 100) < 0.5);
+      const bar = page.runs.filter(
+        ({ y1, y2, lengthMm }) => Math.abs(y1 - y2) < 1e-6 && Math.abs(lengthMm - 100) < 0.5,
+      );
       expect(bar.some(({ lengthMm }) => Math.abs(lengthMm - 100) < 0.01)).toBe(true);
-      expect(page.runs.some(({ x1, x2, lengthMm }) => Math.abs(x1 - x2) < 1e-6 && Math.abs(lengthMm - 100) < 0.01)).toBe(true);
+      expect(
+        page.runs.some(({ x1, x2, lengthMm }) => Math.abs(x1 - x2) < 1e-6 && Math.abs(lengthMm - 100) < 0.01),
+      ).toBe(true);
     }
   });
   test('the cut list comes as CSV and as a PDF', async () => {
     const { body } = await builder.post('/airframes/import', { text: demo('reedling-1100') });
-    const csv = await builder.get(`/airframes/${body.airframe.id}/cut-list.csv`).expect(200).expect('Content-Type', /text\/csv/);
+    const csv = await builder
+      .get(`/airframes/${body.airframe.id}/cut-list.csv`)
+      .expect(200)
+      .expect('Content-Type', /text\/csv/);
     expect(csv.text.split('\r\n')[0]).toContain('part,group,side,quantity');
     expect(csv.text).toContain('Pod tray');
-    await builder.get(`/airframes/${body.airframe.id}/cut-list.pdf`).expect(200).expect('Content-Type', 'application/pdf');
+    await builder
+      .get(`/airframes/${body.airframe.id}/cut-list.pdf`)
+      .expect(200)
+      .expect('Content-Type', 'application/pdf');
   });
 });

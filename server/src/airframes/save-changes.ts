@@ -4,25 +4,55 @@ import { crossFaults, type Conflict, type SaveAirframe, type SaveReceipt } from 
 import { ServerProblem } from '../http/server-problem.ts';
 import { BoardRow, NestRow, PartRow, Revision, RevisionEntry, type Airframe } from '../models/index.ts';
 
-interface Entry { readonly kind: RevisionEntry['kind']; readonly entityId: string; readonly position: number; readonly body: unknown }
-interface ListRow { airframeId: string; id: string; position: number; version: number; body: { id: string } | null }
-type ListChange = { readonly id: string; readonly basedOn: number; readonly position: number; readonly value: { readonly id: string } | null };
+interface Entry {
+  readonly kind: RevisionEntry['kind'];
+  readonly entityId: string;
+  readonly position: number;
+  readonly body: unknown;
+}
+interface ListRow {
+  airframeId: string;
+  id: string;
+  position: number;
+  version: number;
+  body: { id: string } | null;
+}
+type ListChange = {
+  readonly id: string;
+  readonly basedOn: number;
+  readonly position: number;
+  readonly value: { readonly id: string } | null;
+};
 
 /**
  * Saves changes on top of the versions they were made from, all or nothing, within a transaction that holds the airframe's row.
  * A change that is stored already word for word counts as saved, so that a save whose answer was lost can be sent again.
  * @throws ServerProblem STALE_SAVE with the newer states, BAD_REQUEST when a part breaks its own rules
  */
-export async function saveChanges(airframe: Airframe, changes: SaveAirframe, transaction: Transaction): Promise<SaveReceipt> {
+export async function saveChanges(
+  airframe: Airframe,
+  changes: SaveAirframe,
+  transaction: Transaction,
+): Promise<SaveReceipt> {
   checkValues(changes);
   const conflicts: Conflict[] = [];
   const entries: Entry[] = [];
-  const receipt = { parts: {} as Record<string, number>, boards: {} as Record<string, number>, settings: undefined as number | undefined, nest: undefined as number | undefined };
+  const receipt = {
+    parts: {} as Record<string, number>,
+    boards: {} as Record<string, number>,
+    settings: undefined as number | undefined,
+    nest: undefined as number | undefined,
+  };
 
   if (changes.settings) {
     const { basedOn, value } = changes.settings;
     if (isDeepStrictEqual(airframe.settings, value)) receipt.settings = airframe.settingsVersion;
-    else if (basedOn !== airframe.settingsVersion) conflicts.push({ kind: 'settings', id: 'settings', current: { version: airframe.settingsVersion, value: airframe.settings } });
+    else if (basedOn !== airframe.settingsVersion)
+      conflicts.push({
+        kind: 'settings',
+        id: 'settings',
+        current: { version: airframe.settingsVersion, value: airframe.settings },
+      });
     else {
       airframe.settings = value;
       receipt.settings = airframe.settingsVersion += 1;
@@ -30,13 +60,26 @@ export async function saveChanges(airframe: Airframe, changes: SaveAirframe, tra
     }
   }
   const lists = [
-    { kind: 'part' as const, table: PartRow as unknown as ModelStatic<never>, changes: (changes.parts ?? []) as ListChange[], versions: receipt.parts },
-    { kind: 'board' as const, table: BoardRow as unknown as ModelStatic<never>, changes: (changes.boards ?? []) as ListChange[], versions: receipt.boards },
+    {
+      kind: 'part' as const,
+      table: PartRow as unknown as ModelStatic<never>,
+      changes: (changes.parts ?? []) as ListChange[],
+      versions: receipt.parts,
+    },
+    {
+      kind: 'board' as const,
+      table: BoardRow as unknown as ModelStatic<never>,
+      changes: (changes.boards ?? []) as ListChange[],
+      versions: receipt.boards,
+    },
   ];
   const writes: (() => Promise<unknown>)[] = [];
   for (const list of lists) {
     if (list.changes.length === 0) continue;
-    const rows = await list.table.findAll({ where: { airframeId: airframe.id, id: list.changes.map(({ id }) => id) } as never, transaction }) as unknown as ListRow[];
+    const rows = (await list.table.findAll({
+      where: { airframeId: airframe.id, id: list.changes.map(({ id }) => id) } as never,
+      transaction,
+    })) as unknown as ListRow[];
     for (const change of list.changes) {
       const row = rows.find(({ id }) => id === change.id);
       if (row && isDeepStrictEqual(row.body, change.value) && row.position === change.position) {
@@ -44,52 +87,87 @@ export async function saveChanges(airframe: Airframe, changes: SaveAirframe, tra
         continue;
       }
       if (change.basedOn !== (row?.version ?? 0)) {
-        conflicts.push({ kind: list.kind, id: change.id, current: { version: row?.version ?? 0, value: row?.body ?? null } });
+        conflicts.push({
+          kind: list.kind,
+          id: change.id,
+          current: { version: row?.version ?? 0, value: row?.body ?? null },
+        });
         continue;
       }
       const version = change.basedOn + 1;
       list.versions[change.id] = version;
       entries.push({ kind: list.kind, entityId: change.id, position: change.position, body: change.value });
-      writes.push(() => list.table.upsert({ airframeId: airframe.id, id: change.id, position: change.position, version, body: change.value } as never, { transaction }));
+      writes.push(() =>
+        list.table.upsert(
+          { airframeId: airframe.id, id: change.id, position: change.position, version, body: change.value } as never,
+          { transaction },
+        ),
+      );
     }
   }
   if (changes.nest) {
     const { basedOn, value } = changes.nest;
     const row = await NestRow.findOne({ where: { airframeId: airframe.id }, transaction });
     if (row && isDeepStrictEqual(row.body, value)) receipt.nest = row.version;
-    else if (basedOn !== (row?.version ?? 0)) conflicts.push({ kind: 'nest', id: 'nest', current: { version: row?.version ?? 0, value: row?.body ?? null } });
+    else if (basedOn !== (row?.version ?? 0))
+      conflicts.push({ kind: 'nest', id: 'nest', current: { version: row?.version ?? 0, value: row?.body ?? null } });
     else {
       receipt.nest = basedOn + 1;
       entries.push({ kind: 'nest', entityId: 'nest', position: 0, body: value });
-      writes.push(() => NestRow.upsert({ airframeId: airframe.id, version: basedOn + 1, body: value }, { transaction }));
+      writes.push(() =>
+        NestRow.upsert({ airframeId: airframe.id, version: basedOn + 1, body: value }, { transaction }),
+      );
     }
   }
-  if (conflicts.length > 0) throw new ServerProblem('STALE_SAVE', `${conflicts.length} of your changes were made on an older version.`, { conflicts });
+  if (conflicts.length > 0)
+    throw new ServerProblem('STALE_SAVE', `${conflicts.length} of your changes were made on an older version.`, {
+      conflicts,
+    });
   for (const write of writes) await write();
   if (entries.length > 0) await appendRevision(airframe, changes.label, entries, transaction);
   return { version: airframe.version, savedAt: airframe.savedAt.toISOString(), ...receipt };
 }
 
 /** Counts the airframe's version up and writes down what this save left each thing as. */
-export async function appendRevision(airframe: Airframe, label: string, entries: readonly Entry[], transaction: Transaction): Promise<void> {
+export async function appendRevision(
+  airframe: Airframe,
+  label: string,
+  entries: readonly Entry[],
+  transaction: Transaction,
+): Promise<void> {
   airframe.version += 1;
   airframe.savedAt = new Date();
   await airframe.save({ transaction });
   const { id: airframeId, version: number, savedAt } = airframe;
   await Revision.create({ airframeId, number, label: label || 'Change', savedAt }, { transaction });
-  await RevisionEntry.bulkCreate(entries.map((entry) => ({ airframeId, number, ...entry })), { transaction });
+  await RevisionEntry.bulkCreate(
+    entries.map((entry) => ({ airframeId, number, ...entry })),
+    { transaction },
+  );
 }
 
 function checkValues(changes: SaveAirframe): void {
-  for (const [field, list] of [['parts', changes.parts ?? []], ['boards', changes.boards ?? []]] as const) {
+  for (const [field, list] of [
+    ['parts', changes.parts ?? []],
+    ['boards', changes.boards ?? []],
+  ] as const) {
     list.forEach((change, index) => {
-      if (change.value && change.value.id !== change.id) throw new ServerProblem('BAD_REQUEST', `${field}[${index}].value.id: must be "${change.id}", got "${change.value.id}".`);
-      if (list.findIndex((other) => other.id === change.id) !== index) throw new ServerProblem('BAD_REQUEST', `${field}[${index}].id: "${change.id}" stands twice in one save.`);
+      if (change.value && change.value.id !== change.id)
+        throw new ServerProblem(
+          'BAD_REQUEST',
+          `${field}[${index}].value.id: must be "${change.id}", got "${change.value.id}".`,
+        );
+      if (list.findIndex((other) => other.id === change.id) !== index)
+        throw new ServerProblem('BAD_REQUEST', `${field}[${index}].id: "${change.id}" stands twice in one save.`);
     });
   }
   const parts = (changes.parts ?? []).map((change) => change.value);
   parts.forEach((part, index) => {
     const fault = part && crossFaults({ parts: [part], boards: [] })[0];
-    if (fault) throw new ServerProblem('BAD_REQUEST', `parts[${index}].value.${fault.field.replace('parts[0].', '')}: ${fault.message}.`);
+    if (fault)
+      throw new ServerProblem(
+        'BAD_REQUEST',
+        `parts[${index}].value.${fault.field.replace('parts[0].', '')}: ${fault.message}.`,
+      );
   });
 }

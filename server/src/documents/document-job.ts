@@ -22,7 +22,14 @@ export default function makeDocument({ kind, airframe, version, date }: Document
     figure: fontFile('@fontsource/barlow-condensed', 'barlow-condensed-latin-500-normal'),
     bold: fontFile('@fontsource/barlow-condensed', 'barlow-condensed-latin-600-normal'),
   };
-  const document = new PDFDocument({ autoFirstPage: false, info: { Title: `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`, Producer: 'Grain Fold', Creator: 'Grain Fold' } });
+  const document = new PDFDocument({
+    autoFirstPage: false,
+    info: {
+      Title: `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`,
+      Producer: 'Grain Fold',
+      Creator: 'Grain Fold',
+    },
+  });
   const chunks: Uint8Array[] = [];
   return new Promise((resolve, reject) => {
     document.on('data', (chunk: Uint8Array) => chunks.push(chunk));

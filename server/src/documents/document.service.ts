@@ -8,13 +8,16 @@ export class DocumentService {
   /** @param worker address of the built or source job module; sources are run through tsx */
   constructor(worker: URL) {
     this.pool = new Piscina({
-      filename: worker.href, minThreads: 0, maxThreads: 2, idleTimeout: 30_000,
+      filename: worker.href,
+      minThreads: 0,
+      maxThreads: 2,
+      idleTimeout: 30_000,
       ...(worker.pathname.endsWith('.ts') ? { execArgv: ['--import', 'tsx'] } : {}),
     });
   }
 
   async make(job: DocumentJob): Promise<Buffer> {
-    return Buffer.from(await this.pool.run(job) as Uint8Array);
+    return Buffer.from((await this.pool.run(job)) as Uint8Array);
   }
 
   close(): Promise<void> {

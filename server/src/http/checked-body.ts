@@ -7,6 +7,11 @@ export function checkedBody<T extends object>(ctx: Context, rules: new () => T):
   const body: unknown = (ctx.request as { body?: unknown }).body;
   const faults = fieldFaults(rules, body);
   const first = faults[0];
-  if (first) throw new ServerProblem('BAD_REQUEST', first.field ? `${first.field}: ${first.message}.` : `The request ${first.message}.`, { fields: faults });
+  if (first)
+    throw new ServerProblem(
+      'BAD_REQUEST',
+      first.field ? `${first.field}: ${first.message}.` : `The request ${first.message}.`,
+      { fields: faults },
+    );
   return body as T;
 }

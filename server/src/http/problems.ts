@@ -12,7 +12,8 @@ export function problems(logger: Logger): Middleware {
       if (ctx.status === 404 && ctx.body === undefined) throw new ServerProblem('NOT_FOUND');
     } catch (error) {
       const problem = problemFrom(error);
-      if (problem.code === 'SERVER_FAULT' || problem.code === 'DATABASE_AWAY') logger.error({ err: error, path: ctx.path }, problem.message);
+      if (problem.code === 'SERVER_FAULT' || problem.code === 'DATABASE_AWAY')
+        logger.error({ err: error, path: ctx.path }, problem.message);
       const body = problem.toJSON();
       ctx.status = body.status;
       ctx.body = JSON.stringify(body);
@@ -23,13 +24,18 @@ export function problems(logger: Logger): Middleware {
 
 function problemFrom(error: unknown): ServerProblem {
   if (error instanceof ServerProblem) return error;
-  if (error instanceof CoreError) return new ServerProblem(error.code === 'OUT_OF_RANGE' ? 'CANNOT_PRINT' : 'BAD_REQUEST', error.message);
-  if (error instanceof ConnectionError || error instanceof TimeoutError || isLostConnection(error)) return new ServerProblem('DATABASE_AWAY');
+  if (error instanceof CoreError)
+    return new ServerProblem(error.code === 'OUT_OF_RANGE' ? 'CANNOT_PRINT' : 'BAD_REQUEST', error.message);
+  if (error instanceof ConnectionError || error instanceof TimeoutError || isLostConnection(error))
+    return new ServerProblem('DATABASE_AWAY');
   const { status, type } = (error ?? {}) as { status?: number; type?: string };
-  if (status === 413 || type === 'entity.too.large') return new ServerProblem('FILE_TOO_LARGE', 'The request is larger than this server takes in.');
+  if (status === 413 || type === 'entity.too.large')
+    return new ServerProblem('FILE_TOO_LARGE', 'The request is larger than this server takes in.');
   if (status === 400) return new ServerProblem('BAD_REQUEST', 'The request body is not JSON.');
   return new ServerProblem('SERVER_FAULT');
 }
 
 const isLostConnection = (error: unknown): boolean =>
-  error instanceof DatabaseError && /socket|connection|closed|gone away|ECONNRESET|ECONNREFUSED/i.test(error.message) || (error as { code?: string } | null)?.code === 'ECONNREFUSED';
+  (error instanceof DatabaseError &&
+    /socket|connection|closed|gone away|ECONNRESET|ECONNREFUSED/i.test(error.message)) ||
+  (error as { code?: string } | null)?.code === 'ECONNREFUSED';

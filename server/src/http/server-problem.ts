@@ -3,7 +3,11 @@ import { ERROR_CODES, type Conflict, type ErrorCode, type FieldFault, type Probl
 /** An error with a code of the catalogue; the one kind that services throw on purpose. */
 export class ServerProblem extends Error {
   override readonly name = 'ServerProblem';
-  constructor(readonly code: ErrorCode, detail: string = ERROR_CODES[code].title, readonly more: { readonly fields?: readonly FieldFault[]; readonly conflicts?: readonly Conflict[] } = {}) {
+  constructor(
+    readonly code: ErrorCode,
+    detail: string = ERROR_CODES[code].title,
+    readonly more: { readonly fields?: readonly FieldFault[]; readonly conflicts?: readonly Conflict[] } = {},
+  ) {
     super(detail);
   }
 

@@ -15,6 +15,8 @@ export const sessionStore = {
     await SessionRow.upsert({ keyHash: hashOf(key), body, expiresAt: new Date(Date.now() + lifetime) });
   },
   async destroy(key: string): Promise<void> {
-    await SessionRow.destroy({ where: { [Op.or]: [{ keyHash: hashOf(key) }, { expiresAt: { [Op.lt]: new Date() } }] } });
+    await SessionRow.destroy({
+      where: { [Op.or]: [{ keyHash: hashOf(key) }, { expiresAt: { [Op.lt]: new Date() } }] },
+    });
   },
 };

@@ -12,9 +12,11 @@ export async function up(queries: QueryInterface): Promise<void> {
       id CHAR(36) CHARACTER SET ascii PRIMARY KEY, account_id CHAR(36) CHARACTER SET ascii NOT NULL, name VARCHAR(80) NOT NULL, version INT UNSIGNED NOT NULL,
       settings LONGTEXT NOT NULL CHECK (JSON_VALID(settings)), settings_version INT UNSIGNED NOT NULL, thumbnail LONGTEXT NOT NULL, boards_used INT UNSIGNED NULL,
       saved_at DATETIME(3) NOT NULL, put_away_at DATETIME(3) NULL, INDEX (account_id, saved_at), FOREIGN KEY (account_id) REFERENCES accounts (id) ON DELETE CASCADE)`,
-    ...['parts', 'boards'].map((table) => `CREATE TABLE IF NOT EXISTS ${table} (
+    ...['parts', 'boards'].map(
+      (table) => `CREATE TABLE IF NOT EXISTS ${table} (
       airframe_id CHAR(36) CHARACTER SET ascii NOT NULL, id VARCHAR(40) CHARACTER SET ascii COLLATE ascii_bin NOT NULL, position INT UNSIGNED NOT NULL, version INT UNSIGNED NOT NULL,
-      body LONGTEXT NULL CHECK (JSON_VALID(body)), PRIMARY KEY (airframe_id, id), ${owner})`),
+      body LONGTEXT NULL CHECK (JSON_VALID(body)), PRIMARY KEY (airframe_id, id), ${owner})`,
+    ),
     `CREATE TABLE IF NOT EXISTS nests (
       airframe_id CHAR(36) CHARACTER SET ascii PRIMARY KEY, version INT UNSIGNED NOT NULL, body LONGTEXT NULL CHECK (JSON_VALID(body)), ${owner})`,
     `CREATE TABLE IF NOT EXISTS revisions (

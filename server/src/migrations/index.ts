@@ -11,15 +11,25 @@ const LOCK_SECONDS = 60;
 /** Brings the database's tables up to date, one server at a time. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
   const umzug = new Umzug({
-    migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: async () => { await up(sequelize.getQueryInterface()); } })),
+    migrations: MIGRATIONS.map(({ name, up }) => ({
+      name,
+      up: async () => {
+        await up(sequelize.getQueryInterface());
+      },
+    })),
     storage: new SequelizeStorage({ sequelize, modelName: 'migrations' }),
     logger: undefined,
   });
   // A named lock belongs to a connection, and a transaction holds one for its whole length.
   await sequelize.transaction(async (transaction) => {
     const lock = { name: 'grain_fold_migrate', seconds: LOCK_SECONDS };
-    const [answer] = await sequelize.query<{ taken: number }>('SELECT GET_LOCK(:name, :seconds) AS taken', { replacements: lock, type: QueryTypes.SELECT, transaction });
-    if (answer?.taken !== 1) throw new Error(`Another server has been migrating the database for more than ${LOCK_SECONDS} s.`);
+    const [answer] = await sequelize.query<{ taken: number }>('SELECT GET_LOCK(:name, :seconds) AS taken', {
+      replacements: lock,
+      type: QueryTypes.SELECT,
+      transaction,
+    });
+    if (answer?.taken !== 1)
+      throw new Error(`Another server has been migrating the database for more than ${LOCK_SECONDS} s.`);
     try {
       await umzug.up();
     } finally {

@@ -11,11 +11,14 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
 }
 
 export function defineAccount(sequelize: Sequelize): void {
-  Account.init({
-    id: { type: DataTypes.CHAR(36), primaryKey: true },
-    name: { type: DataTypes.STRING(40), allowNull: false, unique: true },
-    passwordHash: { type: DataTypes.STRING(200), allowNull: true },
-    isDemo: { type: DataTypes.BOOLEAN, allowNull: false },
-    createdAt: { type: DataTypes.DATE(3), allowNull: false },
-  }, { sequelize, tableName: 'accounts' });
+  Account.init(
+    {
+      id: { type: DataTypes.CHAR(36), primaryKey: true },
+      name: { type: DataTypes.STRING(40), allowNull: false, unique: true },
+      passwordHash: { type: DataTypes.STRING(200), allowNull: true },
+      isDemo: { type: DataTypes.BOOLEAN, allowNull: false },
+      createdAt: { type: DataTypes.DATE(3), allowNull: false },
+    },
+    { sequelize, tableName: 'accounts' },
+  );
 }

@@ -18,16 +18,19 @@ export class Airframe extends Model<InferAttributes<Airframe>, InferCreationAttr
 }
 
 export function defineAirframe(sequelize: Sequelize): void {
-  Airframe.init({
-    id: { type: DataTypes.CHAR(36), primaryKey: true },
-    accountId: { type: DataTypes.CHAR(36), allowNull: false },
-    name: { type: DataTypes.STRING(80), allowNull: false },
-    version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    settings: jsonText('settings'),
-    settingsVersion: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    thumbnail: jsonText('thumbnail'),
-    boardsUsed: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
-    savedAt: { type: DataTypes.DATE(3), allowNull: false },
-    putAwayAt: { type: DataTypes.DATE(3), allowNull: true },
-  }, { sequelize, tableName: 'airframes' });
+  Airframe.init(
+    {
+      id: { type: DataTypes.CHAR(36), primaryKey: true },
+      accountId: { type: DataTypes.CHAR(36), allowNull: false },
+      name: { type: DataTypes.STRING(80), allowNull: false },
+      version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      settings: jsonText('settings'),
+      settingsVersion: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      thumbnail: jsonText('thumbnail'),
+      boardsUsed: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+      savedAt: { type: DataTypes.DATE(3), allowNull: false },
+      putAwayAt: { type: DataTypes.DATE(3), allowNull: true },
+    },
+    { sequelize, tableName: 'airframes' },
+  );
 }

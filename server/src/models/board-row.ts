@@ -12,11 +12,14 @@ export class BoardRow extends Model<InferAttributes<BoardRow>, InferCreationAttr
 }
 
 export function defineBoardRow(sequelize: Sequelize): void {
-  BoardRow.init({
-    airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
-    id: { type: DataTypes.STRING(40), primaryKey: true },
-    position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    body: jsonText('body', true),
-  }, { sequelize, tableName: 'boards' });
+  BoardRow.init(
+    {
+      airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
+      id: { type: DataTypes.STRING(40), primaryKey: true },
+      position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      body: jsonText('body', true),
+    },
+    { sequelize, tableName: 'boards' },
+  );
 }

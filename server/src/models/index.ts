@@ -13,12 +13,26 @@ export { Account, Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry,
 /** Connects to MariaDB and binds every model to the connection. */
 export function connect(database: Config['database']): Sequelize {
   const sequelize = new Sequelize(database.name, database.user, database.password, {
-    dialect: 'mariadb', host: database.host, port: database.port, logging: false, timezone: '+00:00',
+    dialect: 'mariadb',
+    host: database.host,
+    port: database.port,
+    logging: false,
+    timezone: '+00:00',
     pool: { max: 8, min: 0, acquire: 10_000, idle: 10_000 },
     // JSON is read by the models, see json-text.ts.
     dialectOptions: { connectTimeout: 5000, autoJsonMap: false },
     define: { timestamps: false, underscored: true },
   });
-  for (const define of [defineAccount, defineSessionRow, defineAirframe, definePartRow, defineBoardRow, defineNestRow, defineRevision, defineRevisionEntry]) define(sequelize);
+  for (const define of [
+    defineAccount,
+    defineSessionRow,
+    defineAirframe,
+    definePartRow,
+    defineBoardRow,
+    defineNestRow,
+    defineRevision,
+    defineRevisionEntry,
+  ])
+    define(sequelize);
   return sequelize;
 }

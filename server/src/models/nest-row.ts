@@ -10,9 +10,12 @@ export class NestRow extends Model<InferAttributes<NestRow>, InferCreationAttrib
 }
 
 export function defineNestRow(sequelize: Sequelize): void {
-  NestRow.init({
-    airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
-    version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    body: jsonText('body', true),
-  }, { sequelize, tableName: 'nests' });
+  NestRow.init(
+    {
+      airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
+      version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      body: jsonText('body', true),
+    },
+    { sequelize, tableName: 'nests' },
+  );
 }

@@ -12,11 +12,14 @@ export class PartRow extends Model<InferAttributes<PartRow>, InferCreationAttrib
 }
 
 export function definePartRow(sequelize: Sequelize): void {
-  PartRow.init({
-    airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
-    id: { type: DataTypes.STRING(40), primaryKey: true },
-    position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    body: jsonText('body', true),
-  }, { sequelize, tableName: 'parts' });
+  PartRow.init(
+    {
+      airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
+      id: { type: DataTypes.STRING(40), primaryKey: true },
+      position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      version: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      body: jsonText('body', true),
+    },
+    { sequelize, tableName: 'parts' },
+  );
 }

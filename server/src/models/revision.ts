@@ -20,21 +20,27 @@ export class RevisionEntry extends Model<InferAttributes<RevisionEntry>, InferCr
 }
 
 export function defineRevision(sequelize: Sequelize): void {
-  Revision.init({
-    airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
-    number: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
-    label: { type: DataTypes.STRING(200), allowNull: false },
-    savedAt: { type: DataTypes.DATE(3), allowNull: false },
-  }, { sequelize, tableName: 'revisions' });
+  Revision.init(
+    {
+      airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
+      number: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
+      label: { type: DataTypes.STRING(200), allowNull: false },
+      savedAt: { type: DataTypes.DATE(3), allowNull: false },
+    },
+    { sequelize, tableName: 'revisions' },
+  );
 }
 
 export function defineRevisionEntry(sequelize: Sequelize): void {
-  RevisionEntry.init({
-    airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
-    number: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
-    kind: { type: DataTypes.ENUM('name', 'settings', 'part', 'board', 'nest'), primaryKey: true },
-    entityId: { type: DataTypes.STRING(40), primaryKey: true },
-    position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
-    body: jsonText('body', true),
-  }, { sequelize, tableName: 'revision_entries' });
+  RevisionEntry.init(
+    {
+      airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
+      number: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
+      kind: { type: DataTypes.ENUM('name', 'settings', 'part', 'board', 'nest'), primaryKey: true },
+      entityId: { type: DataTypes.STRING(40), primaryKey: true },
+      position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
+      body: jsonText('body', true),
+    },
+    { sequelize, tableName: 'revision_entries' },
+  );
 }

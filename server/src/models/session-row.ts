@@ -9,9 +9,12 @@ export class SessionRow extends Model<InferAttributes<SessionRow>, InferCreation
 }
 
 export function defineSessionRow(sequelize: Sequelize): void {
-  SessionRow.init({
-    keyHash: { type: DataTypes.CHAR(64), primaryKey: true },
-    body: jsonText('body'),
-    expiresAt: { type: DataTypes.DATE(3), allowNull: false },
-  }, { sequelize, tableName: 'sessions' });
+  SessionRow.init(
+    {
+      keyHash: { type: DataTypes.CHAR(64), primaryKey: true },
+      body: jsonText('body'),
+      expiresAt: { type: DataTypes.DATE(3), allowNull: false },
+    },
+    { sequelize, tableName: 'sessions' },
+  );
 }

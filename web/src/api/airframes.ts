@@ -23,8 +23,12 @@ export const airframesApi = {
   bringBack: (id: string) => ask<void>('POST', `/airframes/${id}/bring-back`, {}),
   revisions: (id: string) => ask<readonly RevisionLine[]>('GET', `/airframes/${id}/revisions`),
   revision: (id: string, number: number) => ask<Airframe>('GET', `/airframes/${id}/revisions/${number}`),
-  restore: (id: string, number: number) => ask<OpenedAirframe>('POST', `/airframes/${id}/revisions/${number}/restore`, {}),
+  restore: (id: string, number: number) =>
+    ask<OpenedAirframe>('POST', `/airframes/${id}/revisions/${number}/restore`, {}),
 };
 
 /** Addresses of the documents made by the server from the saved airframe. */
-export const documentAddress = (id: string, name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file'): string => `/api/airframes/${id}/${name}`;
+export const documentAddress = (
+  id: string,
+  name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file',
+): string => `/api/airframes/${id}/${name}`;

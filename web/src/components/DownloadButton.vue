@@ -5,7 +5,11 @@ import { ApiError } from '../api/client.ts';
 import { useAirframe } from '../stores/airframe.ts';
 
 /** Saves what is unsaved, then downloads a document that the server makes of it. */
-const props = defineProps<{ name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file'; quiet?: boolean; disabled?: boolean }>();
+const props = defineProps<{
+  name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file';
+  quiet?: boolean;
+  disabled?: boolean;
+}>();
 const work = useAirframe();
 const isBusy = ref(false);
 const fault = ref('');
@@ -23,7 +27,7 @@ async function download(): Promise<void> {
     const plain = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];
     const link = document.createElement('a');
     link.href = URL.createObjectURL(await response.blob());
-    link.download = name ? decodeURIComponent(name) : plain ?? props.name;
+    link.download = name ? decodeURIComponent(name) : (plain ?? props.name);
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
   } catch (error) {
@@ -36,11 +40,17 @@ async function download(): Promise<void> {
 
 <template>
   <span class="download">
-    <button type="button" class="button" :class="{ strong: !quiet }" :disabled="disabled || isBusy" @click="download">{{ isBusy ? 'Making it …' : '' }}<slot v-if="!isBusy" /></button>
+    <button type="button" class="button" :class="{ strong: !quiet }" :disabled="disabled || isBusy" @click="download">
+      {{ isBusy ? 'Making it …' : '' }}<slot v-if="!isBusy" />
+    </button>
     <span v-if="fault" class="fault" role="alert">{{ fault }}</span>
   </span>
 </template>
 
 <style scoped>
-.fault { display: block; color: var(--brick); margin-top: 6px; }
+.fault {
+  display: block;
+  color: var(--brick);
+  margin-top: 6px;
+}
 </style>

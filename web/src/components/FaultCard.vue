@@ -7,17 +7,39 @@ defineEmits<{ mend: []; show: [] }>();
 
 <template>
   <article class="fault">
-    <h3><button type="button" class="title" @click="$emit('show')">{{ fault.title }}</button></h3>
+    <h3>
+      <button type="button" class="title" @click="$emit('show')">{{ fault.title }}</button>
+    </h3>
     <p>{{ fault.detail }}</p>
     <button type="button" class="button strong small" @click="$emit('mend')">{{ fault.mend.label }}</button>
   </article>
 </template>
 
 <style scoped>
-.fault { background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 10px 12px 12px; }
-.fault + .fault { margin-top: 8px; }
-h3 { font-size: 14.5px; font-weight: 600; line-height: 1.3; }
-.title { border: 0; background: none; padding: 0; text-align: left; font-weight: inherit; }
-.title:hover { text-decoration: underline; }
-p { margin: 3px 0 8px; }
+.fault {
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  padding: 10px 12px 12px;
+}
+.fault + .fault {
+  margin-top: 8px;
+}
+h3 {
+  font-size: 14.5px;
+  font-weight: 600;
+  line-height: 1.3;
+}
+.title {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  font-weight: inherit;
+}
+.title:hover {
+  text-decoration: underline;
+}
+p {
+  margin: 3px 0 8px;
+}
 </style>

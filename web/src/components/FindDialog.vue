@@ -15,13 +15,27 @@ const field = ref<HTMLInputElement>();
 const all = computed<readonly { readonly word: string; readonly kind: string; readonly to: RouteLocationRaw }[]>(() => [
   ...STATIONS.map(({ name, word }) => ({ word, kind: 'station', to: { name } })),
   { word: 'Versions', kind: 'station', to: { name: 'versions' } },
-  ...(work.airframe?.parts ?? []).map((part) => ({ word: part.name, kind: part.group || 'part', to: { name: 'parts', params: { partId: part.id } } })),
+  ...(work.airframe?.parts ?? []).map((part) => ({
+    word: part.name,
+    kind: part.group || 'part',
+    to: { name: 'parts', params: { partId: part.id } },
+  })),
 ]);
-const matches = computed(() => all.value.filter(({ word, kind }) => `${word} ${kind}`.toLowerCase().includes(wanted.value.trim().toLowerCase())).slice(0, 9));
-watch(wanted, () => { chosen.value = 0; });
-watch(isOpen, (open) => { if (open) wanted.value = ''; });
+const matches = computed(() =>
+  all.value
+    .filter(({ word, kind }) => `${word} ${kind}`.toLowerCase().includes(wanted.value.trim().toLowerCase()))
+    .slice(0, 9),
+);
+watch(wanted, () => {
+  chosen.value = 0;
+});
+watch(isOpen, (open) => {
+  if (open) wanted.value = '';
+});
 /** The dialog takes the focus itself first; the field takes it right after. */
-const takeFocus = (): void => { setTimeout(() => field.value?.focus()); };
+const takeFocus = (): void => {
+  setTimeout(() => field.value?.focus());
+};
 function go(index: number): void {
   const match = matches.value[index];
   if (!match) return;
@@ -29,33 +43,84 @@ function go(index: number): void {
   void router.push(match.to);
 }
 /** What is typed before the field has the focus is meant for it all the same. */
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const target = event.target as HTMLElement | null;
-  if (!isOpen.value || target === field.value || target?.closest('button') || event.ctrlKey || event.metaKey || event.altKey) return;
-  if (event.key.length === 1) wanted.value += event.key;
-  else if (event.key === 'Enter') go(chosen.value);
-  else return;
-  field.value?.focus();
-  event.preventDefault();
-  event.stopImmediatePropagation();
-}, { capture: true });
-const move = (by: number): void => { chosen.value = (chosen.value + by + matches.value.length) % Math.max(1, matches.value.length); };
+useEventListener(
+  window,
+  'keydown',
+  (event: KeyboardEvent) => {
+    const target = event.target as HTMLElement | null;
+    if (
+      !isOpen.value ||
+      target === field.value ||
+      target?.closest('button') ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey
+    )
+      return;
+    if (event.key.length === 1) wanted.value += event.key;
+    else if (event.key === 'Enter') go(chosen.value);
+    else return;
+    field.value?.focus();
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  },
+  { capture: true },
+);
+const move = (by: number): void => {
+  chosen.value = (chosen.value + by + matches.value.length) % Math.max(1, matches.value.length);
+};
 </script>
 
 <template>
   <el-dialog v-model="isOpen" title="Find" width="460" @open-auto-focus="takeFocus">
-    <input ref="field" v-model="wanted" class="field" aria-label="Part or station to find" placeholder="Part or station" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="go(chosen)" />
+    <input
+      ref="field"
+      v-model="wanted"
+      class="field"
+      aria-label="Part or station to find"
+      placeholder="Part or station"
+      @keydown.down.prevent="move(1)"
+      @keydown.up.prevent="move(-1)"
+      @keydown.enter.prevent="go(chosen)"
+    />
     <ul>
-      <li v-for="(match, index) in matches" :key="index"><button type="button" :class="{ chosen: index === chosen }" @click="go(index)">{{ match.word }} <span>{{ match.kind }}</span></button></li>
+      <li v-for="(match, index) in matches" :key="index">
+        <button type="button" :class="{ chosen: index === chosen }" @click="go(index)">
+          {{ match.word }} <span>{{ match.kind }}</span>
+        </button>
+      </li>
       <li v-if="matches.length === 0">Nothing is called that.</li>
     </ul>
   </el-dialog>
 </template>
 
 <style scoped>
-.field { width: 100%; min-height: 40px; padding: 6px 10px; border: 1px solid #b5a67f; border-radius: var(--radius); background: #fffdf7; }
-ul { list-style: none; margin-top: 8px; }
-li button { width: 100%; display: flex; justify-content: space-between; border: 0; background: none; padding: 7px 10px; text-align: left; }
-li button.chosen, li button:hover { background: var(--ticket); }
-li span { color: var(--ink-soft); }
+.field {
+  width: 100%;
+  min-height: 40px;
+  padding: 6px 10px;
+  border: 1px solid #b5a67f;
+  border-radius: var(--radius);
+  background: #fffdf7;
+}
+ul {
+  list-style: none;
+  margin-top: 8px;
+}
+li button {
+  width: 100%;
+  display: flex;
+  justify-content: space-between;
+  border: 0;
+  background: none;
+  padding: 7px 10px;
+  text-align: left;
+}
+li button.chosen,
+li button:hover {
+  background: var(--ticket);
+}
+li span {
+  color: var(--ink-soft);
+}
 </style>

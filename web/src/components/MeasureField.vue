@@ -3,19 +3,31 @@ import { computed, nextTick, ref, useId, watch } from 'vue';
 import { formatLength, parseLength, parseNumber, type LengthUnit } from '@grain-fold/core/units';
 
 /** A number edited in place: a length in the builder's unit (given and told in mm), an angle, or a plain number. Sums and fractions are read. */
-const props = withDefaults(defineProps<{
-  label: string;
-  modelValue: number;
-  kind?: 'length' | 'angle' | 'number' | 'factor';
-  unit?: LengthUnit;
-  least?: number;
-  most?: number;
-  decimals?: number;
-  /** Word shown instead of the figure, for values that follow the board. */
-  auto?: string;
-  hideLabel?: boolean;
-  disabled?: boolean;
-}>(), { kind: 'length', unit: 'mm', least: -10_000, most: 10_000, decimals: 1, auto: undefined, hideLabel: false, disabled: false });
+const props = withDefaults(
+  defineProps<{
+    label: string;
+    modelValue: number;
+    kind?: 'length' | 'angle' | 'number' | 'factor';
+    unit?: LengthUnit;
+    least?: number;
+    most?: number;
+    decimals?: number;
+    /** Word shown instead of the figure, for values that follow the board. */
+    auto?: string;
+    hideLabel?: boolean;
+    disabled?: boolean;
+  }>(),
+  {
+    kind: 'length',
+    unit: 'mm',
+    least: -10_000,
+    most: 10_000,
+    decimals: 1,
+    auto: undefined,
+    hideLabel: false,
+    disabled: false,
+  },
+);
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>();
 
 const id = useId();
@@ -24,14 +36,24 @@ const message = ref('');
 const isEditing = ref(false);
 const shown = computed(() => {
   switch (props.kind) {
-    case 'length': return formatLength(props.modelValue, props.unit, props.decimals);
-    case 'angle': return props.modelValue.toFixed(1);
-    case 'factor': return props.modelValue.toFixed(3);
-    case 'number': return String(props.modelValue);
+    case 'length':
+      return formatLength(props.modelValue, props.unit, props.decimals);
+    case 'angle':
+      return props.modelValue.toFixed(1);
+    case 'factor':
+      return props.modelValue.toFixed(3);
+    case 'number':
+      return String(props.modelValue);
   }
 });
 const unitWord = computed(() => ({ length: props.unit, angle: '°', factor: '', number: '' })[props.kind]);
-watch([shown, () => props.auto], () => { if (!isEditing.value) reset(); }, { immediate: true });
+watch(
+  [shown, () => props.auto],
+  () => {
+    if (!isEditing.value) reset();
+  },
+  { immediate: true },
+);
 
 function reset(): void {
   text.value = props.auto ?? shown.value;
@@ -57,7 +79,8 @@ function take(): boolean {
 }
 function offer(value: number): boolean {
   if (value < props.least - 1e-9 || value > props.most + 1e-9) {
-    const bound = (limit: number): string => (props.kind === 'length' ? `${formatLength(limit, props.unit)} ${props.unit}` : `${limit}${unitWord.value}`);
+    const bound = (limit: number): string =>
+      props.kind === 'length' ? `${formatLength(limit, props.unit)} ${props.unit}` : `${limit}${unitWord.value}`;
     message.value = `${props.label} goes from ${bound(props.least)} to ${bound(props.most)}.`;
     return false;
   }
@@ -81,7 +104,8 @@ function step(event: KeyboardEvent, direction: 1 | -1): void {
   const base = props.kind === 'length' ? (props.unit === 'in' ? 25.4 / 16 : 1) : props.kind === 'factor' ? 0.01 : 1;
   const value = props.modelValue + direction * base * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
   const next = props.kind === 'number' ? Math.round(value) : Math.round(value * 1e6) / 1e6;
-  if (offer(Math.min(props.most, Math.max(props.least, next)))) text.value = props.kind === 'length' ? formatLength(next, props.unit, props.decimals) : String(next);
+  if (offer(Math.min(props.most, Math.max(props.least, next))))
+    text.value = props.kind === 'length' ? formatLength(next, props.unit, props.decimals) : String(next);
 }
 function cancel(event: KeyboardEvent): void {
   reset();
@@ -96,8 +120,21 @@ function cancel(event: KeyboardEvent): void {
     <span class="entry">
       <span v-if="kind === 'factor'" class="unit" aria-hidden="true">×</span>
       <input
-        :id="id" v-model="text" type="text" autocomplete="off" spellcheck="false" class="figures" :disabled="disabled" :aria-invalid="message !== ''" :aria-describedby="message ? `${id}-message` : undefined"
-        @focus="start" @blur="leave" @keydown.enter.stop.prevent="confirm" @keydown.esc.stop="cancel" @keydown.up.prevent="step($event, 1)" @keydown.down.prevent="step($event, -1)"
+        :id="id"
+        v-model="text"
+        type="text"
+        autocomplete="off"
+        spellcheck="false"
+        class="figures"
+        :disabled="disabled"
+        :aria-invalid="message !== ''"
+        :aria-describedby="message ? `${id}-message` : undefined"
+        @focus="start"
+        @blur="leave"
+        @keydown.enter.stop.prevent="confirm"
+        @keydown.esc.stop="cancel"
+        @keydown.up.prevent="step($event, 1)"
+        @keydown.down.prevent="step($event, -1)"
       />
       <span v-if="unitWord" class="unit" aria-hidden="true">{{ unitWord }}</span>
     </span>
@@ -106,13 +143,51 @@ function cancel(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.measure { display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; gap: 0 10px; min-height: 35px; border-bottom: 1px solid var(--foam-edge); }
-label { flex: 1; }
-.entry { display: flex; align-items: baseline; gap: 4px; }
-input { width: 92px; text-align: right; border: 0; border-bottom: 1px dashed #b5a67f; background: transparent; font-weight: 600; font-size: 17px; padding: 2px 3px; }
-input:hover:not(:disabled), input:focus { background: #fffdf7; border-bottom-style: solid; }
-input:disabled { border-bottom-color: transparent; }
-.unit { min-width: 16px; }
-.message { flex-basis: 100%; color: var(--brick); font-size: 13px; padding-bottom: 4px; }
-.wrong input { border-bottom: 2px solid var(--brick); }
+.measure {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0 10px;
+  min-height: 35px;
+  border-bottom: 1px solid var(--foam-edge);
+}
+label {
+  flex: 1;
+}
+.entry {
+  display: flex;
+  align-items: baseline;
+  gap: 4px;
+}
+input {
+  width: 92px;
+  text-align: right;
+  border: 0;
+  border-bottom: 1px dashed #b5a67f;
+  background: transparent;
+  font-weight: 600;
+  font-size: 17px;
+  padding: 2px 3px;
+}
+input:hover:not(:disabled),
+input:focus {
+  background: #fffdf7;
+  border-bottom-style: solid;
+}
+input:disabled {
+  border-bottom-color: transparent;
+}
+.unit {
+  min-width: 16px;
+}
+.message {
+  flex-basis: 100%;
+  color: var(--brick);
+  font-size: 13px;
+  padding-bottom: 4px;
+}
+.wrong input {
+  border-bottom: 2px solid var(--brick);
+}
 </style>

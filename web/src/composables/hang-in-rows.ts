@@ -1,12 +1,22 @@
 import type { Point } from '@grain-fold/core/geometry';
 
 /** A thing to hang on the mat, in mm. */
-export interface Hung { readonly width: number; readonly height: number }
+export interface Hung {
+  readonly width: number;
+  readonly height: number;
+}
 
-interface Rows { readonly origins: readonly Point[]; readonly width: number; readonly height: number }
+interface Rows {
+  readonly origins: readonly Point[];
+  readonly width: number;
+  readonly height: number;
+}
 
 function hang(things: readonly Hung[], rowWidth: number, gapX: number, gapY: number): Rows {
-  let x = 0, top = 0, rowHeight = 0, width = 0;
+  let x = 0,
+    top = 0,
+    rowHeight = 0,
+    width = 0;
   const origins = things.map((thing) => {
     if (x > 0 && x + thing.width > rowWidth + 1e-6) [x, top, rowHeight] = [0, top - rowHeight - gapY, 0];
     const origin = { x, y: top - thing.height };
@@ -23,8 +33,15 @@ function hang(things: readonly Hung[], rowWidth: number, gapX: number, gapY: num
  * @returns lower left corner of each
  */
 export function hangInRows(things: readonly Hung[], gapX: number, gapY: number): readonly Point[] {
-  const widths = things.map((_, count) => things.slice(0, count + 1).reduce((sum, { width }) => sum + width + gapX, -gapX));
-  const best = widths.map((rowWidth) => hang(things, Math.max(rowWidth, ...things.map(({ width }) => width)), gapX, gapY))
-    .reduce<Rows | undefined>((chosen, rows) => (chosen && Math.max(chosen.width, chosen.height) <= Math.max(rows.width, rows.height) ? chosen : rows), undefined);
+  const widths = things.map((_, count) =>
+    things.slice(0, count + 1).reduce((sum, { width }) => sum + width + gapX, -gapX),
+  );
+  const best = widths
+    .map((rowWidth) => hang(things, Math.max(rowWidth, ...things.map(({ width }) => width)), gapX, gapY))
+    .reduce<Rows | undefined>(
+      (chosen, rows) =>
+        chosen && Math.max(chosen.width, chosen.height) <= Math.max(rows.width, rows.height) ? chosen : rows,
+      undefined,
+    );
   return best?.origins ?? [];
 }

@@ -2,7 +2,12 @@
 export function isTyping(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
   if (!target) return false;
-  if ([...document.querySelectorAll('[role="dialog"]')].some((dialog) => dialog.getClientRects().length > 0)) return true;
-  return target.isContentEditable || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement
-    || (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type));
+  if ([...document.querySelectorAll('[role="dialog"]')].some((dialog) => dialog.getClientRects().length > 0))
+    return true;
+  return (
+    target.isContentEditable ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement ||
+    (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type))
+  );
 }

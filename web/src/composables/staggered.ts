@@ -13,7 +13,13 @@ export function useStaggered(total: () => number, perFrame = 1): Ref<number> {
     shown.value = Math.min(total(), shown.value + perFrame);
     frame = shown.value < total() ? requestAnimationFrame(step) : 0;
   };
-  watch(total, (count) => { if (count > shown.value && frame === 0) frame = requestAnimationFrame(step); }, { immediate: true });
+  watch(
+    total,
+    (count) => {
+      if (count > shown.value && frame === 0) frame = requestAnimationFrame(step);
+    },
+    { immediate: true },
+  );
   onBeforeUnmount(() => cancelAnimationFrame(frame));
   return shown;
 }

@@ -19,16 +19,20 @@ const fault = ref('');
 const showsKeys = ref(false);
 const isFinding = ref(false);
 
-watch(() => route.params.id, async (id) => {
-  if (typeof id !== 'string') return;
-  fault.value = '';
-  try {
-    await work.open(id);
-  } catch (error) {
-    if (!(error instanceof ApiError)) throw error;
-    fault.value = error.message;
-  }
-}, { immediate: true });
+watch(
+  () => route.params.id,
+  async (id) => {
+    if (typeof id !== 'string') return;
+    fault.value = '';
+    try {
+      await work.open(id);
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      fault.value = error.message;
+    }
+  },
+  { immediate: true },
+);
 onBeforeUnmount(() => void work.close());
 
 useEventListener(window, 'beforeunload', (event) => {
@@ -64,7 +68,10 @@ useEventListener(window, 'keydown', (event) => {
       <TicketPanel />
       <div class="side">
         <div v-if="work.found" class="found" role="alert">
-          <span>Edits from {{ dayjs(work.found.at).format('D MMM, HH:mm') }} were not saved. They are kept in this browser.</span>
+          <span
+            >Edits from {{ dayjs(work.found.at).format('D MMM, HH:mm') }} were not saved. They are kept in this
+            browser.</span
+          >
           <button class="button small strong" type="button" @click="work.bringBack()">Bring them back</button>
           <button class="button small" type="button" @click="work.discardFound()">Discard</button>
         </div>
@@ -72,7 +79,11 @@ useEventListener(window, 'keydown', (event) => {
       </div>
     </template>
     <main v-else id="main" class="blank">
-      <template v-if="fault"><h1>This airframe cannot be opened</h1><p role="alert">{{ fault }}</p><a class="button strong" href="/airframes">To your airframes</a></template>
+      <template v-if="fault"
+        ><h1>This airframe cannot be opened</h1>
+        <p role="alert">{{ fault }}</p>
+        <a class="button strong" href="/airframes">To your airframes</a></template
+      >
       <p v-else>Opening …</p>
     </main>
     <StaleDialog />
@@ -82,11 +93,42 @@ useEventListener(window, 'keydown', (event) => {
 </template>
 
 <style scoped>
-.frame { display: flex; height: 100%; }
-.side { flex: 1; min-width: 0; display: flex; flex-direction: column; }
-.main { flex: 1; min-height: 0; display: flex; }
-.main:focus { outline: none; }
-.blank { margin: auto; text-align: center; display: grid; gap: 12px; justify-items: center; padding: 24px; }
-.found { display: flex; gap: 12px; align-items: center; padding: 8px 16px; background: var(--marigold-pale); border-bottom: 2px solid var(--marigold); }
-.found span { flex: 1; font-weight: 500; }
+.frame {
+  display: flex;
+  height: 100%;
+}
+.side {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.main {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.main:focus {
+  outline: none;
+}
+.blank {
+  margin: auto;
+  text-align: center;
+  display: grid;
+  gap: 12px;
+  justify-items: center;
+  padding: 24px;
+}
+.found {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 16px;
+  background: var(--marigold-pale);
+  border-bottom: 2px solid var(--marigold);
+}
+.found span {
+  flex: 1;
+  font-weight: 500;
+}
 </style>

@@ -1,5 +1,11 @@
 /** A station of the program: a line of the ticket, a route and a key. */
-export interface Station { readonly name: string; readonly word: string; readonly key: string; readonly group: string; readonly figure?: string }
+export interface Station {
+  readonly name: string;
+  readonly word: string;
+  readonly key: string;
+  readonly group: string;
+  readonly figure?: string;
+}
 
 /** Stations in the order of the work. */
 export const STATIONS: readonly Station[] = [

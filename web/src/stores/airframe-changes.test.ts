@@ -2,7 +2,11 @@ import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
 import { emptyPart } from '@grain-fold/core/drawing';
 import { changesBetween, mergeEdits } from './airframe-changes.ts';
 
-const [a, b, c] = ['a', 'b', 'c'].map((id) => emptyPart(id, `Part ${id}`, 'foam')) as [ReturnType<typeof emptyPart>, ReturnType<typeof emptyPart>, ReturnType<typeof emptyPart>];
+const [a, b, c] = ['a', 'b', 'c'].map((id) => emptyPart(id, `Part ${id}`, 'foam')) as [
+  ReturnType<typeof emptyPart>,
+  ReturnType<typeof emptyPart>,
+  ReturnType<typeof emptyPart>,
+];
 const base: Airframe = { id: 'x', name: 'X', settings: DEFAULT_SETTINGS, parts: [a, b], boards: [] };
 const versions = { settings: 3, parts: { a: 5, b: 2 }, boards: {}, nest: 0 };
 const renamed = (part: typeof a, name: string): typeof a => ({ ...part, name });
@@ -11,9 +15,18 @@ const newId = (prefix: string): string => `${prefix}new${++count}`;
 
 test('only what changed is sent, on the version it was made from', () => {
   expect(changesBetween(base, base, versions, 'x')).toBeUndefined();
-  expect(changesBetween(base, { ...base, parts: [renamed(a, 'Rib'), b] }, versions, 'Rename part')).toEqual({ label: 'Rename part', parts: [{ id: 'a', basedOn: 5, position: 0, value: renamed(a, 'Rib') }] });
-  expect(changesBetween(base, { ...base, parts: [b, c] }, versions, 'x')!.parts).toEqual([{ id: 'b', basedOn: 2, position: 0, value: b }, { id: 'c', basedOn: 0, position: 1, value: c }, { id: 'a', basedOn: 5, position: 0, value: null }]);
-  expect(changesBetween(base, { ...base, settings: { ...DEFAULT_SETTINGS, scale: 2 } }, versions, 'x')).toMatchObject({ settings: { basedOn: 3, value: { scale: 2 } } });
+  expect(changesBetween(base, { ...base, parts: [renamed(a, 'Rib'), b] }, versions, 'Rename part')).toEqual({
+    label: 'Rename part',
+    parts: [{ id: 'a', basedOn: 5, position: 0, value: renamed(a, 'Rib') }],
+  });
+  expect(changesBetween(base, { ...base, parts: [b, c] }, versions, 'x')!.parts).toEqual([
+    { id: 'b', basedOn: 2, position: 0, value: b },
+    { id: 'c', basedOn: 0, position: 1, value: c },
+    { id: 'a', basedOn: 5, position: 0, value: null },
+  ]);
+  expect(changesBetween(base, { ...base, settings: { ...DEFAULT_SETTINGS, scale: 2 } }, versions, 'x')).toMatchObject({
+    settings: { basedOn: 3, value: { scale: 2 } },
+  });
 });
 
 describe('edits that met a newer version', () => {
@@ -31,12 +44,22 @@ describe('edits that met a newer version', () => {
     expect(merged.settings.scale).toBe(1.2);
   });
   test('what I removed and they did not touch is gone; what they changed meanwhile stays', () => {
-    expect(mergeEdits(base, { ...base, parts: [a] }, theirs, 'both', newId).parts.map(({ name }) => name)).toEqual(['Theirs', 'Changed by them']);
+    expect(mergeEdits(base, { ...base, parts: [a] }, theirs, 'both', newId).parts.map(({ name }) => name)).toEqual([
+      'Theirs',
+      'Changed by them',
+    ]);
     expect(mergeEdits(base, { ...base, parts: [a] }, { ...base, parts: [a, b] }, 'both', newId).parts).toEqual([a]);
   });
   test('what they removed and I changed comes back with both, and not with theirs', () => {
     const removed: Airframe = { ...base, parts: [b] };
-    expect(mergeEdits(base, mine, removed, 'both', newId).parts.map(({ name }) => name)).toEqual(['Part b', 'Mine', 'Part c']);
-    expect(mergeEdits(base, mine, removed, 'theirs', newId).parts.map(({ name }) => name)).toEqual(['Part b', 'Part c']);
+    expect(mergeEdits(base, mine, removed, 'both', newId).parts.map(({ name }) => name)).toEqual([
+      'Part b',
+      'Mine',
+      'Part c',
+    ]);
+    expect(mergeEdits(base, mine, removed, 'theirs', newId).parts.map(({ name }) => name)).toEqual([
+      'Part b',
+      'Part c',
+    ]);
   });
 });

@@ -1,16 +1,31 @@
 import type { OpenedAirframe, SaveAirframe } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
 
-interface Entity { readonly id: string }
-interface ListChange<T> { readonly id: string; readonly basedOn: number; readonly position: number; readonly value: T | null }
+interface Entity {
+  readonly id: string;
+}
+interface ListChange<T> {
+  readonly id: string;
+  readonly basedOn: number;
+  readonly position: number;
+  readonly value: T | null;
+}
 
 /** What of a list was added, changed, moved or removed. Entities are immutable, so another reference is another value. */
-function listChanges<T extends Entity>(base: readonly T[], now: readonly T[], versions: Readonly<Record<string, number>>): readonly ListChange<T>[] {
+function listChanges<T extends Entity>(
+  base: readonly T[],
+  now: readonly T[],
+  versions: Readonly<Record<string, number>>,
+): readonly ListChange<T>[] {
   const changed = now.flatMap((value, position): readonly ListChange<T>[] => {
     const before = base.findIndex(({ id }) => id === value.id);
-    return before >= 0 && base[before] === value && before === position ? [] : [{ id: value.id, basedOn: versions[value.id] ?? 0, position, value }];
+    return before >= 0 && base[before] === value && before === position
+      ? []
+      : [{ id: value.id, basedOn: versions[value.id] ?? 0, position, value }];
   });
-  const removed = base.filter(({ id }) => !now.some((one) => one.id === id)).map((one): ListChange<T> => ({ id: one.id, basedOn: versions[one.id] ?? 0, position: 0, value: null }));
+  const removed = base
+    .filter(({ id }) => !now.some((one) => one.id === id))
+    .map((one): ListChange<T> => ({ id: one.id, basedOn: versions[one.id] ?? 0, position: 0, value: null }));
   return [...changed, ...removed];
 }
 
@@ -18,10 +33,17 @@ function listChanges<T extends Entity>(base: readonly T[], now: readonly T[], ve
  * The save that turns the saved state into the present one, or undefined when nothing differs.
  * @param base what the server has acknowledged
  */
-export function changesBetween(base: Airframe, now: Airframe, versions: OpenedAirframe['versions'], label: string): SaveAirframe | undefined {
+export function changesBetween(
+  base: Airframe,
+  now: Airframe,
+  versions: OpenedAirframe['versions'],
+  label: string,
+): SaveAirframe | undefined {
   if (base === now) return undefined;
-  const parts = listChanges(base.parts, now.parts, versions.parts), boards = listChanges(base.boards, now.boards, versions.boards);
-  const settings = base.settings !== now.settings, nest = base.nest !== now.nest;
+  const parts = listChanges(base.parts, now.parts, versions.parts),
+    boards = listChanges(base.boards, now.boards, versions.boards);
+  const settings = base.settings !== now.settings,
+    nest = base.nest !== now.nest;
   if (parts.length === 0 && boards.length === 0 && !settings && !nest) return undefined;
   return {
     label,
@@ -40,9 +62,20 @@ export type Settlement = 'theirs' | 'both';
  * boards come as copies named "(mine)", and my settings and nest go on top, theirs staying in the list of versions.
  * @param base the state that my edits started from
  */
-export function mergeEdits(base: Airframe, mine: Airframe, theirs: Airframe, settlement: Settlement, newId: (prefix: string) => string): Airframe {
+export function mergeEdits(
+  base: Airframe,
+  mine: Airframe,
+  theirs: Airframe,
+  settlement: Settlement,
+  newId: (prefix: string) => string,
+): Airframe {
   const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-  const list = <T extends Entity & { readonly name: string }>(from: readonly T[], edited: readonly T[], newer: readonly T[], prefix: string): readonly T[] => {
+  const list = <T extends Entity & { readonly name: string }>(
+    from: readonly T[],
+    edited: readonly T[],
+    newer: readonly T[],
+    prefix: string,
+  ): readonly T[] => {
     const changed = edited.filter((one) => from.find(({ id }) => id === one.id) !== one);
     const merged = newer.flatMap((their): readonly T[] => {
       const own = changed.find(({ id }) => id === their.id);
@@ -51,16 +84,25 @@ export function mergeEdits(base: Airframe, mine: Airframe, theirs: Airframe, set
       if (removedByMe && same(before, their)) return [];
       if (!own || same(own, their)) return [their];
       if (same(before, their)) return [own];
-      return settlement === 'theirs' ? [their] : [their, { ...own, id: newId(prefix), name: `${own.name} (mine)`.slice(0, 80) }];
+      return settlement === 'theirs'
+        ? [their]
+        : [their, { ...own, id: newId(prefix), name: `${own.name} (mine)`.slice(0, 80) }];
     });
-    const added = changed.filter((own) => !newer.some(({ id }) => id === own.id) && !(settlement === 'theirs' && from.some(({ id }) => id === own.id)));
+    const added = changed.filter(
+      (own) =>
+        !newer.some(({ id }) => id === own.id) && !(settlement === 'theirs' && from.some(({ id }) => id === own.id)),
+    );
     return [...merged, ...added];
   };
-  const value = <T>(from: T, edited: T, newer: T): T => (same(from, edited) || (settlement === 'theirs' && !same(from, newer)) ? newer : edited);
+  const value = <T>(from: T, edited: T, newer: T): T =>
+    same(from, edited) || (settlement === 'theirs' && !same(from, newer)) ? newer : edited;
   const nest = value(base.nest, mine.nest, theirs.nest);
   const { nest: _theirNest, ...rest } = theirs;
   return {
-    ...rest, settings: value(base.settings, mine.settings, theirs.settings),
-    parts: list(base.parts, mine.parts, theirs.parts, 'p'), boards: list(base.boards, mine.boards, theirs.boards, 'b'), ...(nest ? { nest } : {}),
+    ...rest,
+    settings: value(base.settings, mine.settings, theirs.settings),
+    parts: list(base.parts, mine.parts, theirs.parts, 'p'),
+    boards: list(base.boards, mine.boards, theirs.boards, 'b'),
+    ...(nest ? { nest } : {}),
   };
 }

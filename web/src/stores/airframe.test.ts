@@ -7,18 +7,53 @@ import { createPinia, setActivePinia } from 'pinia';
 const kept = new Map<string, unknown>();
 jest.unstable_mockModule('./unsaved-edits.ts', () => ({
   unsavedEdits: {
-    keep: (id: string, edits: unknown) => { kept.set(id, edits); return Promise.resolve(); }, find: (id: string) => Promise.resolve(kept.get(id)), forget: (id: string) => { kept.delete(id); return Promise.resolve(); },
+    keep: (id: string, edits: unknown) => {
+      kept.set(id, edits);
+      return Promise.resolve();
+    },
+    find: (id: string) => Promise.resolve(kept.get(id)),
+    forget: (id: string) => {
+      kept.delete(id);
+      return Promise.resolve();
+    },
   },
 }));
 const { useAirframe } = await import('./airframe.ts');
 
-const start: Airframe = { id: 'x', name: 'Tern', settings: DEFAULT_SETTINGS, parts: [emptyPart('a', 'Rib', 'foam')], boards: [] };
-const opened = (airframe: Airframe, version = 1): OpenedAirframe => ({ airframe, version, savedAt: '2026-01-02T03:04:05Z', versions: { settings: 1, parts: Object.fromEntries(airframe.parts.map(({ id }) => [id, version])), boards: {}, nest: 0 } });
+const start: Airframe = {
+  id: 'x',
+  name: 'Tern',
+  settings: DEFAULT_SETTINGS,
+  parts: [emptyPart('a', 'Rib', 'foam')],
+  boards: [],
+};
+const opened = (airframe: Airframe, version = 1): OpenedAirframe => ({
+  airframe,
+  version,
+  savedAt: '2026-01-02T03:04:05Z',
+  versions: {
+    settings: 1,
+    parts: Object.fromEntries(airframe.parts.map(({ id }) => [id, version])),
+    boards: {},
+    nest: 0,
+  },
+});
 
 /** A server that acknowledges saves, until it is told to answer otherwise. */
-let saves: SaveAirframe[] = [], answer: ((body: SaveAirframe) => Response | Promise<Response>) | undefined;
-const json = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status, headers: { 'Content-Type': status === 200 ? 'application/json' : 'application/problem+json' } });
-const receipt = (body: SaveAirframe): Response => json({ version: saves.length + 1, savedAt: '2026-01-02T03:05:00Z', parts: Object.fromEntries((body.parts ?? []).map(({ id, basedOn }) => [id, basedOn + 1])), boards: {} });
+let saves: SaveAirframe[] = [],
+  answer: ((body: SaveAirframe) => Response | Promise<Response>) | undefined;
+const json = (body: unknown, status = 200): Response =>
+  new Response(JSON.stringify(body), {
+    status,
+    headers: { 'Content-Type': status === 200 ? 'application/json' : 'application/problem+json' },
+  });
+const receipt = (body: SaveAirframe): Response =>
+  json({
+    version: saves.length + 1,
+    savedAt: '2026-01-02T03:05:00Z',
+    parts: Object.fromEntries((body.parts ?? []).map(({ id, basedOn }) => [id, basedOn + 1])),
+    boards: {},
+  });
 beforeEach(() => {
   jest.useFakeTimers({ doNotFake: ['performance', 'queueMicrotask'] });
   setActivePinia(createPinia());
@@ -33,14 +68,19 @@ beforeEach(() => {
     return Promise.resolve(receipt(body));
   }) as typeof fetch;
 });
-afterEach(() => { jest.useRealTimers(); });
+afterEach(() => {
+  jest.useRealTimers();
+});
 const work = () => {
   const store = useAirframe();
   store.adopt(opened(start));
   return store;
 };
-const rename = (store: ReturnType<typeof useAirframe>, name: string): boolean => store.run('a', { name: 'changeDetails', args: { changes: { name } } });
-const settle = async (milliseconds: number): Promise<void> => { await jest.advanceTimersByTimeAsync(milliseconds); };
+const rename = (store: ReturnType<typeof useAirframe>, name: string): boolean =>
+  store.run('a', { name: 'changeDetails', args: { changes: { name } } });
+const settle = async (milliseconds: number): Promise<void> => {
+  await jest.advanceTimersByTimeAsync(milliseconds);
+};
 
 test('undo and redo by name, and a new edit forgets what was undone', () => {
   const store = work();
@@ -80,7 +120,16 @@ test('a refused command changes nothing and says why; of several commands, all a
   const store = work();
   expect(store.run('a', { name: 'changeDetails', args: { changes: { quantity: 0 } } })).toBe(false);
   expect(store.message).toContain('got 0');
-  expect(store.runAll('a', [{ name: 'changeDetails', args: { changes: { name: 'B' } } }, { name: 'removeNode', args: { nodeId: 'nowhere' } }], 'Both')).toBe(false);
+  expect(
+    store.runAll(
+      'a',
+      [
+        { name: 'changeDetails', args: { changes: { name: 'B' } } },
+        { name: 'removeNode', args: { nodeId: 'nowhere' } },
+      ],
+      'Both',
+    ),
+  ).toBe(false);
   expect(store.airframe).toEqual(start);
   expect(store.undoLabel).toBeUndefined();
 });
@@ -104,7 +153,13 @@ test('edits are saved together half a second after the last, and only what chang
 test('an edit made while a save is under way is saved after it', async () => {
   const store = work();
   let finish: (() => void) | undefined;
-  answer = (body) => new Promise((resolve) => { finish = () => { saves.push(body); resolve(receipt(body)); }; });
+  answer = (body) =>
+    new Promise((resolve) => {
+      finish = () => {
+        saves.push(body);
+        resolve(receipt(body));
+      };
+    });
   rename(store, 'First');
   await settle(600);
   rename(store, 'Second');
@@ -118,7 +173,10 @@ test('an edit made while a save is under way is saved after it', async () => {
 test('without a server the edit is kept and tried again, longer and longer apart', async () => {
   const store = work();
   let tries = 0;
-  answer = () => { tries += 1; throw new TypeError('no network'); };
+  answer = () => {
+    tries += 1;
+    throw new TypeError('no network');
+  };
   rename(store, 'Kept');
   await settle(600);
   expect(store.saveState).toBe('offline');
@@ -136,7 +194,18 @@ test('without a server the edit is kept and tried again, longer and longer apart
 test('a stale save stops saving until it is settled, and keeping both loses nothing', async () => {
   const store = work();
   const theirs = opened({ ...start, parts: [{ ...start.parts[0]!, name: 'Theirs' }] }, 2);
-  answer = () => json({ code: 'STALE_SAVE', status: 409, title: '', detail: 'Newer.', mend: 'Choose.', conflicts: [{ kind: 'part', id: 'a', current: { version: 2, value: theirs.airframe.parts[0] } }] }, 409);
+  answer = () =>
+    json(
+      {
+        code: 'STALE_SAVE',
+        status: 409,
+        title: '',
+        detail: 'Newer.',
+        mend: 'Choose.',
+        conflicts: [{ kind: 'part', id: 'a', current: { version: 2, value: theirs.airframe.parts[0] } }],
+      },
+      409,
+    );
   rename(store, 'Mine');
   await settle(600);
   expect(store.saveState).toBe('stale');
@@ -145,7 +214,8 @@ test('a stale save stops saving until it is settled, and keeping both loses noth
   expect(saves).toHaveLength(0);
   answer = undefined;
   const fetchNow = globalThis.fetch;
-  globalThis.fetch = ((url: string, init: RequestInit) => (init.method === 'GET' ? Promise.resolve(json(theirs)) : fetchNow(url, init))) as typeof fetch;
+  globalThis.fetch = ((url: string, init: RequestInit) =>
+    init.method === 'GET' ? Promise.resolve(json(theirs)) : fetchNow(url, init)) as typeof fetch;
   await store.settle('both');
   await settle(600);
   expect(store.airframe!.parts.map(({ name }) => name)).toEqual(['Theirs', 'Mine (mine)']);
@@ -153,7 +223,12 @@ test('a stale save stops saving until it is settled, and keeping both loses noth
 });
 
 test('unsaved edits found in the browser come back on the versions they were made from', async () => {
-  kept.set('x', { airframe: { ...start, parts: [{ ...start.parts[0]!, name: 'From before' }] }, base: start, versions: opened(start).versions, at: '2026-01-01T00:00:00Z' });
+  kept.set('x', {
+    airframe: { ...start, parts: [{ ...start.parts[0]!, name: 'From before' }] },
+    base: start,
+    versions: opened(start).versions,
+    at: '2026-01-01T00:00:00Z',
+  });
   const store = useAirframe();
   await store.open('x');
   expect(store.found).toBeDefined();
@@ -168,7 +243,10 @@ test('unsaved edits found in the browser come back on the versions they were mad
 
 test('an edit of several parts is one step, and none of it happens when one of them is refused', () => {
   const store = work();
-  const draw = (partId: string) => ({ partId, command: { name: 'drawOutline' as const, args: { draft: rectangleDraft({ x: 0, y: 0 }, 40, 20) } } });
+  const draw = (partId: string) => ({
+    partId,
+    command: { name: 'drawOutline' as const, args: { draft: rectangleDraft({ x: 0, y: 0 }, 40, 20) } },
+  });
   store.setParts('New part', [...store.airframe!.parts, emptyPart('b', 'Former', 'foam')]);
   const steps = store.past.length;
   expect(store.runEach([draw('a'), draw('b')], 'Draw both')).toBe(true);

@@ -9,7 +9,10 @@ import { changesBetween, mergeEdits, type Settlement } from './airframe-changes.
 import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
 
 /** One named step of the history; airframes are immutable, so a snapshot is a reference. */
-interface Step { readonly label: string; readonly before: Airframe }
+interface Step {
+  readonly label: string;
+  readonly before: Airframe;
+}
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'stale' | 'signed-out' | 'refused';
 
@@ -88,8 +91,16 @@ export const useAirframe = defineStore('airframe', () => {
   function keepLocally(): void {
     const now = airframe.value;
     if (!now || !base) return;
-    unsavedEdits.keep(now.id, { airframe: toRaw(now), base: toRaw(base), versions: toRaw(versions), at: new Date().toISOString() })
-      .catch(() => { saveMessage.value = 'This browser keeps no edits of its own: wait for "saved" before you close the page.'; });
+    unsavedEdits
+      .keep(now.id, {
+        airframe: toRaw(now),
+        base: toRaw(base),
+        versions: toRaw(versions),
+        at: new Date().toISOString(),
+      })
+      .catch(() => {
+        saveMessage.value = 'This browser keeps no edits of its own: wait for "saved" before you close the page.';
+      });
   }
 
   /** Steps back (below 0) or forward in the history at once: one state is shown and saved, whatever lies between. */
@@ -119,7 +130,8 @@ export const useAirframe = defineStore('airframe', () => {
     const now = airframe.value;
     const part = now?.parts.find(({ id }) => id === partId);
     if (!now || !part) return false;
-    let edited = part, last = label;
+    let edited = part,
+      last = label;
     for (const command of commands) {
       const result = applyCommand(edited, command);
       if (!result.ok) {
@@ -128,17 +140,24 @@ export const useAirframe = defineStore('airframe', () => {
       }
       [edited, last] = [result.part, result.label];
     }
-    commit(commands.length === 1 ? last : label, { ...now, parts: now.parts.map((one) => (one === part ? edited : one)) });
+    commit(commands.length === 1 ? last : label, {
+      ...now,
+      parts: now.parts.map((one) => (one === part ? edited : one)),
+    });
     return true;
   }
 
   /** Runs commands on several parts as one step of the history: all of them, or none. */
-  function runEach(edits: readonly { readonly partId: string; readonly command: PartCommand }[], label: string): boolean {
+  function runEach(
+    edits: readonly { readonly partId: string; readonly command: PartCommand }[],
+    label: string,
+  ): boolean {
     const now = airframe.value;
     if (!now) return false;
     const edited = new Map(now.parts.map((part) => [part.id, part] as const));
     for (const { partId, command } of edits) {
-      const part = edited.get(partId), result = part && applyCommand(part, command);
+      const part = edited.get(partId),
+        result = part && applyCommand(part, command);
       if (!result?.ok) {
         message.value = result?.message ?? 'That part is gone.';
         return false;
@@ -150,17 +169,34 @@ export const useAirframe = defineStore('airframe', () => {
   }
 
   const freshId = (prefix: string): string => `${prefix}${crypto.randomUUID().slice(0, 8)}`;
-  const changeSettings = (label: string, changes: Partial<AirframeSettings>): void => { if (airframe.value) commit(label, { ...airframe.value, settings: { ...airframe.value.settings, ...changes } }); };
-  const setParts = (label: string, parts: readonly Part[]): void => { if (airframe.value) commit(label, { ...airframe.value, parts }); };
-  const setBoards = (label: string, boards: Airframe['boards']): void => { if (airframe.value) commit(label, { ...airframe.value, boards }); };
-  const setNest = (label: string, nest: Airframe['nest']): void => { if (airframe.value) commit(label, { ...airframe.value, nest }); };
+  const changeSettings = (label: string, changes: Partial<AirframeSettings>): void => {
+    if (airframe.value) commit(label, { ...airframe.value, settings: { ...airframe.value.settings, ...changes } });
+  };
+  const setParts = (label: string, parts: readonly Part[]): void => {
+    if (airframe.value) commit(label, { ...airframe.value, parts });
+  };
+  const setBoards = (label: string, boards: Airframe['boards']): void => {
+    if (airframe.value) commit(label, { ...airframe.value, boards });
+  };
+  const setNest = (label: string, nest: Airframe['nest']): void => {
+    if (airframe.value) commit(label, { ...airframe.value, nest });
+  };
 
   /** Carries out a mend that concerns the whole airframe. */
   function act(action: Exclude<AirframeAction, { name: 'startOutline' }>): void {
     if (!airframe.value) return;
-    if (action.name === 'removePart') setParts(`Remove ${airframe.value.parts.find(({ id }) => id === action.partId)?.name ?? 'part'}`, airframe.value.parts.filter(({ id }) => id !== action.partId));
-    else if (action.name === 'setScale') changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
-    else setBoards(`Add board of ${action.material}`, [...airframe.value.boards, standardBoard(freshId('b'), action.material)]);
+    if (action.name === 'removePart')
+      setParts(
+        `Remove ${airframe.value.parts.find(({ id }) => id === action.partId)?.name ?? 'part'}`,
+        airframe.value.parts.filter(({ id }) => id !== action.partId),
+      );
+    else if (action.name === 'setScale')
+      changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
+    else
+      setBoards(`Add board of ${action.material}`, [
+        ...airframe.value.boards,
+        standardBoard(freshId('b'), action.material),
+      ]);
   }
 
   function saveSoon(after: number): void {
@@ -169,7 +205,9 @@ export const useAirframe = defineStore('airframe', () => {
   }
 
   function save(): Promise<void> {
-    saving ??= saveNow().finally(() => { saving = undefined; });
+    saving ??= saveNow().finally(() => {
+      saving = undefined;
+    });
     return saving;
   }
 
@@ -188,8 +226,10 @@ export const useAirframe = defineStore('airframe', () => {
       failures = 0;
       base = now;
       versions = {
-        settings: receipt.settings ?? versions.settings, nest: receipt.nest ?? versions.nest,
-        parts: { ...versions.parts, ...receipt.parts }, boards: { ...versions.boards, ...receipt.boards },
+        settings: receipt.settings ?? versions.settings,
+        nest: receipt.nest ?? versions.nest,
+        parts: { ...versions.parts, ...receipt.parts },
+        boards: { ...versions.boards, ...receipt.boards },
       };
       version.value = receipt.version;
       savedAt.value = receipt.savedAt;
@@ -214,7 +254,12 @@ export const useAirframe = defineStore('airframe', () => {
       saveState.value = 'stale';
       conflicts.value = error.problem?.conflicts ?? [];
     } else if (error.code === 'SIGN_IN_NEEDED') saveState.value = 'signed-out';
-    else if (error.code === 'OFFLINE' || error.code === 'DATABASE_AWAY' || error.code === 'SERVER_FAULT' || error.code === 'TOO_MANY_TRIES') {
+    else if (
+      error.code === 'OFFLINE' ||
+      error.code === 'DATABASE_AWAY' ||
+      error.code === 'SERVER_FAULT' ||
+      error.code === 'TOO_MANY_TRIES'
+    ) {
       saveState.value = 'offline';
       saveSoon(RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)]!);
     } else saveState.value = 'refused';
@@ -226,12 +271,19 @@ export const useAirframe = defineStore('airframe', () => {
     await saving;
     if (!airframe.value || airframe.value === base) return;
     await save();
-    if (saveState.value !== 'saved' && saveState.value !== 'unsaved') throw new ApiError({ code: 'SERVER_FAULT', title: 'Not saved', detail: saveMessage.value, mend: 'Try again when it is saved.' });
+    if (saveState.value !== 'saved' && saveState.value !== 'unsaved')
+      throw new ApiError({
+        code: 'SERVER_FAULT',
+        title: 'Not saved',
+        detail: saveMessage.value,
+        mend: 'Try again when it is saved.',
+      });
   }
 
   /** Settles edits that met a newer version. */
   async function settle(settlement: Settlement): Promise<void> {
-    const mine = airframe.value, from = base;
+    const mine = airframe.value,
+      from = base;
     if (!mine || !from) return;
     const opened = await airframesApi.open(mine.id);
     const merged = mergeEdits(from, mine, opened.airframe, settlement, freshId);
@@ -257,9 +309,40 @@ export const useAirframe = defineStore('airframe', () => {
   }
 
   return {
-    airframe, past, future, version, savedAt, saveState, saveMessage, conflicts, found, message, edits,
+    airframe,
+    past,
+    future,
+    version,
+    savedAt,
+    saveState,
+    saveMessage,
+    conflicts,
+    found,
+    message,
+    edits,
     unit: computed(() => airframe.value?.settings.unit ?? 'mm'),
-    undoLabel: computed(() => past.value.at(-1)?.label), redoLabel: computed(() => future.value[0]?.label),
-    open, close, adopt, commit, undo, redo, walk, run, runAll, runEach, act, freshId, changeSettings, setParts, setBoards, setNest, save, flush, settle, bringBack, discardFound,
+    undoLabel: computed(() => past.value.at(-1)?.label),
+    redoLabel: computed(() => future.value[0]?.label),
+    open,
+    close,
+    adopt,
+    commit,
+    undo,
+    redo,
+    walk,
+    run,
+    runAll,
+    runEach,
+    act,
+    freshId,
+    changeSettings,
+    setParts,
+    setBoards,
+    setNest,
+    save,
+    flush,
+    settle,
+    bringBack,
+    discardFound,
   };
 });

@@ -8,10 +8,22 @@ import { figuresWorker } from '../workers/index.ts';
 import { useAirframe } from './airframe.ts';
 
 /** A line of the ticket: the figure now, and the one before the last change. */
-export interface TicketFigure { readonly now: string; readonly before?: string; readonly isOld: boolean; readonly tone: 'plain' | 'good' | 'fault' }
+export interface TicketFigure {
+  readonly now: string;
+  readonly before?: string;
+  readonly isOld: boolean;
+  readonly tone: 'plain' | 'good' | 'fault';
+}
 
 /** Seams closed, or how many are open and how far. */
-const foldsText = ({ closed, open, pressed, worstMm }: SlowFigures['seams'], unit: LengthUnit): string => (open > 0 ? `${open} open · ${formatLengthWithUnit(worstMm, unit)}` : pressed > 0 ? `${pressed} pressed` : closed > 0 ? `${closed} closed` : '–');
+const foldsText = ({ closed, open, pressed, worstMm }: SlowFigures['seams'], unit: LengthUnit): string =>
+  open > 0
+    ? `${open} open · ${formatLengthWithUnit(worstMm, unit)}`
+    : pressed > 0
+      ? `${pressed} pressed`
+      : closed > 0
+        ? `${closed} closed`
+        : '–';
 
 const SLOW_AFTER_MS = 150;
 const SLOW_KEYS: readonly string[] = ['folds', 'pages', 'boards'];
@@ -47,12 +59,15 @@ export const useFigures = defineStore('figures', () => {
   });
 
   let isFresh = true;
-  watch(() => work.airframe?.id, () => {
-    isFresh = true;
-    before.value = {};
-    slow.value = undefined;
-    quick.value = undefined;
-  });
+  watch(
+    () => work.airframe?.id,
+    () => {
+      isFresh = true;
+      before.value = {};
+      slow.value = undefined;
+      quick.value = undefined;
+    },
+  );
   /**
    * Brings the quick figures up to date, part by part in slices of time. After an edit only the edited part is new, so that it is
    * done at once; an airframe that was just opened takes several slices.
@@ -62,32 +77,51 @@ export const useFigures = defineStore('figures', () => {
     for (let index = from; index < airframe.parts.length; index++) {
       faultsIn(airframe, airframe.parts[index]!);
       if (performance.now() - start < SLICE_MS || index + 1 === airframe.parts.length) continue;
-      setTimeout(() => { if (work.airframe === airframe) refresh(airframe, index + 1); });
+      setTimeout(() => {
+        if (work.airframe === airframe) refresh(airframe, index + 1);
+      });
       return;
     }
     const old = texts.value;
     quick.value = quickFigures(airframe);
     faults.value = new Map(airframe.parts.map((part) => [part.id, faultsIn(airframe, part)]));
-    if (!isFresh) before.value = Object.fromEntries(Object.entries(old).filter(([key, text]) => texts.value[key] !== text && text !== '–'));
+    if (!isFresh)
+      before.value = Object.fromEntries(
+        Object.entries(old).filter(([key, text]) => texts.value[key] !== text && text !== '–'),
+      );
     isFresh = false;
   }
-  watch(() => work.airframe, (airframe) => {
-    isSlowOld.value = airframe !== undefined;
-    if (airframe) refresh(airframe, 0);
-    else quick.value = undefined;
-  }, { immediate: true });
+  watch(
+    () => work.airframe,
+    (airframe) => {
+      isSlowOld.value = airframe !== undefined;
+      if (airframe) refresh(airframe, 0);
+      else quick.value = undefined;
+    },
+    { immediate: true },
+  );
 
-  watchDebounced(() => work.airframe, async (airframe) => {
-    if (!airframe) return;
-    const old = texts.value;
-    const answer = await figuresWorker().slow(airframe);
-    if (work.airframe !== airframe) return;
-    isSlowOld.value = false;
-    slowMessage.value = answer.ok ? '' : answer.message;
-    const hadSlow = slow.value !== undefined;
-    if (answer.ok) slow.value = answer.value;
-    if (hadSlow) before.value = { ...before.value, ...Object.fromEntries(SLOW_KEYS.filter((key) => texts.value[key] !== old[key]).map((key) => [key, old[key]!])) };
-  }, { debounce: SLOW_AFTER_MS, immediate: true });
+  watchDebounced(
+    () => work.airframe,
+    async (airframe) => {
+      if (!airframe) return;
+      const old = texts.value;
+      const answer = await figuresWorker().slow(airframe);
+      if (work.airframe !== airframe) return;
+      isSlowOld.value = false;
+      slowMessage.value = answer.ok ? '' : answer.message;
+      const hadSlow = slow.value !== undefined;
+      if (answer.ok) slow.value = answer.value;
+      if (hadSlow)
+        before.value = {
+          ...before.value,
+          ...Object.fromEntries(
+            SLOW_KEYS.filter((key) => texts.value[key] !== old[key]).map((key) => [key, old[key]!]),
+          ),
+        };
+    },
+    { debounce: SLOW_AFTER_MS, immediate: true },
+  );
 
   /** A line of the ticket by its key. */
   function figure(key: string, tone: TicketFigure['tone'] = 'plain'): TicketFigure {

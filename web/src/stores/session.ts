@@ -15,9 +15,15 @@ export const useSession = defineStore('session', () => {
     hasDemo.value = answer.hasDemo;
     isKnown.value = true;
   }
-  const signUp = async (name: string, password: string): Promise<void> => { me.value = await sessionApi.signUp(name, password); };
-  const signIn = async (name: string, password: string): Promise<void> => { me.value = await sessionApi.signIn(name, password); };
-  const openDemo = async (): Promise<void> => { me.value = await sessionApi.openDemo(); };
+  const signUp = async (name: string, password: string): Promise<void> => {
+    me.value = await sessionApi.signUp(name, password);
+  };
+  const signIn = async (name: string, password: string): Promise<void> => {
+    me.value = await sessionApi.signIn(name, password);
+  };
+  const openDemo = async (): Promise<void> => {
+    me.value = await sessionApi.openDemo();
+  };
   async function signOut(): Promise<void> {
     await sessionApi.signOut();
     me.value = null;

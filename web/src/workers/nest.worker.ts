@@ -11,7 +11,9 @@ export interface NestProgress {
 }
 
 /** How a search ended: always with its best nest. */
-export interface NestResult extends NestProgress { readonly nest: AirframeNest }
+export interface NestResult extends NestProgress {
+  readonly nest: AirframeNest;
+}
 
 const TELL_EVERY_MS = 150;
 /** The search that runs; a stop or a newer search ends the one before. */
@@ -19,7 +21,12 @@ let running = 0;
 
 /** Searches a nest until it has tried enough orders or is stopped; either way the best so far is the result. */
 const nester = {
-  async search(airframe: Airframe, seed: number, tries: number, onProgress: (progress: NestProgress) => void): Promise<NestResult> {
+  async search(
+    airframe: Airframe,
+    seed: number,
+    tries: number,
+    onProgress: (progress: NestProgress) => void,
+  ): Promise<NestResult> {
     const own = ++running;
     const start = performance.now();
     let told = -Infinity;
@@ -33,7 +40,9 @@ const nester = {
       told = now;
       onProgress(isNews ? { nest, ...figures } : figures);
       isNews = false;
-      await new Promise((resolve) => { setTimeout(resolve, 0); }); // lets a stop come through
+      await new Promise((resolve) => {
+        setTimeout(resolve, 0);
+      }); // lets a stop come through
     }
     throw new Error('a search has no end of its own');
   },

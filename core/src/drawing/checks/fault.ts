@@ -5,12 +5,34 @@ import type { OperationFault } from '../operations/index.ts';
 
 /** Every fault that a part can have. */
 export type FaultCode =
-  | OperationFault['code'] | FeatureFault['code']
-  | 'OUTLINE_MISSING' | 'OUTLINE_OPEN' | 'OUTLINE_CROSSES' | 'HOLE_OPEN' | 'HOLE_OUTSIDE' | 'LINE_OPEN'
-  | 'PLATE_MISSING' | 'NEAR_MISS' | 'EDGE_TINY' | 'DRAWN_TWICE' | 'FOLDS_CROSS'
-  | 'FOLD_CURVED' | 'FOLD_SHORT' | 'PART_TOO_LARGE' | 'BOARD_MISSING'
-  | 'WEB_NARROW' | 'SLOT_UNFIT' | 'SYMMETRY_APART' | 'VARIANT_OPEN' | 'PAIR_TWICE' | 'GRAIN_NOWHERE'
-  | 'JOINT_STRAY' | 'JOINT_MANY' | 'SEAM_STRAY' | 'SEAM_APART' | 'LIP_ALONE';
+  | OperationFault['code']
+  | FeatureFault['code']
+  | 'OUTLINE_MISSING'
+  | 'OUTLINE_OPEN'
+  | 'OUTLINE_CROSSES'
+  | 'HOLE_OPEN'
+  | 'HOLE_OUTSIDE'
+  | 'LINE_OPEN'
+  | 'PLATE_MISSING'
+  | 'NEAR_MISS'
+  | 'EDGE_TINY'
+  | 'DRAWN_TWICE'
+  | 'FOLDS_CROSS'
+  | 'FOLD_CURVED'
+  | 'FOLD_SHORT'
+  | 'PART_TOO_LARGE'
+  | 'BOARD_MISSING'
+  | 'WEB_NARROW'
+  | 'SLOT_UNFIT'
+  | 'SYMMETRY_APART'
+  | 'VARIANT_OPEN'
+  | 'PAIR_TWICE'
+  | 'GRAIN_NOWHERE'
+  | 'JOINT_STRAY'
+  | 'JOINT_MANY'
+  | 'SEAM_STRAY'
+  | 'SEAM_APART'
+  | 'LIP_ALONE';
 
 /** Something that only the airframe as a whole can mend. */
 export type AirframeAction =

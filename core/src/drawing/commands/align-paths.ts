@@ -7,18 +7,34 @@ import { moveNodes } from './move-nodes.ts';
 export type Alignment = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom' | 'spreadAcross' | 'spreadUp';
 
 const WORDS: Readonly<Record<Alignment, string>> = {
-  left: 'Align left', centre: 'Align centres', right: 'Align right', top: 'Align top', middle: 'Align middles', bottom: 'Align bottom', spreadAcross: 'Spread across', spreadUp: 'Spread up',
+  left: 'Align left',
+  centre: 'Align centres',
+  right: 'Align right',
+  top: 'Align top',
+  middle: 'Align middles',
+  bottom: 'Align bottom',
+  spreadAcross: 'Spread across',
+  spreadUp: 'Spread up',
 };
 
 /** Aligns lines and holes with the first one chosen, or spreads the middles of three or more evenly between the outermost two. */
-export function alignPaths(part: Part, args: { readonly pathIds: readonly string[]; readonly to: Alignment }): CommandResult {
+export function alignPaths(
+  part: Part,
+  args: { readonly pathIds: readonly string[]; readonly to: Alignment },
+): CommandResult {
   const boxes = args.pathIds.flatMap((id) => {
     const path = pathsOf(part).find((one) => one.id === id);
     return path ? [{ path, box: pathBounds(curvesOf(path)) }] : [];
   });
   const spreads = args.to === 'spreadAcross' || args.to === 'spreadUp';
-  if (boxes.length < (spreads ? 3 : 2)) return refused(`Choose ${spreads ? 'three' : 'two'} or more lines or holes first.`);
-  const steps = spreads ? spreadSteps(boxes.map(({ box }) => box), args.to === 'spreadAcross' ? 'x' : 'y') : boxes.map(({ box }) => alignStep(box, boxes[0]!.box, args.to));
+  if (boxes.length < (spreads ? 3 : 2))
+    return refused(`Choose ${spreads ? 'three' : 'two'} or more lines or holes first.`);
+  const steps = spreads
+    ? spreadSteps(
+        boxes.map(({ box }) => box),
+        args.to === 'spreadAcross' ? 'x' : 'y',
+      )
+    : boxes.map(({ box }) => alignStep(box, boxes[0]!.box, args.to));
   let aligned = part;
   for (const [index, { path }] of boxes.entries()) {
     const by = steps[index]!;
@@ -32,12 +48,18 @@ export function alignPaths(part: Part, args: { readonly pathIds: readonly string
 
 function alignStep(box: Bounds, to: Bounds, how: Alignment): { readonly x: number; readonly y: number } {
   switch (how) {
-    case 'left': return { x: to.minX - box.minX, y: 0 };
-    case 'right': return { x: to.maxX - box.maxX, y: 0 };
-    case 'centre': return { x: boundsCentre(to).x - boundsCentre(box).x, y: 0 };
-    case 'top': return { x: 0, y: to.maxY - box.maxY };
-    case 'bottom': return { x: 0, y: to.minY - box.minY };
-    default: return { x: 0, y: boundsCentre(to).y - boundsCentre(box).y };
+    case 'left':
+      return { x: to.minX - box.minX, y: 0 };
+    case 'right':
+      return { x: to.maxX - box.maxX, y: 0 };
+    case 'centre':
+      return { x: boundsCentre(to).x - boundsCentre(box).x, y: 0 };
+    case 'top':
+      return { x: 0, y: to.maxY - box.maxY };
+    case 'bottom':
+      return { x: 0, y: to.minY - box.minY };
+    default:
+      return { x: 0, y: boundsCentre(to).y - boundsCentre(box).y };
   }
 }
 
@@ -45,6 +67,8 @@ function spreadSteps(boxes: readonly Bounds[], axis: 'x' | 'y'): readonly { read
   const order = boxes.map((box, index) => ({ index, at: boundsCentre(box)[axis] })).sort((a, b) => a.at - b.at);
   const [first, last] = [order[0]!.at, order.at(-1)!.at];
   const steps = boxes.map(() => ({ x: 0, y: 0 }));
-  order.forEach(({ index, at }, place) => { steps[index] = { ...steps[index]!, [axis]: first + ((last - first) * place) / (order.length - 1) - at }; });
+  order.forEach(({ index, at }, place) => {
+    steps[index] = { ...steps[index]!, [axis]: first + ((last - first) * place) / (order.length - 1) - at };
+  });
   return steps;
 }

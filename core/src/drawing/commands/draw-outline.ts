@@ -3,7 +3,8 @@ import { done, draftFault, IdSource, pathFromDraft, refused, type CommandResult,
 
 /** Draws the part's outline. A part has one; an open draft stays an open outline until it is closed. */
 export function drawOutline(part: Part, args: { readonly draft: PathDraft }): CommandResult {
-  if (outlineOf(part)) return refused(`${part.name} has an outline already. Draw a hole or a line, or remove the outline first.`);
+  if (outlineOf(part))
+    return refused(`${part.name} has an outline already. Draw a hole or a line, or remove the outline first.`);
   const fault = draftFault(args.draft);
   if (fault) return refused(fault);
   const ids = new IdSource(part);

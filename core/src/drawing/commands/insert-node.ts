@@ -5,9 +5,12 @@ import { done, findSegment, IdSource, refused, withPath, type CommandResult } fr
 /** A curve's shape as a stored segment. */
 export function segmentFrom(curve: Curve, id: string): Segment {
   switch (curve.kind) {
-    case 'line': return { id, kind: 'line' };
-    case 'arc': return { id, kind: 'arc', bulge: curve.bulge };
-    case 'cubic': return { id, kind: 'cubic', control1: curve.control1, control2: curve.control2 };
+    case 'line':
+      return { id, kind: 'line' };
+    case 'arc':
+      return { id, kind: 'arc', bulge: curve.bulge };
+    case 'cubic':
+      return { id, kind: 'cubic', control1: curve.control1, control2: curve.control2 };
   }
 }
 
@@ -25,7 +28,10 @@ export function insertNode(part: Part, args: { readonly segmentId: string; reado
     nodes: path.nodes.toSpliced(found.index + 1, 0, node),
     segments: path.segments.toSpliced(found.index, 1, segmentFrom(first, args.segmentId), segmentFrom(second, newId)),
   }));
-  const operations = split.operations.map((operation) => (operation.on.segmentIds?.includes(args.segmentId)
-    ? { ...operation, on: { ...operation.on, segmentIds: [...operation.on.segmentIds, newId] } } : operation));
+  const operations = split.operations.map((operation) =>
+    operation.on.segmentIds?.includes(args.segmentId)
+      ? { ...operation, on: { ...operation.on, segmentIds: [...operation.on.segmentIds, newId] } }
+      : operation,
+  );
   return done({ ...split, operations, lastId: ids.lastId }, 'Insert point');
 }

@@ -14,7 +14,12 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
     nodes: path.nodes.map((node) => ({ ...node, ...applyTransform(turn, node) })),
     segments: path.segments.map((segment): Segment => {
       if (segment.kind === 'arc') return { ...segment, bulge: -segment.bulge };
-      if (segment.kind === 'cubic') return { ...segment, control1: applyTransform(turn, segment.control1), control2: applyTransform(turn, segment.control2) };
+      if (segment.kind === 'cubic')
+        return {
+          ...segment,
+          control1: applyTransform(turn, segment.control1),
+          control2: applyTransform(turn, segment.control2),
+        };
       return segment;
     }),
   });
@@ -23,20 +28,40 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
   const feature = (one: Feature): Feature => {
     if (isOnEdge(one)) return one;
     // Words stay readable: they go to the image of their place but are not turned over.
-    return { ...one, at: applyTransform(turn, one.at), angleDegrees: one.kind === 'lettering' ? -one.angleDegrees : turnAngle(one.angleDegrees) };
+    return {
+      ...one,
+      at: applyTransform(turn, one.at),
+      angleDegrees: one.kind === 'lettering' ? -one.angleDegrees : turnAngle(one.angleDegrees),
+    };
   };
   const guide = (one: Guide): Guide => {
-    if (one.kind === 'line') return { ...one, at: applyTransform(turn, one.at), angleDegrees: turnAngle(one.angleDegrees) };
+    if (one.kind === 'line')
+      return { ...one, at: applyTransform(turn, one.at), angleDegrees: turnAngle(one.angleDegrees) };
     if (one.kind === 'circle') return { ...one, at: applyTransform(turn, one.at) };
     // Left of the edge lies right of its image; what stands outside a round edge still does.
     return isRound(part, one) ? one : { ...one, byMm: -one.byMm };
   };
   const { symmetry } = part;
-  const line = symmetry && { ...symmetry, atMm: (symmetry.along === 'upright') === isUpright ? applyTransform(turn, { x: symmetry.atMm, y: symmetry.atMm })[isUpright ? 'x' : 'y'] : symmetry.atMm };
-  return done({
-    ...part, contours: part.contours.map(mirror), lines: part.lines.map(mirror), operations: part.operations.map(mirroredOperation), grain: { ...part.grain, directionDegrees: turnAngle(part.grain.directionDegrees) },
-    ...(part.features ? { features: part.features.map(feature) } : {}), ...(part.guides ? { guides: part.guides.map(guide) } : {}), ...(line ? { symmetry: line } : {}),
-  }, 'Mirror part');
+  const line = symmetry && {
+    ...symmetry,
+    atMm:
+      (symmetry.along === 'upright') === isUpright
+        ? applyTransform(turn, { x: symmetry.atMm, y: symmetry.atMm })[isUpright ? 'x' : 'y']
+        : symmetry.atMm,
+  };
+  return done(
+    {
+      ...part,
+      contours: part.contours.map(mirror),
+      lines: part.lines.map(mirror),
+      operations: part.operations.map(mirroredOperation),
+      grain: { ...part.grain, directionDegrees: turnAngle(part.grain.directionDegrees) },
+      ...(part.features ? { features: part.features.map(feature) } : {}),
+      ...(part.guides ? { guides: part.guides.map(guide) } : {}),
+      ...(line ? { symmetry: line } : {}),
+    },
+    'Mirror part',
+  );
 }
 
 /** Whether a guide is round. */

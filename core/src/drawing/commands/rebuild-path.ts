@@ -19,7 +19,8 @@ export interface RebuiltPath {
  */
 export function rebuildPath(old: DrawnPath, curves: Path, ids: IdSource): RebuiltPath {
   const before = curvesOf(old);
-  const usedNodes = new Set<string>(), usedSegments = new Set<string>();
+  const usedNodes = new Set<string>(),
+    usedSegments = new Set<string>();
   const splits = new Map<string, string[]>();
   const nodes = curves.map(({ from }): PathNode => {
     const same = old.nodes.find((node) => !usedNodes.has(node.id) && distance(node, from) < SAME_PLACE_MM);
@@ -28,7 +29,10 @@ export function rebuildPath(old: DrawnPath, curves: Path, ids: IdSource): Rebuil
     return { id, x: from.x, y: from.y };
   });
   const segments = curves.map((curve): Segment => {
-    const lies = (t: number): readonly number[] => before.flatMap((one, index) => (nearestOnCurve(one, curvePoint(curve, t)).distance < SAME_PLACE_MM ? [index] : []));
+    const lies = (t: number): readonly number[] =>
+      before.flatMap((one, index) =>
+        nearestOnCurve(one, curvePoint(curve, t)).distance < SAME_PLACE_MM ? [index] : [],
+      );
     const at = lies(0.5).find((index) => lies(0.2).includes(index) && lies(0.8).includes(index));
     const oldId = at === undefined ? undefined : old.segments[at]!.id;
     if (oldId !== undefined && !usedSegments.has(oldId)) {
@@ -48,7 +52,10 @@ export function overSplits(part: Part, splits: RebuiltPath['splits']): Part {
   const operations = part.operations.map((operation) => {
     const wanted = operation.on.segmentIds;
     if (!wanted?.some((id) => splits.has(id))) return operation;
-    return { ...operation, on: { ...operation.on, segmentIds: wanted.flatMap((id) => [id, ...(splits.get(id) ?? [])]) } };
+    return {
+      ...operation,
+      on: { ...operation.on, segmentIds: wanted.flatMap((id) => [id, ...(splits.get(id) ?? [])]) },
+    };
   });
   return { ...part, operations };
 }

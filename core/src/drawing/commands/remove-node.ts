@@ -7,7 +7,8 @@ export function removeNode(part: Part, args: { readonly nodeId: string }): Comma
   if (!found) return refused(`There is no point "${args.nodeId}" in ${part.name}.`);
   const { path, index } = found;
   const least = path.closed ? 3 : 2;
-  if (path.nodes.length <= least) return refused(`The ${pathWord(path)} needs at least ${least} points. Remove the whole ${pathWord(path)} instead.`);
+  if (path.nodes.length <= least)
+    return refused(`The ${pathWord(path)} needs at least ${least} points. Remove the whole ${pathWord(path)} instead.`);
   const nodes = path.nodes.toSpliced(index, 1);
   const count = path.segments.length;
   if (!path.closed && (index === 0 || index === path.nodes.length - 1)) {
@@ -15,10 +16,12 @@ export function removeNode(part: Part, args: { readonly nodeId: string }): Comma
     return done(withoutLostPlaces(withPath(part, path.id, (one) => ({ ...one, nodes, segments }))), 'Remove point');
   }
   const before = (index - 1 + count) % count;
-  const first = path.segments[before]!, second = path.segments[index]!;
-  const joined: Segment = first.kind === 'cubic'
-    ? { ...first, control2: second.kind === 'cubic' ? second.control2 : first.control2 }
-    : { id: first.id, kind: 'line' };
+  const first = path.segments[before]!,
+    second = path.segments[index]!;
+  const joined: Segment =
+    first.kind === 'cubic'
+      ? { ...first, control2: second.kind === 'cubic' ? second.control2 : first.control2 }
+      : { id: first.id, kind: 'line' };
   const segments = path.segments.map((segment, at) => (at === before ? joined : segment)).toSpliced(index, 1);
   return done(withoutLostPlaces(withPath(part, path.id, (one) => ({ ...one, nodes, segments }))), 'Remove point');
 }

@@ -5,6 +5,10 @@ import { done, pathWord, refused, withoutLostPlaces, type CommandResult } from '
 export function removePath(part: Part, args: { readonly pathId: string }): CommandResult {
   const path = findPath(part, args.pathId);
   if (!path) return refused(`There is no line "${args.pathId}" in ${part.name}.`);
-  const left: Part = { ...part, contours: part.contours.filter((one) => one.id !== args.pathId), lines: part.lines.filter((one) => one.id !== args.pathId) };
+  const left: Part = {
+    ...part,
+    contours: part.contours.filter((one) => one.id !== args.pathId),
+    lines: part.lines.filter((one) => one.id !== args.pathId),
+  };
   return done(withoutLostPlaces(left), `Remove ${pathWord(path)}`);
 }

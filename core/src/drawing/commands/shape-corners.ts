@@ -2,14 +2,24 @@ import { add, cross, distance, dot, times, unitVector, type Point } from '../../
 import type { DrawnPath, Part, PathNode, Segment } from '../part.ts';
 import { done, findNode, IdSource, refused, withPath, type CommandResult } from './command.ts';
 
-interface Corner { readonly index: number; readonly before: Point; readonly after: Point; readonly reach: number; readonly bulge: number }
+interface Corner {
+  readonly index: number;
+  readonly before: Point;
+  readonly after: Point;
+  readonly reach: number;
+  readonly bulge: number;
+}
 
 /**
  * Rounds or chamfers corners between straight runs: an arc of the radius that is tangent to both, or a straight cut that starts the
  * length away on both. The corner's id stays on the first of its two new points.
  */
-export function shapeCorners(part: Part, args: { readonly nodeIds: readonly string[]; readonly how: 'round' | 'chamfer'; readonly sizeMm: number }): CommandResult {
-  if (!(args.sizeMm > 0 && args.sizeMm <= 10_000)) return refused(`A ${args.how === 'round' ? 'radius' : 'chamfer'} must be more than 0, got ${args.sizeMm}.`);
+export function shapeCorners(
+  part: Part,
+  args: { readonly nodeIds: readonly string[]; readonly how: 'round' | 'chamfer'; readonly sizeMm: number },
+): CommandResult {
+  if (!(args.sizeMm > 0 && args.sizeMm <= 10_000))
+    return refused(`A ${args.how === 'round' ? 'radius' : 'chamfer'} must be more than 0, got ${args.sizeMm}.`);
   if (args.nodeIds.length === 0) return refused('Choose the corners first.');
   let shaped = part;
   for (const nodeId of args.nodeIds) {
@@ -28,10 +38,14 @@ function cornerAt(path: DrawnPath, index: number, how: 'round' | 'chamfer', size
   const count = path.nodes.length;
   const node = path.nodes[index]!;
   if (!path.closed && (index === 0 || index === count - 1)) return 'The end of an open line is no corner.';
-  const into = path.segments[(index - 1 + path.segments.length) % path.segments.length]!, out = path.segments[index]!;
-  if (into.kind !== 'line' || out.kind !== 'line') return 'Only corners between two straight runs can be rounded or chamfered.';
-  const before = path.nodes[(index - 1 + count) % count]!, after = path.nodes[(index + 1) % count]!;
-  const u = unitVector(node, before), v = unitVector(node, after);
+  const into = path.segments[(index - 1 + path.segments.length) % path.segments.length]!,
+    out = path.segments[index]!;
+  if (into.kind !== 'line' || out.kind !== 'line')
+    return 'Only corners between two straight runs can be rounded or chamfered.';
+  const before = path.nodes[(index - 1 + count) % count]!,
+    after = path.nodes[(index + 1) % count]!;
+  const u = unitVector(node, before),
+    v = unitVector(node, after);
   const angle = Math.acos(Math.max(-1, Math.min(1, dot(u, v))));
   if (angle < 1e-6 || Math.PI - angle < 1e-6) return 'Two runs in one line make no corner.';
   const reach = how === 'round' ? sizeMm / Math.tan(angle / 2) : sizeMm;

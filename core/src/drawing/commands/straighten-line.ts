@@ -6,7 +6,14 @@ export function straightenLine(part: Part, args: { readonly pathId: string }): C
   const path = findPath(part, args.pathId);
   if (!path) return refused(`There is no line "${args.pathId}" in ${part.name}.`);
   if (path.closed) return refused('A closed line has no two ends to run straight between.');
-  return done(withoutLostPlaces(withPath(part, path.id, (line) => ({
-    ...line, nodes: [line.nodes[0]!, line.nodes.at(-1)!], segments: [{ id: line.segments[0]!.id, kind: 'line' }],
-  }))), 'Straighten fold');
+  return done(
+    withoutLostPlaces(
+      withPath(part, path.id, (line) => ({
+        ...line,
+        nodes: [line.nodes[0]!, line.nodes.at(-1)!],
+        segments: [{ id: line.segments[0]!.id, kind: 'line' }],
+      })),
+    ),
+    'Straighten fold',
+  );
 }

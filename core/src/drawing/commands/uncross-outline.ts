@@ -1,5 +1,14 @@
 import { pathSignedArea, selfCrossings, splitCurve, type Curve, type SelfCrossing } from '../../geometry/index.ts';
-import { curveOf, curvesOf, FINE_TOLERANCE_MM, findPath, type DrawnPath, type Part, type PathNode, type Segment } from '../part.ts';
+import {
+  curveOf,
+  curvesOf,
+  FINE_TOLERANCE_MM,
+  findPath,
+  type DrawnPath,
+  type Part,
+  type PathNode,
+  type Segment,
+} from '../part.ts';
 import { done, IdSource, pathWord, refused, withoutLostPlaces, withPath, type CommandResult } from './command.ts';
 import { segmentFrom } from './insert-node.ts';
 
@@ -18,19 +27,27 @@ export function uncrossOutline(part: Part, args: { readonly pathId: string }): C
   return done(withoutLostPlaces({ ...mended, lastId: ids.lastId }), 'Cut off the crossing loop');
 }
 
-interface Loop { readonly nodes: readonly PathNode[]; readonly segments: readonly Segment[]; readonly curves: readonly Curve[] }
+interface Loop {
+  readonly nodes: readonly PathNode[];
+  readonly segments: readonly Segment[];
+  readonly curves: readonly Curve[];
+}
 
 /** Both closed loops that a crossing makes: from its first passage to its second, and the rest. */
 function loopsAt(path: DrawnPath, crossing: SelfCrossing, ids: IdSource): readonly [Loop, Loop] {
   const count = path.segments.length;
   const { first, second } = crossing;
-  const part = (curve: Curve, t: number, half: 0 | 1): Curve => (t <= 1e-9 ? curve : t >= 1 - 1e-9 ? curve : splitCurve(curve, t)[half]);
+  const part = (curve: Curve, t: number, half: 0 | 1): Curve =>
+    t <= 1e-9 ? curve : t >= 1 - 1e-9 ? curve : splitCurve(curve, t)[half];
   const build = (from: { curve: number; t: number }, to: { curve: number; t: number }): Loop => {
     const nodes: PathNode[] = [{ id: ids.next('n'), ...crossing.point }];
     const segments: Segment[] = [];
     const curves: Curve[] = [];
-    const push = (curve: Curve, id: string): void => { segments.push(segmentFrom(curve, id)); curves.push(curve); };
-    const steps = ((to.curve - from.curve + count) % count) || (to.t > from.t ? 0 : count);
+    const push = (curve: Curve, id: string): void => {
+      segments.push(segmentFrom(curve, id));
+      curves.push(curve);
+    };
+    const steps = (to.curve - from.curve + count) % count || (to.t > from.t ? 0 : count);
     if (from.t < 1 - 1e-9) push({ ...part(curveOf(path, from.curve), from.t, 1), from: crossing.point }, ids.next('s'));
     for (let step = 1; step <= steps; step++) {
       const index = (from.curve + step) % count;

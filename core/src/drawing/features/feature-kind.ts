@@ -4,7 +4,12 @@ import type { Sizing } from '../part.ts';
 import type { Feature, FeatureKind } from './feature.ts';
 
 /** A row of tabs as its slots need it. */
-export interface TabRow { readonly count: number; readonly lengthMm: number; readonly pitchMm: number; /** Thickness of the plate that bears the tabs. */ readonly thicknessMm: number }
+export interface TabRow {
+  readonly count: number;
+  readonly lengthMm: number;
+  readonly pitchMm: number;
+  /** Thickness of the plate that bears the tabs. */ readonly thicknessMm: number;
+}
 
 /** What features are made with: thicknesses in mm, plates by material, tab rows by `part id/feature id`. */
 export interface FeatureContext {
@@ -14,12 +19,20 @@ export interface FeatureContext {
 }
 
 /** What a feature stands on: the edge it names, and the side of it on which the part lies. */
-export interface FeatureSite extends FeatureContext { readonly edge?: { readonly curve: Curve; readonly bodyIsLeft: boolean } }
+export interface FeatureSite extends FeatureContext {
+  readonly edge?: { readonly curve: Curve; readonly bodyIsLeft: boolean };
+}
 
 /** What a feature becomes. */
 export interface FeatureDrawing {
   readonly holes?: readonly { readonly draft: PathDraft; readonly sizing: Sizing }[];
-  readonly lines?: readonly { readonly draft: PathDraft; readonly works: readonly { readonly operation: OperationDraft; /** Segments by number; all when undefined. */ readonly segments?: readonly number[] }[] }[];
+  readonly lines?: readonly {
+    readonly draft: PathDraft;
+    readonly works: readonly {
+      readonly operation: OperationDraft;
+      /** Segments by number; all when undefined. */ readonly segments?: readonly number[];
+    }[];
+  }[];
   /** Points that the edge runs through between its ends, in place of its one run; `onEdge` tells which of the runs lie on the old edge. */
   readonly edge?: { readonly points: readonly Point[]; readonly onEdge: readonly boolean[] };
 }

@@ -8,16 +8,50 @@ const FOLD: OperationDraft = { kind: 'slit', face: 'face', foldDegrees: 90, dept
 
 /** Lid cut from the board itself. */
 export const hatch: FeatureTraits<'hatch'> = {
-  kind: 'hatch', word: 'hatch', hint: 'Click where its middle goes', ground: 'place',
+  kind: 'hatch',
+  word: 'hatch',
+  hint: 'Click where its middle goes',
+  ground: 'place',
   defaults: { kind: 'hatch', angleDegrees: 0, lengthMm: 80, widthMm: 45, cornerMm: 5, opens: 'loose' },
   fields: [
-    { key: 'lengthMm', word: 'Length', kind: 'length', least: 5, most: 1000 }, { key: 'widthMm', word: 'Width', kind: 'length', least: 5, most: 1000 }, { key: 'cornerMm', word: 'Corner radius', kind: 'length', least: 0, most: 200 },
-    { key: 'opens', word: 'Lid', kind: 'choice', choices: [['loose', 'comes out'], ['folds', 'folds on one long side']] }, { key: 'angleDegrees', word: 'Turned by', kind: 'angle' },
+    { key: 'lengthMm', word: 'Length', kind: 'length', least: 5, most: 1000 },
+    { key: 'widthMm', word: 'Width', kind: 'length', least: 5, most: 1000 },
+    { key: 'cornerMm', word: 'Corner radius', kind: 'length', least: 0, most: 200 },
+    {
+      key: 'opens',
+      word: 'Lid',
+      kind: 'choice',
+      choices: [
+        ['loose', 'comes out'],
+        ['folds', 'folds on one long side'],
+      ],
+    },
+    { key: 'angleDegrees', word: 'Turned by', kind: 'angle' },
   ],
   draw: ({ at, lengthMm, widthMm, cornerMm, opens, angleDegrees }) => {
-    if (opens === 'loose') return { lines: [{ draft: roundedRectangle(at, lengthMm, widthMm, cornerMm, angleDegrees), works: [{ operation: THROUGH }] }] };
+    if (opens === 'loose')
+      return {
+        lines: [
+          { draft: roundedRectangle(at, lengthMm, widthMm, cornerMm, angleDegrees), works: [{ operation: THROUGH }] },
+        ],
+      };
     const draft = roundedRectangle(at, lengthMm, widthMm, 0, angleDegrees);
-    return { lines: [{ draft, works: [{ operation: THROUGH, segments: [3, 0, 1] }, { operation: FOLD, segments: [2] }] }] };
+    return {
+      lines: [
+        {
+          draft,
+          works: [
+            { operation: THROUGH, segments: [3, 0, 1] },
+            { operation: FOLD, segments: [2] },
+          ],
+        },
+      ],
+    };
   },
-  scaled: (feature, factor) => ({ ...feature, lengthMm: feature.lengthMm * factor, widthMm: feature.widthMm * factor, cornerMm: feature.cornerMm * factor }),
+  scaled: (feature, factor) => ({
+    ...feature,
+    lengthMm: feature.lengthMm * factor,
+    widthMm: feature.widthMm * factor,
+    cornerMm: feature.cornerMm * factor,
+  }),
 };

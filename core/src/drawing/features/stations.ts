@@ -1,4 +1,14 @@
-import { add, curveLength, curvePoint, curveTangent, leftOf, parameterAtLength, times, unitVector, type Point } from '../../geometry/index.ts';
+import {
+  add,
+  curveLength,
+  curvePoint,
+  curveTangent,
+  leftOf,
+  parameterAtLength,
+  times,
+  unitVector,
+  type Point,
+} from '../../geometry/index.ts';
 import { polylineDraft } from '../draft-shapes.ts';
 import type { Stations } from './feature.ts';
 import type { FeatureTraits } from './feature-kind.ts';
@@ -14,29 +24,67 @@ function directionOf(feature: Stations, tangent: Point): Point {
 
 /** Marks across the part at named places along an edge. */
 export const stations: FeatureTraits<'stations'> = {
-  kind: 'stations', word: 'station marks', hint: 'Click the edge that the stations are measured along', ground: 'edge',
-  defaults: { kind: 'stations', across: 'square', places: [{ atMm: 50, name: 'S1' }, { atMm: 100, name: 'S2' }] },
-  fields: [{ key: 'across', word: 'Run', kind: 'choice', choices: [['square', 'square to the edge'], ['upright', 'upright'], ['level', 'level']] }, { key: 'places', word: 'Stations', kind: 'places' }],
+  kind: 'stations',
+  word: 'station marks',
+  hint: 'Click the edge that the stations are measured along',
+  ground: 'edge',
+  defaults: {
+    kind: 'stations',
+    across: 'square',
+    places: [
+      { atMm: 50, name: 'S1' },
+      { atMm: 100, name: 'S2' },
+    ],
+  },
+  fields: [
+    {
+      key: 'across',
+      word: 'Run',
+      kind: 'choice',
+      choices: [
+        ['square', 'square to the edge'],
+        ['upright', 'upright'],
+        ['level', 'level'],
+      ],
+    },
+    { key: 'places', word: 'Stations', kind: 'places' },
+  ],
   draw: (feature, { edge }) => {
     if (!edge) return {};
     const length = curveLength(edge.curve);
     return {
-      lines: feature.places.filter(({ atMm }) => atMm >= 0 && atMm <= length + 1e-6).map(({ atMm, name }) => {
-        const t = parameterAtLength(edge.curve, atMm);
-        const at = curvePoint(edge.curve, t), reach = times(directionOf(feature, curveTangent(edge.curve, t)), REACH_MM);
-        return { draft: polylineDraft([add(at, times(reach, -1)), add(at, reach)]), works: [{ operation: { kind: 'mark', face: 'face', label: name } }] };
-      }),
+      lines: feature.places
+        .filter(({ atMm }) => atMm >= 0 && atMm <= length + 1e-6)
+        .map(({ atMm, name }) => {
+          const t = parameterAtLength(edge.curve, atMm);
+          const at = curvePoint(edge.curve, t),
+            reach = times(directionOf(feature, curveTangent(edge.curve, t)), REACH_MM);
+          return {
+            draft: polylineDraft([add(at, times(reach, -1)), add(at, reach)]),
+            works: [{ operation: { kind: 'mark', face: 'face', label: name } }],
+          };
+        }),
     };
   },
-  scaled: (feature, factor) => ({ ...feature, places: feature.places.map((place) => ({ ...place, atMm: place.atMm * factor })) }),
+  scaled: (feature, factor) => ({
+    ...feature,
+    places: feature.places.map((place) => ({ ...place, atMm: place.atMm * factor })),
+  }),
   faults: (feature, { edge }) => {
     const length = edge ? curveLength(edge.curve) : 0;
     const off = feature.places.filter(({ atMm }) => atMm > length + 1e-6);
     if (!edge || off.length === 0) return [];
-    return [{
-      code: 'STATION_OFF', title: `${off.length === 1 ? `Station ${off[0]!.name} lies` : `${off.length} stations lie`} past the end of the edge`, detail: `The edge is ${length.toFixed(1)} mm long.`,
-      mend: { label: 'Leave out what lies past it', changes: { places: feature.places.filter(({ atMm }) => atMm <= length + 1e-6) } },
-    }];
+    return [
+      {
+        code: 'STATION_OFF',
+        title: `${off.length === 1 ? `Station ${off[0]!.name} lies` : `${off.length} stations lie`} past the end of the edge`,
+        detail: `The edge is ${length.toFixed(1)} mm long.`,
+        mend: {
+          label: 'Leave out what lies past it',
+          changes: { places: feature.places.filter(({ atMm }) => atMm <= length + 1e-6) },
+        },
+      },
+    ];
   },
 };
 

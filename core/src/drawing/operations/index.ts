@@ -17,13 +17,25 @@ export type * from './operation-kind.ts';
 export { cutOf, cutWords, grooveGap };
 
 /** Every kind of operation. A new kind is a new file and one line here. */
-const TRAITS: { readonly [K in OperationKind]: OperationTraits<K> } = { through, groove, bevel, crease, trench, pocket, slit, hinge, mark, engrave };
+const TRAITS: { readonly [K in OperationKind]: OperationTraits<K> } = {
+  through,
+  groove,
+  bevel,
+  crease,
+  trench,
+  pocket,
+  slit,
+  hinge,
+  mark,
+  engrave,
+};
 
 /** What is particular to an operation's kind. */
 export const traitsOf = <K extends OperationKind>(kind: K): OperationTraits<K> => TRAITS[kind] as OperationTraits<K>;
 
 // The table is keyed by kind, so an operation always meets the traits of its own kind; TypeScript cannot follow that through a union.
-const own = (operation: Operation): OperationTraits<OperationKind> => TRAITS[operation.kind] as unknown as OperationTraits<OperationKind>;
+const own = (operation: Operation): OperationTraits<OperationKind> =>
+  TRAITS[operation.kind] as unknown as OperationTraits<OperationKind>;
 
 /** How deep an operation goes in mm, for those that have a depth. */
 export function operationDepth(operation: Operation, thicknessMm: number): number | undefined {
@@ -34,11 +46,16 @@ export function operationDepth(operation: Operation, thicknessMm: number): numbe
 export function mirroredOperation(operation: Operation): Operation {
   const other = { left: 'right', right: 'left' } as const;
   if (operation.kind === 'trench' && operation.side !== 'centre') return { ...operation, side: other[operation.side] };
-  return operation.kind === 'hinge' && operation.relief !== 'both' ? { ...operation, relief: other[operation.relief] } : operation;
+  return operation.kind === 'hinge' && operation.relief !== 'both'
+    ? { ...operation, relief: other[operation.relief] }
+    : operation;
 }
 export const operationWord = (operation: Operation): string => own(operation).word;
 export const operationCaption = (operation: Operation): string => own(operation).caption(operation);
 export const operationAngle = (operation: Operation): number | undefined => own(operation).angleDegrees(operation);
-export const operationWidth = (operation: Operation, thicknessMm: number): number => own(operation).trueWidthMm(operation, thicknessMm);
-export const operationArea = (operation: Operation, site: OperationSite): Region => own(operation).area(operation, site);
-export const operationFaults = (operation: Operation, thicknessMm: number): readonly OperationFault[] => own(operation).faults(operation, thicknessMm);
+export const operationWidth = (operation: Operation, thicknessMm: number): number =>
+  own(operation).trueWidthMm(operation, thicknessMm);
+export const operationArea = (operation: Operation, site: OperationSite): Region =>
+  own(operation).area(operation, site);
+export const operationFaults = (operation: Operation, thicknessMm: number): readonly OperationFault[] =>
+  own(operation).faults(operation, thicknessMm);

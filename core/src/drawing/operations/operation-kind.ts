@@ -16,7 +16,16 @@ export interface OperationSite {
 
 /** A fault in an operation's own numbers, before its mend is made into a command. */
 export interface OperationFault {
-  readonly code: 'GROOVE_NARROW' | 'GROOVE_STEEP' | 'BEVEL_STEEP' | 'CREASE_STEEP' | 'TRENCH_NARROW' | 'POCKET_DEEP' | 'SLIT_TURN' | 'SLIT_DEEP' | 'HINGE_STEEP';
+  readonly code:
+    | 'GROOVE_NARROW'
+    | 'GROOVE_STEEP'
+    | 'BEVEL_STEEP'
+    | 'CREASE_STEEP'
+    | 'TRENCH_NARROW'
+    | 'POCKET_DEEP'
+    | 'SLIT_TURN'
+    | 'SLIT_DEEP'
+    | 'HINGE_STEEP';
   readonly title: string;
   readonly detail: string;
   readonly mend: { readonly label: string; readonly changes: Readonly<Record<string, unknown>> };

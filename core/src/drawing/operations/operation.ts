@@ -1,7 +1,10 @@
 import type { GrooveSchool, HingeRelief, TrenchFold } from '../../allowance/index.ts';
 
 /** Where an operation runs: a whole path, or some segments of it. */
-export interface OperationPlace { readonly pathId: string; readonly segmentIds?: readonly string[] }
+export interface OperationPlace {
+  readonly pathId: string;
+  readonly segmentIds?: readonly string[];
+}
 
 /** The side of the board that is worked: the face that is printed and cut from, or the back. */
 export type BoardFace = 'face' | 'back';
@@ -19,7 +22,9 @@ interface OperationBase {
 }
 
 /** Cut right through the board. */
-export interface ThroughCut extends OperationBase { readonly kind: 'through' }
+export interface ThroughCut extends OperationBase {
+  readonly kind: 'through';
+}
 /** V groove of two bevels that folds toward its own face. */
 export interface Groove extends OperationBase {
   readonly kind: 'groove';
@@ -34,9 +39,15 @@ export interface Groove extends OperationBase {
   readonly hingeOn?: HingeGround;
 }
 /** Slanted edge: the face is cut back by t·tan β. On a line within the part it is one of the two lips of a groove. */
-export interface Bevel extends OperationBase { readonly kind: 'bevel'; readonly bevelDegrees: number }
+export interface Bevel extends OperationBase {
+  readonly kind: 'bevel';
+  readonly bevelDegrees: number;
+}
 /** The face is dented, nothing removed. */
-export interface Crease extends OperationBase { readonly kind: 'crease'; readonly foldDegrees: number }
+export interface Crease extends OperationBase {
+  readonly kind: 'crease';
+  readonly foldDegrees: number;
+}
 /** Strip of foam removed, far skin kept. */
 export interface Trench extends OperationBase {
   readonly kind: 'trench';
@@ -49,7 +60,10 @@ export interface Trench extends OperationBase {
   readonly layers?: number;
 }
 /** Area cut away to a depth, far skin kept. */
-export interface Pocket extends OperationBase { readonly kind: 'pocket'; readonly depthMm: number }
+export interface Pocket extends OperationBase {
+  readonly kind: 'pocket';
+  readonly depthMm: number;
+}
 /** Plain cut that opens: the board folds away from it. */
 export interface Slit extends OperationBase {
   readonly kind: 'slit';
@@ -69,10 +83,25 @@ export interface Hinge extends OperationBase {
   readonly hingeOn?: HingeGround;
 }
 /** Line to align or glue to; nothing is cut. */
-export interface Mark extends OperationBase { readonly kind: 'mark' }
+export interface Mark extends OperationBase {
+  readonly kind: 'mark';
+}
 /** Line drawn into the skin with a pen or the tip of a blade. */
-export interface Engraving extends OperationBase { readonly kind: 'engrave' }
+export interface Engraving extends OperationBase {
+  readonly kind: 'engrave';
+}
 
 export type Operation = ThroughCut | Groove | Bevel | Crease | Trench | Pocket | Slit | Hinge | Mark | Engraving;
 export type OperationKind = Operation['kind'];
-export const OPERATION_KINDS: readonly OperationKind[] = ['through', 'groove', 'bevel', 'crease', 'trench', 'pocket', 'slit', 'hinge', 'mark', 'engrave'];
+export const OPERATION_KINDS: readonly OperationKind[] = [
+  'through',
+  'groove',
+  'bevel',
+  'crease',
+  'trench',
+  'pocket',
+  'slit',
+  'hinge',
+  'mark',
+  'engrave',
+];

@@ -8,7 +8,9 @@ const unit = ref<'mm' | 'in'>('mm');
 
 const field = ref<HTMLInputElement>();
 /** The dialog takes the focus itself first; the field takes it right after. */
-const takeFocus = (): void => { setTimeout(() => field.value?.focus()); };
+const takeFocus = (): void => {
+  setTimeout(() => field.value?.focus());
+};
 
 function create(): void {
   if (name.value.trim() === '') return;
@@ -21,7 +23,16 @@ function create(): void {
 <template>
   <el-dialog v-model="isOpen" title="New airframe" width="420" @open-auto-focus="takeFocus">
     <form id="new-airframe" class="form" @submit.prevent="create">
-      <label>Name <input ref="field" v-model="name" name="airframe-name" maxlength="80" required placeholder="What will it be called" /></label>
+      <label
+        >Name
+        <input
+          ref="field"
+          v-model="name"
+          name="airframe-name"
+          maxlength="80"
+          required
+          placeholder="What will it be called"
+      /></label>
       <fieldset>
         <legend>You measure in</legend>
         <label><input v-model="unit" type="radio" value="mm" name="unit" /> millimetres, A4 paper</label>
@@ -36,9 +47,30 @@ function create(): void {
 </template>
 
 <style scoped>
-.form { display: grid; gap: 16px; }
-.form > label { display: grid; gap: 4px; font-weight: 500; }
-input:not([type='radio']) { min-height: 38px; padding: 6px 10px; border: 1px solid #b5a67f; border-radius: var(--radius); background: #fffdf7; }
-fieldset { border: 0; padding: 0; display: grid; gap: 6px; }
-legend { font-weight: 500; margin-bottom: 4px; }
+.form {
+  display: grid;
+  gap: 16px;
+}
+.form > label {
+  display: grid;
+  gap: 4px;
+  font-weight: 500;
+}
+input:not([type='radio']) {
+  min-height: 38px;
+  padding: 6px 10px;
+  border: 1px solid #b5a67f;
+  border-radius: var(--radius);
+  background: #fffdf7;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+legend {
+  font-weight: 500;
+  margin-bottom: 4px;
+}
 </style>

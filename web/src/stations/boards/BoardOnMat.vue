@@ -6,28 +6,50 @@ import type { BoardView, PlacedPiece } from '@grain-fold/core/airframe';
 import PartMarks from '../../components/PartMarks.vue';
 
 /** One nested board on the mat, its pieces in the line code and its largest rest hatched. */
-const props = defineProps<{ view: BoardView; origin: Point; chosenIndex?: number; /** The chosen piece while it is held elsewhere. */ heldIndex?: number }>();
+const props = defineProps<{
+  view: BoardView;
+  origin: Point;
+  chosenIndex?: number;
+  /** The chosen piece while it is held elsewhere. */ heldIndex?: number;
+}>();
 const id = useId();
 
 const outline = computed(() => {
   const { board } = props.view;
-  const corners = board.outline ?? [{ x: 0, y: 0 }, { x: board.widthMm, y: 0 }, { x: board.widthMm, y: board.heightMm }, { x: 0, y: board.heightMm }];
+  const corners = board.outline ?? [
+    { x: 0, y: 0 },
+    { x: board.widthMm, y: 0 },
+    { x: board.widthMm, y: board.heightMm },
+    { x: 0, y: board.heightMm },
+  ];
   return corners.map(({ x, y }) => `${x},${y}`).join(' ');
 });
 const matrix = (placed: PlacedPiece): string => {
   const { a, b, c, d, e, f } = placementTransform(placed);
   return `matrix(${a} ${b} ${c} ${d} ${e} ${f})`;
 };
-const rest = computed(() => ({ x: props.view.rest.minX, y: props.view.rest.minY, width: props.view.rest.maxX - props.view.rest.minX, height: props.view.rest.maxY - props.view.rest.minY }));
+const rest = computed(() => ({
+  x: props.view.rest.minX,
+  y: props.view.rest.minY,
+  width: props.view.rest.maxX - props.view.rest.minX,
+  height: props.view.rest.maxY - props.view.rest.minY,
+}));
 </script>
 
 <template>
   <g :transform="`translate(${origin.x} ${origin.y})`">
-    <pattern :id="id" width="26" height="26" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)"><path d="M0 0V26" stroke="#7f9a5f" stroke-width="3" /></pattern>
+    <pattern :id="id" width="26" height="26" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)"
+      ><path d="M0 0V26" stroke="#7f9a5f" stroke-width="3"
+    /></pattern>
     <polygon :points="outline" fill="#12262c" opacity="0.55" transform="translate(3 -3)" />
     <polygon :points="outline" fill="#e4d8b9" />
     <rect v-if="rest.width > 60 && rest.height > 60" v-bind="rest" :fill="`url(#${id})`" opacity="0.75" />
-    <g v-for="({ placed, piece }, index) in view.pieces" :key="index" :transform="matrix(placed)" :opacity="index === heldIndex ? 0.35 : 1">
+    <g
+      v-for="({ placed, piece }, index) in view.pieces"
+      :key="index"
+      :transform="matrix(placed)"
+      :opacity="index === heldIndex ? 0.35 : 1"
+    >
       <PartMarks :part="piece.part" plain :fill="index === chosenIndex ? '#fff4dc' : 'var(--foam)'" />
     </g>
   </g>

@@ -25,33 +25,50 @@ const mat = useTemplateRef<InstanceType<typeof MatCanvas>>('mat');
 
 const nest = computed<AirframeNest | undefined>(() => nesting.best.value ?? work.airframe?.nest);
 const isOld = computed(() => work.airframe !== undefined && !isNestCurrent(work.airframe));
-const views = computed<readonly BoardView[]>(() => (work.airframe && nest.value ? boardViews(work.airframe, nest.value) : []));
+const views = computed<readonly BoardView[]>(() =>
+  work.airframe && nest.value ? boardViews(work.airframe, nest.value) : [],
+);
 const boards = computed(() => layOutBoards(views.value));
 const fitTo = computed(() => boardsBounds(boards.value));
 const placing = usePlacing(boards);
 const shownBoards = useStaggered(() => boards.value.length);
 const mayPlace = computed(() => !nesting.isRunning.value && !isOld.value);
 const hasParts = computed(() => (figures.quick?.pieces ?? 0) > 0);
-watch(() => boards.value.length, () => { placing.drop(); mat.value?.fit(); }, { flush: 'post' });
+watch(
+  () => boards.value.length,
+  () => {
+    placing.drop();
+    mat.value?.fit();
+  },
+  { flush: 'post' },
+);
 
 const held = computed(() => {
-  const where = placing.held.value, piece = placing.chosenPiece.value;
+  const where = placing.held.value,
+    piece = placing.chosenPiece.value;
   const on = where && boards.value[where.board];
   if (!where || !piece || !on) return undefined;
   const shape = shapeOf(piece.piece, where.placed);
-  const path = (ring: typeof shape.outer): string => `M${ring.map(({ x, y }) => `${x + on.origin.x} ${y + on.origin.y}`).join('L')}Z`;
+  const path = (ring: typeof shape.outer): string =>
+    `M${ring.map(({ x, y }) => `${x + on.origin.x} ${y + on.origin.y}`).join('L')}Z`;
   return [shape.outer, ...shape.holes].map(path).join('');
 });
 const chosenPath = computed(() => {
-  const piece = placing.chosenPiece.value, on = placing.chosen.value && boards.value[placing.chosen.value.board];
+  const piece = placing.chosenPiece.value,
+    on = placing.chosen.value && boards.value[placing.chosen.value.board];
   if (!piece || !on || placing.held.value) return undefined;
   return `M${piece.shape.outer.map(({ x, y }) => `${x + on.origin.x} ${y + on.origin.y}`).join('L')}Z`;
 });
 /** Names are written where they fit at the zoom. */
-function labels(view: BoardView, k: number): readonly { readonly x: number; readonly y: number; readonly text: string; readonly size: number }[] {
+function labels(
+  view: BoardView,
+  k: number,
+): readonly { readonly x: number; readonly y: number; readonly text: string; readonly size: number }[] {
   return view.pieces.flatMap(({ piece, shape }) => {
     const box = boundsOf(shape.outer);
-    const size = 13, room = Math.min(boundsWidth(box) * k * 0.86, 400), tall = (box.maxY - box.minY) * k;
+    const size = 13,
+      room = Math.min(boundsWidth(box) * k * 0.86, 400),
+      tall = (box.maxY - box.minY) * k;
     if (tall < size + 3 || room < piece.part.name.length * size * 0.42) return [];
     const full = piece.part.side === 'single' ? piece.part.name : `${piece.part.name}, ${piece.part.side}`;
     const text = room < full.length * size * 0.42 ? piece.part.name : full;
@@ -59,7 +76,8 @@ function labels(view: BoardView, k: number): readonly { readonly x: number; read
   });
 }
 const yieldFill = (view: BoardView): string => (view.yield >= 0.6 ? '#c4dba4' : '#ffc878');
-const restText = ({ rest }: BoardView): string => `rest ${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLength(rest.maxY - rest.minY, work.unit, 0)} ${work.unit}`;
+const restText = ({ rest }: BoardView): string =>
+  `rest ${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLength(rest.maxY - rest.minY, work.unit, 0)} ${work.unit}`;
 
 useEventListener(window, 'keydown', (event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -75,7 +93,10 @@ useEventListener(window, 'keydown', (event) => {
   else if (event.key.startsWith('Arrow') && placing.chosen.value && !isOnControl) {
     event.preventDefault();
     const size = (work.unit === 'in' ? 25.4 / 16 : 1) * (event.shiftKey ? 10 : 1);
-    placing.nudge({ ArrowLeft: -size, ArrowRight: size }[event.key] ?? 0, { ArrowDown: -size, ArrowUp: size }[event.key] ?? 0);
+    placing.nudge(
+      { ArrowLeft: -size, ArrowRight: size }[event.key] ?? 0,
+      { ArrowDown: -size, ArrowUp: size }[event.key] ?? 0,
+    );
   }
 });
 </script>
@@ -84,56 +105,184 @@ useEventListener(window, 'keydown', (event) => {
   <div class="station">
     <div class="station-body">
       <MatCanvas
-        v-if="views.length > 0" ref="mat" :fit-to="fitTo" :unit="work.unit" :arrows-pan="!placing.chosen.value" label="Boards with the parts nested on them" :cursor="placing.held.value ? 'grabbing' : 'default'"
-        @press="(at) => { if (mayPlace) placing.press(at); }" @move="(at) => placing.move(at)" @release="placing.release()"
+        v-if="views.length > 0"
+        ref="mat"
+        :fit-to="fitTo"
+        :unit="work.unit"
+        :arrows-pan="!placing.chosen.value"
+        label="Boards with the parts nested on them"
+        :cursor="placing.held.value ? 'grabbing' : 'default'"
+        @press="
+          (at) => {
+            if (mayPlace) placing.press(at);
+          }
+        "
+        @move="(at) => placing.move(at)"
+        @release="placing.release()"
       >
         <template #world>
           <BoardOnMat
-            v-for="({ view, origin }, board) in boards.slice(0, shownBoards)" :key="view.number" :view="view" :origin="origin"
-            :chosen-index="placing.chosen.value?.board === board ? placing.chosen.value.index : undefined" :held-index="placing.held.value && placing.chosen.value?.board === board ? placing.chosen.value.index : undefined"
+            v-for="({ view, origin }, board) in boards.slice(0, shownBoards)"
+            :key="view.number"
+            :view="view"
+            :origin="origin"
+            :chosen-index="placing.chosen.value?.board === board ? placing.chosen.value.index : undefined"
+            :held-index="
+              placing.held.value && placing.chosen.value?.board === board ? placing.chosen.value.index : undefined
+            "
           />
-          <path v-if="chosenPath" :d="chosenPath" fill="none" :stroke="placing.refusal.value ? 'var(--brick)' : 'var(--marigold)'" stroke-width="3" vector-effect="non-scaling-stroke" />
-          <path v-if="held" :d="held" :fill="placing.heldFault.value ? '#e7a18f' : '#fff4dc'" fill-opacity="0.85" fill-rule="evenodd" :stroke="placing.heldFault.value ? 'var(--brick)' : 'var(--marigold)'" stroke-width="3" vector-effect="non-scaling-stroke" />
+          <path
+            v-if="chosenPath"
+            :d="chosenPath"
+            fill="none"
+            :stroke="placing.refusal.value ? 'var(--brick)' : 'var(--marigold)'"
+            stroke-width="3"
+            vector-effect="non-scaling-stroke"
+          />
+          <path
+            v-if="held"
+            :d="held"
+            :fill="placing.heldFault.value ? '#e7a18f' : '#fff4dc'"
+            fill-opacity="0.85"
+            fill-rule="evenodd"
+            :stroke="placing.heldFault.value ? 'var(--brick)' : 'var(--marigold)'"
+            stroke-width="3"
+            vector-effect="non-scaling-stroke"
+          />
         </template>
         <template #screen="{ toScreen, view: mapped }">
           <g class="figures" font-weight="600" pointer-events="none">
             <template v-for="{ view, origin } in boards" :key="view.number">
-              <g :transform="`translate(${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).x} ${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).y - 8})`">
-                <text fill="#fff" font-size="16">Board {{ view.number }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2">{{ formatLength(view.board.widthMm, work.unit, 0) }} × {{ formatLength(view.board.heightMm, work.unit, 0) }} · {{ countOf(view.pieces.length, 'piece') }}</tspan><tspan v-if="view.board.widthMm * mapped.k < 260" dx="12" :fill="yieldFill(view)">{{ Math.round(view.yield * 100) }} %</tspan></text>
-                <text v-if="view.board.widthMm * mapped.k >= 260" :x="view.board.widthMm * mapped.k" text-anchor="end" font-size="16" :fill="yieldFill(view)">{{ Math.round(view.yield * 100) }} %</text>
+              <g
+                :transform="`translate(${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).x} ${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).y - 8})`"
+              >
+                <text fill="#fff" font-size="16"
+                  >Board {{ view.number
+                  }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2"
+                    >{{ formatLength(view.board.widthMm, work.unit, 0) }} ×
+                    {{ formatLength(view.board.heightMm, work.unit, 0) }} ·
+                    {{ countOf(view.pieces.length, 'piece') }}</tspan
+                  ><tspan v-if="view.board.widthMm * mapped.k < 260" dx="12" :fill="yieldFill(view)"
+                    >{{ Math.round(view.yield * 100) }} %</tspan
+                  ></text
+                >
+                <text
+                  v-if="view.board.widthMm * mapped.k >= 260"
+                  :x="view.board.widthMm * mapped.k"
+                  text-anchor="end"
+                  font-size="16"
+                  :fill="yieldFill(view)"
+                  >{{ Math.round(view.yield * 100) }} %</text
+                >
               </g>
-              <text v-if="(view.rest.maxX - view.rest.minX) * mapped.k > 150 && (view.rest.maxY - view.rest.minY) * mapped.k > 34" :x="toScreen({ x: origin.x + (view.rest.minX + view.rest.maxX) / 2, y: 0 }).x" :y="toScreen({ x: 0, y: origin.y + (view.rest.minY + view.rest.maxY) / 2 }).y + 5" text-anchor="middle" font-size="15" fill="#33481f" stroke="#e4d8b9" stroke-width="5" paint-order="stroke">{{ restText(view) }}</text>
-              <text v-for="(label, index) in labels(view, mapped.k)" :key="index" :x="toScreen({ x: label.x + origin.x, y: 0 }).x" :y="toScreen({ x: 0, y: label.y + origin.y }).y + 4" :font-size="label.size" font-weight="500" text-anchor="middle" fill="var(--ink)" stroke="var(--foam)" stroke-width="4" paint-order="stroke">{{ label.text }}</text>
+              <text
+                v-if="
+                  (view.rest.maxX - view.rest.minX) * mapped.k > 150 &&
+                  (view.rest.maxY - view.rest.minY) * mapped.k > 34
+                "
+                :x="toScreen({ x: origin.x + (view.rest.minX + view.rest.maxX) / 2, y: 0 }).x"
+                :y="toScreen({ x: 0, y: origin.y + (view.rest.minY + view.rest.maxY) / 2 }).y + 5"
+                text-anchor="middle"
+                font-size="15"
+                fill="#33481f"
+                stroke="#e4d8b9"
+                stroke-width="5"
+                paint-order="stroke"
+                >{{ restText(view) }}</text
+              >
+              <text
+                v-for="(label, index) in labels(view, mapped.k)"
+                :key="index"
+                :x="toScreen({ x: label.x + origin.x, y: 0 }).x"
+                :y="toScreen({ x: 0, y: label.y + origin.y }).y + 4"
+                :font-size="label.size"
+                font-weight="500"
+                text-anchor="middle"
+                fill="var(--ink)"
+                stroke="var(--foam)"
+                stroke-width="4"
+                paint-order="stroke"
+                >{{ label.text }}</text
+              >
             </template>
           </g>
         </template>
         <div class="mat-tools" role="toolbar" aria-label="Nest">
-          <button v-if="!nesting.isRunning.value" type="button" @click="nesting.start(tries)"><kbd>Enter</kbd> nest again</button>
-          <button v-else type="button" aria-pressed="true" @click="nesting.stop()"><kbd>Esc</kbd> stop, keep best</button>
-          <button type="button" :disabled="!placing.chosen.value || !mayPlace" @click="placing.turn(1)"><kbd>R</kbd> turn</button>
+          <button v-if="!nesting.isRunning.value" type="button" @click="nesting.start(tries)">
+            <kbd>Enter</kbd> nest again
+          </button>
+          <button v-else type="button" aria-pressed="true" @click="nesting.stop()">
+            <kbd>Esc</kbd> stop, keep best
+          </button>
+          <button type="button" :disabled="!placing.chosen.value || !mayPlace" @click="placing.turn(1)">
+            <kbd>R</kbd> turn
+          </button>
           <button type="button" :disabled="!mayPlace" @click="placing.step(1)"><kbd>]</kbd> next piece</button>
           <button type="button" :disabled="!work.undoLabel" @click="work.undo()">undo</button>
         </div>
       </MatCanvas>
       <div v-else class="nothing">
         <div class="empty">
-          <h2>{{ nesting.isRunning.value ? 'Looking for a nest' : hasParts ? 'Lay the parts on boards' : 'Nothing to nest yet' }}</h2>
-          <p>{{ hasParts ? 'The parts are laid into each other by their true shapes, grain and clearance kept. You can stop any time and keep the best so far.' : 'Draw a part first; it is then laid on your boards here.' }}</p>
-          <button v-if="hasParts && !nesting.isRunning.value" type="button" class="button strong first" @click="nesting.start(tries)">Nest the parts</button>
+          <h2>
+            {{
+              nesting.isRunning.value
+                ? 'Looking for a nest'
+                : hasParts
+                  ? 'Lay the parts on boards'
+                  : 'Nothing to nest yet'
+            }}
+          </h2>
+          <p>
+            {{
+              hasParts
+                ? 'The parts are laid into each other by their true shapes, grain and clearance kept. You can stop any time and keep the best so far.'
+                : 'Draw a part first; it is then laid on your boards here.'
+            }}
+          </p>
+          <button
+            v-if="hasParts && !nesting.isRunning.value"
+            type="button"
+            class="button strong first"
+            @click="nesting.start(tries)"
+          >
+            Nest the parts
+          </button>
         </div>
       </div>
       <NestSlip v-model:tries="tries" :views="views" :nesting="nesting" :is-old="isOld" @nest="nesting.start(tries)">
-        <PieceSlip v-if="placing.chosenPiece.value && placing.chosen.value" :placing="placing" :view="boards[placing.chosen.value.board]!.view" :is-fixed="!mayPlace" />
+        <PieceSlip
+          v-if="placing.chosenPiece.value && placing.chosen.value"
+          :placing="placing"
+          :view="boards[placing.chosen.value.board]!.view"
+          :is-fixed="!mayPlace"
+        />
       </NestSlip>
     </div>
     <TrayBar>
-      <template v-if="nesting.isRunning.value"><span>nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> · {{ nesting.progress.value?.tried ?? 0 }} orders tried</span><span>best <b>{{ nesting.progress.value?.effectiveBoards.toFixed(2) ?? '…' }}</b></span><span><kbd>Esc</kbd> stop, keep best</span></template>
-      <template v-else><span>drag a piece to move it</span><span><kbd>R</kbd> turn</span><span><kbd>arrows</kbd> nudge</span><span><kbd>[</kbd> <kbd>]</kbd> choose</span></template>
+      <template v-if="nesting.isRunning.value"
+        ><span
+          >nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> · {{ nesting.progress.value?.tried ?? 0 }} orders
+          tried</span
+        ><span
+          >best <b>{{ nesting.progress.value?.effectiveBoards.toFixed(2) ?? '…' }}</b></span
+        ><span><kbd>Esc</kbd> stop, keep best</span></template
+      >
+      <template v-else
+        ><span>drag a piece to move it</span><span><kbd>R</kbd> turn</span><span><kbd>arrows</kbd> nudge</span
+        ><span><kbd>[</kbd> <kbd>]</kbd> choose</span></template
+      >
     </TrayBar>
   </div>
 </template>
 
 <style scoped>
-.nothing { flex: 1; background: var(--mat); display: flex; }
-.first { background: var(--foam); color: var(--ink); }
+.nothing {
+  flex: 1;
+  background: var(--mat);
+  display: flex;
+}
+.first {
+  background: var(--foam);
+  color: var(--ink);
+}
 </style>

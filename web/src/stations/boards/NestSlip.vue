@@ -13,7 +13,8 @@ defineEmits<{ nest: []; 'update:tries': [value: number] }>();
 const work = useAirframe();
 
 const settings = computed(() => work.airframe!.settings.nest);
-const change = (changes: Partial<NestSettings>): void => work.changeSettings('Change nest', { nest: { ...settings.value, ...changes } });
+const change = (changes: Partial<NestSettings>): void =>
+  work.changeSettings('Change nest', { nest: { ...settings.value, ...changes } });
 const nest = computed(() => props.nesting.best.value ?? work.airframe?.nest);
 const placed = computed(() => props.views.reduce((sum, view) => sum + view.pieces.length, 0));
 const cost = computed(() => props.views.reduce((sum, { board }) => sum + board.price, 0));
@@ -22,13 +23,20 @@ const yieldOfAll = computed(() => {
   const total = props.views.reduce((sum, view) => sum + area(view), 0);
   return total > 0 ? props.views.reduce((sum, view) => sum + view.yield * area(view), 0) / total : 0;
 });
-const restWords = ({ rest }: BoardView): string => `${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLengthWithUnit(rest.maxY - rest.minY, work.unit, 0)}`;
+const restWords = ({ rest }: BoardView): string =>
+  `${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLengthWithUnit(rest.maxY - rest.minY, work.unit, 0)}`;
 const pieces = computed(() => piecesOfAirframe(work.airframe!));
-const unplaced = computed(() => (nest.value?.unplaced ?? []).filter(({ quantity }) => quantity > 0).map(({ pieceId, quantity }) => {
-  const piece = pieces.value.find(({ id }) => id === pieceId);
-  const hasBoards = work.airframe!.boards.some((board) => board.material === piece?.part.material && board.count > 0);
-  return { pieceId, quantity, name: piece?.part.name ?? pieceId, material: piece?.part.material ?? '', hasBoards };
-}));
+const unplaced = computed(() =>
+  (nest.value?.unplaced ?? [])
+    .filter(({ quantity }) => quantity > 0)
+    .map(({ pieceId, quantity }) => {
+      const piece = pieces.value.find(({ id }) => id === pieceId);
+      const hasBoards = work.airframe!.boards.some(
+        (board) => board.material === piece?.part.material && board.count > 0,
+      );
+      return { pieceId, quantity, name: piece?.part.name ?? pieceId, material: piece?.part.material ?? '', hasBoards };
+    }),
+);
 const held = computed(() => {
   const parts = work.airframe!.parts;
   return [
@@ -46,50 +54,157 @@ const held = computed(() => {
       <p>{{ placed }} pieces placed · {{ formatLengthWithUnit(settings.clearanceMm, work.unit) }} apart</p>
     </div>
     <slot />
-    <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status"><h3>This nest is older than the parts</h3><p>Parts, boards or distances have changed since. Nest again before you cut.</p><button type="button" class="button strong small" @click="$emit('nest')">Nest again</button></div>
+    <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status">
+      <h3>This nest is older than the parts</h3>
+      <p>Parts, boards or distances have changed since. Nest again before you cut.</p>
+      <button type="button" class="button strong small" @click="$emit('nest')">Nest again</button>
+    </div>
     <p v-if="nesting.fault.value" class="warn" role="alert">{{ nesting.fault.value }}</p>
     <section v-if="nesting.progress.value">
       <h2 class="eyebrow">{{ nesting.isRunning.value ? 'Best so far' : 'Last search' }}</h2>
-      <p class="big figures" aria-live="polite">{{ nesting.progress.value.effectiveBoards.toFixed(2) }} <small>boards, the last one by how far it is filled</small></p>
-      <NestCourse v-if="nesting.course.value.length > 0" :course="nesting.course.value" :seconds="nesting.seconds.value" />
+      <p class="big figures" aria-live="polite">
+        {{ nesting.progress.value.effectiveBoards.toFixed(2) }}
+        <small>boards, the last one by how far it is filled</small>
+      </p>
+      <NestCourse
+        v-if="nesting.course.value.length > 0"
+        :course="nesting.course.value"
+        :seconds="nesting.seconds.value"
+      />
     </section>
-    <div v-for="one in unplaced" :key="one.pieceId" class="warn"><b>{{ one.quantity }} {{ one.name }} found no place.</b> {{ one.hasBoards ? `Count more boards of ${one.material} on Stock, or let the part turn.` : `There is no board of ${one.material} in stock.` }}</div>
+    <div v-for="one in unplaced" :key="one.pieceId" class="warn">
+      <b>{{ one.quantity }} {{ one.name }} found no place.</b>
+      {{
+        one.hasBoards
+          ? `Count more boards of ${one.material} on Stock, or let the part turn.`
+          : `There is no board of ${one.material} in stock.`
+      }}
+    </div>
     <section v-if="views.length > 0">
       <h2 class="eyebrow">Yield</h2>
       <div v-for="view in views" :key="view.number" class="row">
         <span class="board">Board {{ view.number }}</span>
-        <span class="bar" role="img" :aria-label="`${Math.round(view.yield * 100)} % used`"><span :style="{ width: `${view.yield * 100}%`, background: view.yield >= 0.6 ? '#5c7f3c' : 'var(--marigold)' }" /></span>
+        <span class="bar" role="img" :aria-label="`${Math.round(view.yield * 100)} % used`"
+          ><span
+            :style="{ width: `${view.yield * 100}%`, background: view.yield >= 0.6 ? '#5c7f3c' : 'var(--marigold)' }"
+        /></span>
         <span class="value">{{ Math.round(view.yield * 100) }} %</span>
       </div>
-      <div class="row"><span>Boards cost</span><span class="value">{{ cost.toFixed(2) }}</span></div>
-      <div class="row"><span>Largest rest</span><span class="value">{{ restWords(views.at(-1)!) }}</span></div>
+      <div class="row">
+        <span>Boards cost</span><span class="value">{{ cost.toFixed(2) }}</span>
+      </div>
+      <div class="row">
+        <span>Largest rest</span><span class="value">{{ restWords(views.at(-1)!) }}</span>
+      </div>
     </section>
     <section>
       <h2 class="eyebrow">Distances and search</h2>
       <div class="rows">
-        <MeasureField label="Between parts" :unit="work.unit" :model-value="settings.clearanceMm" :least="0" :most="50" @update:model-value="change({ clearanceMm: $event })" />
-        <MeasureField label="From the board's edge" :unit="work.unit" :model-value="settings.edgeMarginMm" :least="0" :most="100" @update:model-value="change({ edgeMarginMm: $event })" />
-        <ChoiceRow label="Free parts turn by" :model-value="String(settings.turnStep)" :choices="[['90', '90°'], ['45', '45°'], ['30', '30°'], ['15', '15°']]" @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })" />
-        <ChoiceRow label="Orders to try" :model-value="String(tries)" :choices="[['12', '12, quick'], ['60', '60'], ['300', '300'], ['1000000', 'until stopped']]" @update:model-value="$emit('update:tries', Number($event))" />
-        <MeasureField label="Seed: same seed, same nest" kind="number" :model-value="settings.seed" :least="1" :most="999999" @update:model-value="change({ seed: Math.round($event) })" />
+        <MeasureField
+          label="Between parts"
+          :unit="work.unit"
+          :model-value="settings.clearanceMm"
+          :least="0"
+          :most="50"
+          @update:model-value="change({ clearanceMm: $event })"
+        />
+        <MeasureField
+          label="From the board's edge"
+          :unit="work.unit"
+          :model-value="settings.edgeMarginMm"
+          :least="0"
+          :most="100"
+          @update:model-value="change({ edgeMarginMm: $event })"
+        />
+        <ChoiceRow
+          label="Free parts turn by"
+          :model-value="String(settings.turnStep)"
+          :choices="[
+            ['90', '90°'],
+            ['45', '45°'],
+            ['30', '30°'],
+            ['15', '15°'],
+          ]"
+          @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
+        />
+        <ChoiceRow
+          label="Orders to try"
+          :model-value="String(tries)"
+          :choices="[
+            ['12', '12, quick'],
+            ['60', '60'],
+            ['300', '300'],
+            ['1000000', 'until stopped'],
+          ]"
+          @update:model-value="$emit('update:tries', Number($event))"
+        />
+        <MeasureField
+          label="Seed: same seed, same nest"
+          kind="number"
+          :model-value="settings.seed"
+          :least="1"
+          :most="999999"
+          @update:model-value="change({ seed: Math.round($event) })"
+        />
       </div>
     </section>
     <section>
       <h2 class="eyebrow">Held by</h2>
-      <div v-for="one in held" :key="one.word" class="row"><span>{{ one.word }}</span><span class="value">{{ one.count }} <small>{{ one.unit }}</small></span></div>
+      <div v-for="one in held" :key="one.word" class="row">
+        <span>{{ one.word }}</span
+        ><span class="value"
+          >{{ one.count }} <small>{{ one.unit }}</small></span
+        >
+      </div>
     </section>
   </aside>
 </template>
 
 <style scoped>
-.big { font-size: 38px; font-weight: 600; line-height: 1.1; margin-top: 4px; }
-.big small { font-size: 14px; font-weight: 500; color: var(--ink-soft); }
-.bar { flex: 1; height: 12px; background: #e8dec4; }
-.bar span { display: block; height: 100%; }
-.board { width: 62px; }
-.row .value { min-width: 44px; text-align: right; }
-.note { margin-top: 14px; background: var(--marigold-pale); border-left: 4px solid var(--marigold); padding: 10px 12px 12px; }
-.note h3 { font-size: 14.5px; font-weight: 600; }
-.note p { margin: 3px 0 8px; }
-.warn { margin-top: 12px; background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 8px 12px; }
+.big {
+  font-size: 38px;
+  font-weight: 600;
+  line-height: 1.1;
+  margin-top: 4px;
+}
+.big small {
+  font-size: 14px;
+  font-weight: 500;
+  color: var(--ink-soft);
+}
+.bar {
+  flex: 1;
+  height: 12px;
+  background: #e8dec4;
+}
+.bar span {
+  display: block;
+  height: 100%;
+}
+.board {
+  width: 62px;
+}
+.row .value {
+  min-width: 44px;
+  text-align: right;
+}
+.note {
+  margin-top: 14px;
+  background: var(--marigold-pale);
+  border-left: 4px solid var(--marigold);
+  padding: 10px 12px 12px;
+}
+.note h3 {
+  font-size: 14.5px;
+  font-weight: 600;
+}
+.note p {
+  margin: 3px 0 8px;
+}
+.warn {
+  margin-top: 12px;
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  padding: 8px 12px;
+}
 </style>

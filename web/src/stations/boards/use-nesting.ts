@@ -6,7 +6,10 @@ import { nestWorker } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe.ts';
 
 /** A point of the search's course: when, and how good the best nest was. */
-export interface CoursePoint { readonly seconds: number; readonly effectiveBoards: number }
+export interface CoursePoint {
+  readonly seconds: number;
+  readonly effectiveBoards: number;
+}
 
 /** A search for a nest in the worker: how it stands, its best so far, and how it came there. */
 export function useNesting() {
@@ -39,15 +42,27 @@ export function useNesting() {
       // Parts edited meanwhile make the nest one of an older state; its fingerprint says so where it is shown.
       if (work.airframe?.id === airframe.id) work.setNest(`Nest on ${result.nest.boards.length} boards`, result.nest);
     } catch (error) {
-      fault.value = error instanceof Error ? `The nest stopped: ${error.message}` : 'The nest stopped without a reason.';
+      fault.value =
+        error instanceof Error ? `The nest stopped: ${error.message}` : 'The nest stopped without a reason.';
     } finally {
       isRunning.value = false;
       best.value = undefined;
     }
   }
-  const stop = (): void => { if (isRunning.value) void nestWorker().stop(); };
+  const stop = (): void => {
+    if (isRunning.value) void nestWorker().stop();
+  };
   onBeforeUnmount(stop);
 
-  return { isRunning, progress, best, course, fault, start, stop, seconds: computed(() => progress.value?.seconds ?? 0) };
+  return {
+    isRunning,
+    progress,
+    best,
+    course,
+    fault,
+    start,
+    stop,
+    seconds: computed(() => progress.value?.seconds ?? 0),
+  };
 }
 export type Nesting = ReturnType<typeof useNesting>;

@@ -15,41 +15,100 @@ const figures = useFigures();
 /** Worked out in a worker: the order of folds takes trying. What is shown stays until the next is there. */
 const told = shallowRef<CutList>();
 const list = computed<CutList>(() => told.value ?? { parts: [], boards: [], totals: cutTotals([]) });
-watch(() => work.airframe, async (airframe) => {
-  const next = airframe && await figuresWorker().cutList(airframe);
-  if (work.airframe === airframe) told.value = next;
-}, { immediate: true });
+watch(
+  () => work.airframe,
+  async (airframe) => {
+    const next = airframe && (await figuresWorker().cutList(airframe));
+    if (work.airframe === airframe) told.value = next;
+  },
+  { immediate: true },
+);
 const length = (mm: number): string => formatRunLength(mm, work.unit);
-const totals = computed(() => [
-  { word: 'Cut through', figure: length(list.value.totals.throughMm) }, { word: 'Mitre grooves', figure: length(list.value.totals.grooveMm) },
-  { word: 'Edge bevels', figure: length(list.value.totals.bevelMm) }, { word: 'Trenches', figure: length(list.value.totals.trenchMm) },
-  { word: 'Creases', figure: length(list.value.totals.creaseMm) }, { word: 'Tape on folds', figure: length(list.value.totals.tapeMm) }, { word: 'Pockets', figure: String(list.value.totals.pockets) },
-].filter(({ figure }) => !/^0(\.0)?( |$)/.test(figure)));
-const sums = (sum: CutTotals): string => [`cut through ${length(sum.throughMm)}`, ...([['grooves', sum.grooveMm], ['bevels', sum.bevelMm], ['trenches', sum.trenchMm]] as const).filter(([, mm]) => mm > 0).map(([word, mm]) => `${word} ${length(mm)}`)].join(' · ');
-const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => part.group))].map((group) => ({ group, parts: list.value.parts.filter(({ part }) => part.group === group) })));
+const totals = computed(() =>
+  [
+    { word: 'Cut through', figure: length(list.value.totals.throughMm) },
+    { word: 'Mitre grooves', figure: length(list.value.totals.grooveMm) },
+    { word: 'Edge bevels', figure: length(list.value.totals.bevelMm) },
+    { word: 'Trenches', figure: length(list.value.totals.trenchMm) },
+    { word: 'Creases', figure: length(list.value.totals.creaseMm) },
+    { word: 'Tape on folds', figure: length(list.value.totals.tapeMm) },
+    { word: 'Pockets', figure: String(list.value.totals.pockets) },
+  ].filter(({ figure }) => !/^0(\.0)?( |$)/.test(figure)),
+);
+const sums = (sum: CutTotals): string =>
+  [
+    `cut through ${length(sum.throughMm)}`,
+    ...(
+      [
+        ['grooves', sum.grooveMm],
+        ['bevels', sum.bevelMm],
+        ['trenches', sum.trenchMm],
+      ] as const
+    )
+      .filter(([, mm]) => mm > 0)
+      .map(([word, mm]) => `${word} ${length(mm)}`),
+  ].join(' · ');
+const groups = computed(() =>
+  [...new Set(list.value.parts.map(({ part }) => part.group))].map((group) => ({
+    group,
+    parts: list.value.parts.filter(({ part }) => part.group === group),
+  })),
+);
 </script>
 
 <template>
   <div class="station">
     <div class="reading">
       <header>
-        <div><h1>Cut list</h1><p class="lead"><b class="figures">{{ list.totals.pieces }}</b> pieces{{ list.boards.length > 0 ? ` on ${countOf(list.boards.length, 'board')}` : '' }}, at × {{ work.airframe?.settings.scale.toFixed(3) }}</p></div>
+        <div>
+          <h1>Cut list</h1>
+          <p class="lead">
+            <b class="figures">{{ list.totals.pieces }}</b> pieces{{
+              list.boards.length > 0 ? ` on ${countOf(list.boards.length, 'board')}` : ''
+            }}, at × {{ work.airframe?.settings.scale.toFixed(3) }}
+          </p>
+        </div>
         <div class="downloads">
           <DownloadButton name="cut-list.pdf" :disabled="list.parts.length === 0">Download the PDF</DownloadButton>
           <DownloadButton name="cut-list.csv" quiet :disabled="list.parts.length === 0">Download CSV</DownloadButton>
         </div>
       </header>
-      <p v-if="(figures.quick?.faults ?? 0) > 0" class="warn">{{ figures.quick?.faults }} faults are open. <RouterLink :to="{ name: 'parts' }">Mend them on Parts</RouterLink> before you cut.</p>
+      <p v-if="(figures.quick?.faults ?? 0) > 0" class="warn">
+        {{ figures.quick?.faults }} faults are open.
+        <RouterLink :to="{ name: 'parts' }">Mend them on Parts</RouterLink> before you cut.
+      </p>
       <p v-if="!told" class="note" role="status">Writing the cut list</p>
-      <div v-else-if="list.parts.length === 0" class="empty"><h2>Nothing to cut yet</h2><p>Every part with a closed outline is listed here with its grooves, bevels, trenches and pockets, and the board it lies on.</p><RouterLink class="button strong" :to="{ name: 'parts' }">Draw a part</RouterLink></div>
+      <div v-else-if="list.parts.length === 0" class="empty">
+        <h2>Nothing to cut yet</h2>
+        <p>
+          Every part with a closed outline is listed here with its grooves, bevels, trenches and pockets, and the board
+          it lies on.
+        </p>
+        <RouterLink class="button strong" :to="{ name: 'parts' }">Draw a part</RouterLink>
+      </div>
       <template v-else>
-        <dl class="totals"><div v-for="one in totals" :key="one.word"><dt>{{ one.word }}</dt><dd class="figures">{{ one.figure }}</dd></div></dl>
+        <dl class="totals">
+          <div v-for="one in totals" :key="one.word">
+            <dt>{{ one.word }}</dt>
+            <dd class="figures">{{ one.figure }}</dd>
+          </div>
+        </dl>
         <section aria-label="By board">
           <h2>By board</h2>
-          <p v-if="list.boards.length === 0" class="note">These parts are not nested yet, or have changed since. <RouterLink :to="{ name: 'boards' }">Nest them on Boards</RouterLink> to see what is cut from which board.</p>
+          <p v-if="list.boards.length === 0" class="note">
+            These parts are not nested yet, or have changed since.
+            <RouterLink :to="{ name: 'boards' }">Nest them on Boards</RouterLink> to see what is cut from which board.
+          </p>
           <div v-for="board in list.boards" :key="board.number" class="board">
-            <h3>Board {{ board.number }} <span>{{ board.label }}</span></h3>
-            <p class="names"><span v-for="{ part, quantity } in board.parts" :key="part.id + part.side"><b class="figures">{{ quantity }}</b> {{ part.name }}{{ part.side === 'single' ? '' : ` ${part.side}` }}</span></p>
+            <h3>
+              Board {{ board.number }} <span>{{ board.label }}</span>
+            </h3>
+            <p class="names">
+              <span v-for="{ part, quantity } in board.parts" :key="part.id + part.side"
+                ><b class="figures">{{ quantity }}</b> {{ part.name
+                }}{{ part.side === 'single' ? '' : ` ${part.side}` }}</span
+              >
+            </p>
             <p class="sum figures">{{ sums(board.totals) }}</p>
           </div>
         </section>
@@ -64,22 +123,89 @@ const groups = computed(() => [...new Set(list.value.parts.map(({ part }) => par
 </template>
 
 <style scoped>
-header { display: flex; justify-content: space-between; align-items: flex-start; gap: 24px; }
-h1 { font-size: 26px; }
-.lead { font-size: 16px; color: var(--ink-soft); }
-.lead b { font-size: 18px; color: var(--ink); }
-.downloads { display: flex; gap: 10px; }
-.downloads :deep(.button) { min-height: 42px; }
-.totals { display: flex; flex-wrap: wrap; gap: 0 40px; margin-top: 20px; border-top: 2px solid var(--ink); border-bottom: 1px solid var(--ink); padding: 12px 0; }
-dt { color: var(--ink-soft); }
-dd { font-size: 24px; font-weight: 600; line-height: 1.2; }
-section { margin-top: 32px; }
-h2 { font-size: 19px; margin-bottom: 8px; }
-.board { border-top: 1px solid var(--ticket-line); padding: 10px 0 12px; }
-.board h3 { font-size: 16px; font-weight: 600; }
-.board h3 span { font-weight: 400; color: var(--ink-soft); margin-left: 6px; }
-.names { display: flex; flex-wrap: wrap; gap: 2px 20px; margin-top: 4px; font-size: 15px; }
-.sum { color: var(--ink-soft); font-size: 15px; font-weight: 500; margin-top: 4px; }
-.note { background: var(--marigold-pale); border-left: 4px solid var(--marigold); padding: 8px 12px; }
-.warn { margin-top: 14px; background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 8px 12px; }
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+  gap: 24px;
+}
+h1 {
+  font-size: 26px;
+}
+.lead {
+  font-size: 16px;
+  color: var(--ink-soft);
+}
+.lead b {
+  font-size: 18px;
+  color: var(--ink);
+}
+.downloads {
+  display: flex;
+  gap: 10px;
+}
+.downloads :deep(.button) {
+  min-height: 42px;
+}
+.totals {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 40px;
+  margin-top: 20px;
+  border-top: 2px solid var(--ink);
+  border-bottom: 1px solid var(--ink);
+  padding: 12px 0;
+}
+dt {
+  color: var(--ink-soft);
+}
+dd {
+  font-size: 24px;
+  font-weight: 600;
+  line-height: 1.2;
+}
+section {
+  margin-top: 32px;
+}
+h2 {
+  font-size: 19px;
+  margin-bottom: 8px;
+}
+.board {
+  border-top: 1px solid var(--ticket-line);
+  padding: 10px 0 12px;
+}
+.board h3 {
+  font-size: 16px;
+  font-weight: 600;
+}
+.board h3 span {
+  font-weight: 400;
+  color: var(--ink-soft);
+  margin-left: 6px;
+}
+.names {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 20px;
+  margin-top: 4px;
+  font-size: 15px;
+}
+.sum {
+  color: var(--ink-soft);
+  font-size: 15px;
+  font-weight: 500;
+  margin-top: 4px;
+}
+.note {
+  background: var(--marigold-pale);
+  border-left: 4px solid var(--marigold);
+  padding: 8px 12px;
+}
+.warn {
+  margin-top: 14px;
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  padding: 8px 12px;
+}
 </style>

@@ -7,11 +7,19 @@ import InkDrawing from '../../components/InkDrawing.vue';
 
 /** A part in the line code, as tall as it needs at the picture's width. */
 const props = defineProps<{ part: ResolvedPart }>();
-const WIDTH_MM = 60, TALLEST_MM = 34;
-const height = computed(() => Math.min(TALLEST_MM, Math.max(5, (WIDTH_MM * boundsHeight(props.part.bounds)) / Math.max(1, boundsWidth(props.part.bounds)))));
+const WIDTH_MM = 60,
+  TALLEST_MM = 34;
+const height = computed(() =>
+  Math.min(
+    TALLEST_MM,
+    Math.max(5, (WIDTH_MM * boundsHeight(props.part.bounds)) / Math.max(1, boundsWidth(props.part.bounds))),
+  ),
+);
 const inks = computed(() => partPicture(props.part, { minX: 1, maxX: WIDTH_MM - 1, minY: 1, maxY: height.value - 1 }));
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH_MM} ${height}`" role="img" :aria-label="`${part.name} with its lines of work`"><g :transform="`translate(0 ${height}) scale(1 -1)`"><InkDrawing :inks="inks" /></g></svg>
+  <svg :viewBox="`0 0 ${WIDTH_MM} ${height}`" role="img" :aria-label="`${part.name} with its lines of work`">
+    <g :transform="`translate(0 ${height}) scale(1 -1)`"><InkDrawing :inks="inks" /></g>
+  </svg>
 </template>

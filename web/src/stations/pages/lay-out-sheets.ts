@@ -20,14 +20,27 @@ const GAP_MM = 34;
 export function layOutSheets(plan: PagePlan): readonly SheetOnMap[] {
   const sized = plan.sheets.map((sheet) => {
     const pages = plan.pages.filter((page) => page.sheet === sheet.number);
-    const [minX, maxX] = [Math.min(...pages.map(({ view }) => view.minX)), Math.max(...pages.map(({ view }) => view.maxX))];
-    const [minY, maxY] = [Math.min(...pages.map(({ view }) => view.minY)), Math.max(...pages.map(({ view }) => view.maxY))];
+    const [minX, maxX] = [
+      Math.min(...pages.map(({ view }) => view.minX)),
+      Math.max(...pages.map(({ view }) => view.maxX)),
+    ];
+    const [minY, maxY] = [
+      Math.min(...pages.map(({ view }) => view.minY)),
+      Math.max(...pages.map(({ view }) => view.maxY)),
+    ];
     return { sheet, pages, minX, minY, width: maxX - minX, height: maxY - minY };
   });
   const origins = hangInRows(sized, GAP_MM, GAP_MM);
   return sized.map(({ sheet, pages, minX, minY, width, height }, index) => {
     const origin = origins[index]!;
     const shift = { x: origin.x - minX, y: origin.y - minY };
-    return { sheet, origin, width, height, shift, pages: pages.map((page) => ({ ...page, label: { x: page.view.minX + shift.x, y: page.view.maxY + shift.y } })) };
+    return {
+      sheet,
+      origin,
+      width,
+      height,
+      shift,
+      pages: pages.map((page) => ({ ...page, label: { x: page.view.minX + shift.x, y: page.view.maxY + shift.y } })),
+    };
   });
 }

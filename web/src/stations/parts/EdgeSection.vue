@@ -18,10 +18,17 @@ const work = useAirframe();
 const curve = computed(() => curveOf(props.path, props.index));
 const arc = computed(() => (curve.value.kind === 'arc' ? arcGeometry(curve.value) : undefined));
 const isOuter = computed(() => 'role' in props.path && props.path.role === 'outer');
-const ends = computed(() => [props.path.nodes[props.index]!, props.path.nodes[(props.index + 1) % props.path.nodes.length]!] as const);
+const ends = computed(
+  () => [props.path.nodes[props.index]!, props.path.nodes[(props.index + 1) % props.path.nodes.length]!] as const,
+);
 
 function setKind(kind: string): void {
-  const to = kind === 'line' ? { kind: 'line' as const } : kind === 'arc' ? { kind: 'arc' as const, bulge: 0.3 } : { kind: 'cubic' as const };
+  const to =
+    kind === 'line'
+      ? { kind: 'line' as const }
+      : kind === 'arc'
+        ? { kind: 'arc' as const, bulge: 0.3 }
+        : { kind: 'cubic' as const };
   work.run(props.part.id, { name: 'changeSegment', args: { segmentId: props.segment.id, to } });
 }
 /** Radius to bulge for the smaller arc on the same side: half the chord over the radius is the sine of half the sweep. */
@@ -35,26 +42,48 @@ function setRadius(radius: number): void {
   work.run(props.part.id, { name: 'changeSegment', args: { segmentId: props.segment.id, to: { kind: 'arc', bulge } } });
 }
 function addBevel(): void {
-  if (!work.run(props.part.id, { name: 'addOperation', args: { on: { pathId: props.path.id, segmentIds: [props.segment.id] }, operation: operationDraft('bevel') } })) return;
+  if (
+    !work.run(props.part.id, {
+      name: 'addOperation',
+      args: { on: { pathId: props.path.id, segmentIds: [props.segment.id] }, operation: operationDraft('bevel') },
+    })
+  )
+    return;
   const added = work.airframe?.parts.find(({ id }) => id === props.part.id)?.operations.at(-1);
   if (added) emit('choose', { kind: 'operation', operationId: added.id });
 }
 /** Other straight edges of the outline that this one could be a seam with; outlines with more are joined in the folded view. */
 const MOST_SEAM_EDGES = 40;
 const others = computed(() => {
-  const lines = props.path.segments.flatMap((one, at) => (one.kind === 'line' && one.id !== props.segment.id ? [[one.id, `edge ${at + 1}`] as const] : []));
+  const lines = props.path.segments.flatMap((one, at) =>
+    one.kind === 'line' && one.id !== props.segment.id ? [[one.id, `edge ${at + 1}`] as const] : [],
+  );
   return lines.length <= MOST_SEAM_EDGES ? [['', 'no edge'] as const, ...lines] : [];
 });
-const seam = computed(() => props.part.seams?.find(({ fromSegmentId, toSegmentId }) => fromSegmentId === props.segment.id || toSegmentId === props.segment.id));
-const met = computed(() => (seam.value ? (seam.value.fromSegmentId === props.segment.id ? seam.value.toSegmentId : seam.value.fromSegmentId) : ''));
+const seam = computed(() =>
+  props.part.seams?.find(
+    ({ fromSegmentId, toSegmentId }) => fromSegmentId === props.segment.id || toSegmentId === props.segment.id,
+  ),
+);
+const met = computed(() =>
+  seam.value ? (seam.value.fromSegmentId === props.segment.id ? seam.value.toSegmentId : seam.value.fromSegmentId) : '',
+);
 function meet(other: string): void {
   const remove = seam.value ? [{ name: 'removeSeam' as const, args: { seamId: seam.value.id } }] : [];
-  const add = other === '' ? [] : [{ name: 'addSeam' as const, args: { fromSegmentId: props.segment.id, toSegmentId: other } }];
+  const add =
+    other === '' ? [] : [{ name: 'addSeam' as const, args: { fromSegmentId: props.segment.id, toSegmentId: other } }];
   work.runAll(props.part.id, [...remove, ...add], other === '' ? 'Remove seam' : 'Declare seam');
 }
-const insert = (): void => { work.run(props.part.id, { name: 'insertNode', args: { segmentId: props.segment.id, t: props.t > 0.02 && props.t < 0.98 ? props.t : 0.5 } }); };
+const insert = (): void => {
+  work.run(props.part.id, {
+    name: 'insertNode',
+    args: { segmentId: props.segment.id, t: props.t > 0.02 && props.t < 0.98 ? props.t : 0.5 },
+  });
+};
 const parts = ref(2);
-const divide = (): void => { work.run(props.part.id, { name: 'divideSegment', args: { segmentId: props.segment.id, count: parts.value } }); };
+const divide = (): void => {
+  work.run(props.part.id, { name: 'divideSegment', args: { segmentId: props.segment.id, count: parts.value } });
+};
 function removePath(): void {
   if (work.run(props.part.id, { name: 'removePath', args: { pathId: props.path.id } })) emit('choose', undefined);
 }
@@ -64,14 +93,64 @@ function removePath(): void {
   <section aria-label="Chosen edge">
     <h2 class="eyebrow">Edge {{ index + 1 }} of the {{ isOuter ? 'outline' : 'role' in path ? 'hole' : 'line' }}</h2>
     <div class="rows">
-      <ChoiceRow label="Runs" :model-value="segment.kind" :choices="[['line', 'straight'], ['arc', 'as an arc'], ['cubic', 'as a curve']]" @update:model-value="setKind" />
-      <MeasureField v-if="segment.kind === 'line'" label="Length" :unit="work.unit" :model-value="distance(...ends)" :least="0.01" @update:model-value="work.run(part.id, { name: 'shapeRun', args: { segmentId: segment.id, lengthMm: $event } })" />
-      <div v-else class="row"><span class="label">Length along it</span><span class="value">{{ formatLengthWithUnit(curveLength(curve), work.unit) }}</span></div>
-      <MeasureField label="Direction" kind="angle" :model-value="directionDegrees(...ends)" :least="-360" :most="360" @update:model-value="work.run(part.id, { name: 'shapeRun', args: { segmentId: segment.id, angleDegrees: $event } })" />
-      <MeasureField v-if="arc" label="Radius" :unit="work.unit" :model-value="arc.radius" :least="0.1" @update:model-value="setRadius" />
-      <div v-if="arc" class="row"><span class="label">Sweep</span><span class="value">{{ Math.abs(degrees(arc.sweep)).toFixed(1) }}°</span></div>
-      <ChoiceRow v-if="segment.kind === 'line' && isOuter && others.length > 0" label="Folded, it meets" :model-value="met" :choices="others" @update:model-value="meet" />
-      <MeasureField label="Divide in" kind="number" :model-value="parts" :least="2" :most="200" @update:model-value="parts = Math.round($event)" />
+      <ChoiceRow
+        label="Runs"
+        :model-value="segment.kind"
+        :choices="[
+          ['line', 'straight'],
+          ['arc', 'as an arc'],
+          ['cubic', 'as a curve'],
+        ]"
+        @update:model-value="setKind"
+      />
+      <MeasureField
+        v-if="segment.kind === 'line'"
+        label="Length"
+        :unit="work.unit"
+        :model-value="distance(...ends)"
+        :least="0.01"
+        @update:model-value="work.run(part.id, { name: 'shapeRun', args: { segmentId: segment.id, lengthMm: $event } })"
+      />
+      <div v-else class="row">
+        <span class="label">Length along it</span
+        ><span class="value">{{ formatLengthWithUnit(curveLength(curve), work.unit) }}</span>
+      </div>
+      <MeasureField
+        label="Direction"
+        kind="angle"
+        :model-value="directionDegrees(...ends)"
+        :least="-360"
+        :most="360"
+        @update:model-value="
+          work.run(part.id, { name: 'shapeRun', args: { segmentId: segment.id, angleDegrees: $event } })
+        "
+      />
+      <MeasureField
+        v-if="arc"
+        label="Radius"
+        :unit="work.unit"
+        :model-value="arc.radius"
+        :least="0.1"
+        @update:model-value="setRadius"
+      />
+      <div v-if="arc" class="row">
+        <span class="label">Sweep</span><span class="value">{{ Math.abs(degrees(arc.sweep)).toFixed(1) }}°</span>
+      </div>
+      <ChoiceRow
+        v-if="segment.kind === 'line' && isOuter && others.length > 0"
+        label="Folded, it meets"
+        :model-value="met"
+        :choices="others"
+        @update:model-value="meet"
+      />
+      <MeasureField
+        label="Divide in"
+        kind="number"
+        :model-value="parts"
+        :least="2"
+        :most="200"
+        @update:model-value="parts = Math.round($event)"
+      />
       <SizingRow v-if="!isOuter" :part="part" :path="path" />
       <ExistsInRow v-if="'role' in path" :part="part" :target-id="path.id" :variants="path.variants" />
       <SlotSection v-if="'role' in path && path.role === 'hole'" :part="part" :hole="path" />
@@ -80,11 +159,18 @@ function removePath(): void {
       <button type="button" class="button small" @click="insert">Insert a point</button>
       <button type="button" class="button small" @click="divide">Divide in {{ parts }}</button>
       <button v-if="'role' in path" type="button" class="button small" @click="addBevel">Bevel this edge</button>
-      <button type="button" class="button small" @click="removePath">Remove the {{ isOuter ? 'outline' : 'role' in path ? 'hole' : 'line' }}</button>
+      <button type="button" class="button small" @click="removePath">
+        Remove the {{ isOuter ? 'outline' : 'role' in path ? 'hole' : 'line' }}
+      </button>
     </div>
   </section>
 </template>
 
 <style scoped>
-.doings { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 10px; }
+.doings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 10px;
+}
 </style>

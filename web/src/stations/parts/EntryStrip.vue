@@ -7,7 +7,11 @@ import { mustClose, toolTraits } from './part-tools.ts';
 import type { ArcWay, Drafting } from './use-drafting.ts';
 
 /** Typed entry of the next point: how far and which way from the last one, or where it is. */
-const props = defineProps<{ drafting: Drafting; pointer?: Point; /** Only one half of the part is drawn: its outline ends on the centre line. */ isHalf?: boolean }>();
+const props = defineProps<{
+  drafting: Drafting;
+  pointer?: Point;
+  /** Only one half of the part is drawn: its outline ends on the centre line. */ isHalf?: boolean;
+}>();
 const work = useAirframe();
 const length = ref('');
 const angle = ref('');
@@ -20,8 +24,17 @@ const first = useTemplateRef<HTMLInputElement>('first');
 
 const last = computed(() => props.drafting.points.value.at(-1));
 const isShape = computed(() => props.drafting.shape.value !== 'points');
-const SHAPES = [['points', 'corner by corner'], ['rectangle', 'rectangle'], ['circle', 'circle'], ['slot', 'slot with round ends']] as const;
-const ARC_WAYS: readonly (readonly [ArcWay, string])[] = [['through', 'through a place'], ['touching', 'on from the run before'], ['radius', 'by its radius']];
+const SHAPES = [
+  ['points', 'corner by corner'],
+  ['rectangle', 'rectangle'],
+  ['circle', 'circle'],
+  ['slot', 'slot with round ends'],
+] as const;
+const ARC_WAYS: readonly (readonly [ArcWay, string])[] = [
+  ['through', 'through a place'],
+  ['touching', 'on from the run before'],
+  ['radius', 'by its radius'],
+];
 const traits = computed(() => toolTraits(props.drafting.tool.value));
 const heading = computed(() => (last.value && props.pointer ? directionDegrees(last.value, props.pointer) : 0));
 
@@ -39,7 +52,9 @@ type Read = { readonly ok: true; readonly at: Point } | { readonly ok: false; re
 
 /** The point that the fields describe; a length without an angle goes towards the pointer, x or y left empty keep the last point's. */
 function read(): Read {
-  const lengths = [length, x, y].map((field) => (field.value.trim() === '' ? undefined : parseLength(field.value.trim().replace(/^\+/, ''), work.unit)));
+  const lengths = [length, x, y].map((field) =>
+    field.value.trim() === '' ? undefined : parseLength(field.value.trim().replace(/^\+/, ''), work.unit),
+  );
   const isStep = (field: Ref<string>): boolean => field.value.trim().startsWith('+');
   const bad = lengths.find((one) => one && !one.ok);
   if (bad && !bad.ok) return bad;
@@ -50,24 +65,38 @@ function read(): Read {
     if (typed && !typed.ok) return typed;
     return { ok: true, at: polar(last.value, along, typed?.ok ? typed.value : heading.value) };
   }
-  if (right === undefined && up === undefined) return { ok: false, message: last.value ? 'Type a length, or a place across and up.' : 'Type a place across and up.' };
+  if (right === undefined && up === undefined)
+    return {
+      ok: false,
+      message: last.value ? 'Type a length, or a place across and up.' : 'Type a place across and up.',
+    };
   const from = last.value ?? { x: 0, y: 0 };
-  return { ok: true, at: { x: right === undefined ? from.x : right + (isStep(x) ? from.x : 0), y: up === undefined ? from.y : up + (isStep(y) ? from.y : 0) } };
+  return {
+    ok: true,
+    at: {
+      x: right === undefined ? from.x : right + (isStep(x) ? from.x : 0),
+      y: up === undefined ? from.y : up + (isStep(y) ? from.y : 0),
+    },
+  };
 }
 /** The second place of a shape: a rectangle's far corner by width and height, a circle's rim by its radius. */
 function readShape(from: Point): Read {
   const isCircle = props.drafting.shape.value === 'circle';
   if (props.drafting.shape.value === 'slot') {
-    const reach = parseLength(length.value, work.unit), turn = angle.value.trim() === '' ? undefined : parseNumber(angle.value);
+    const reach = parseLength(length.value, work.unit),
+      turn = angle.value.trim() === '' ? undefined : parseNumber(angle.value);
     if (!reach.ok) return reach;
     if (turn && !turn.ok) return turn;
-    return reach.mm > 0 ? { ok: true, at: polar(from, reach.mm, turn?.ok ? turn.value : 0) } : { ok: false, message: 'A slot must be more than 0 long.' };
+    return reach.mm > 0
+      ? { ok: true, at: polar(from, reach.mm, turn?.ok ? turn.value : 0) }
+      : { ok: false, message: 'A slot must be more than 0 long.' };
   }
   const sizes = (isCircle ? [width] : [width, height]).map((field) => parseLength(field.value, work.unit));
   const bad = sizes.find((one) => !one.ok);
   if (bad && !bad.ok) return bad;
   const [across, up] = sizes.map((one) => (one.ok ? one.mm : 0)) as [number, number | undefined];
-  if (across === 0 || up === 0) return { ok: false, message: isCircle ? 'A radius must be more than 0.' : 'Width and height must not be 0.' };
+  if (across === 0 || up === 0)
+    return { ok: false, message: isCircle ? 'A radius must be more than 0.' : 'Width and height must not be 0.' };
   return { ok: true, at: { x: from.x + across, y: from.y + (up ?? 0) } };
 }
 function enter(): void {
@@ -75,14 +104,21 @@ function enter(): void {
   message.value = result.ok ? '' : result.message;
   if (!result.ok) return;
   props.drafting.addPoint(add(result.at, { x: 0, y: 0 }), 0.001);
-  [length, angle, x, y, width, height].forEach((field) => { field.value = ''; });
+  [length, angle, x, y, width, height].forEach((field) => {
+    field.value = '';
+  });
   void focus();
 }
 /** A length of its own: a slot's width, an arc's radius. */
 function setLength(event: Event, to: Ref<number>, mayBeNegative = false): void {
-  const field = event.target as HTMLInputElement, read = parseLength(field.value, work.unit);
+  const field = event.target as HTMLInputElement,
+    read = parseLength(field.value, work.unit);
   const isFine = read.ok && (mayBeNegative ? read.mm !== 0 : read.mm > 0) && Math.abs(read.mm) <= 10_000;
-  message.value = isFine ? '' : read.ok ? `That must ${mayBeNegative ? 'not be 0' : 'be more than 0'}, got ${field.value}.` : read.message;
+  message.value = isFine
+    ? ''
+    : read.ok
+      ? `That must ${mayBeNegative ? 'not be 0' : 'be more than 0'}, got ${field.value}.`
+      : read.message;
   if (isFine) to.value = read.mm;
   else field.value = formatLength(to.value, work.unit);
 }
@@ -92,46 +128,115 @@ const hint = computed(() => {
   if (shape.value === 'slot') return 'now the middle of its other end';
   if (runKind.value === 'cubic') return 'one smooth curve through every point you give';
   if (runKind.value !== 'arc') return shape.value === 'points' ? '+ before a number counts from the last point' : '';
-  if (arcWay.value === 'through') return arcVia.value ? 'now the end of the arc' : 'first a point the arc passes through';
-  return arcWay.value === 'touching' ? 'the end of the arc; it goes on in the direction of the run before' : 'the end of the arc; a radius below 0 bends to the right';
+  if (arcWay.value === 'through')
+    return arcVia.value ? 'now the end of the arc' : 'first a point the arc passes through';
+  return arcWay.value === 'touching'
+    ? 'the end of the arc; it goes on in the direction of the run before'
+    : 'the end of the arc; a radius below 0 bends to the right';
 });
-const sinceLast = computed(() => (last.value && props.pointer ? formatLength(distance(last.value, props.pointer), work.unit) : ''));
+const sinceLast = computed(() =>
+  last.value && props.pointer ? formatLength(distance(last.value, props.pointer), work.unit) : '',
+);
 const placeOf = (value: number | undefined): string => (value === undefined ? '' : formatLength(value, work.unit));
 </script>
 
 <template>
-  <form class="strip figures" aria-label="Type the next point" @submit.prevent="enter" @keydown.esc.prevent.stop="drafting.backOut()">
+  <form
+    class="strip figures"
+    aria-label="Type the next point"
+    @submit.prevent="enter"
+    @keydown.esc.prevent.stop="drafting.backOut()"
+  >
     <span class="word">{{ traits?.word }}</span>
-    <select v-if="mustClose(drafting.tool.value) && !last" aria-label="Shape" :value="drafting.shape.value" @change="drafting.shape.value = ($event.target as HTMLSelectElement).value as typeof drafting.shape.value">
+    <select
+      v-if="mustClose(drafting.tool.value) && !last"
+      aria-label="Shape"
+      :value="drafting.shape.value"
+      @change="drafting.shape.value = ($event.target as HTMLSelectElement).value as typeof drafting.shape.value"
+    >
       <option v-for="[value, word] in SHAPES" :key="value" :value="value">{{ word }}</option>
     </select>
     <template v-if="last && drafting.shape.value === 'slot'">
-      <label>length <input ref="first" v-model="length" name="length" :placeholder="sinceLast" autocomplete="off" /> {{ work.unit }}</label>
+      <label
+        >length <input ref="first" v-model="length" name="length" :placeholder="sinceLast" autocomplete="off" />
+        {{ work.unit }}</label
+      >
       <label>angle <input v-model="angle" name="angle" :placeholder="heading.toFixed(1)" autocomplete="off" /> °</label>
-      <label>width <input :value="formatLength(drafting.slotWidthMm.value, work.unit)" name="slot-width" autocomplete="off" @change="setLength($event, drafting.slotWidthMm)" /> {{ work.unit }}</label>
+      <label
+        >width
+        <input
+          :value="formatLength(drafting.slotWidthMm.value, work.unit)"
+          name="slot-width"
+          autocomplete="off"
+          @change="setLength($event, drafting.slotWidthMm)"
+        />
+        {{ work.unit }}</label
+      >
     </template>
     <template v-else-if="last && isShape">
-      <label>{{ drafting.shape.value === 'circle' ? 'radius' : 'width' }} <input ref="first" v-model="width" name="width" autocomplete="off" /> {{ work.unit }}</label>
-      <label v-if="drafting.shape.value === 'rectangle'">height <input v-model="height" name="height" autocomplete="off" /> {{ work.unit }}</label>
+      <label
+        >{{ drafting.shape.value === 'circle' ? 'radius' : 'width' }}
+        <input ref="first" v-model="width" name="width" autocomplete="off" /> {{ work.unit }}</label
+      >
+      <label v-if="drafting.shape.value === 'rectangle'"
+        >height <input v-model="height" name="height" autocomplete="off" /> {{ work.unit }}</label
+      >
     </template>
     <template v-else-if="last">
-      <label>length <input ref="first" v-model="length" name="length" :placeholder="sinceLast" autocomplete="off" /> {{ work.unit }}</label>
+      <label
+        >length <input ref="first" v-model="length" name="length" :placeholder="sinceLast" autocomplete="off" />
+        {{ work.unit }}</label
+      >
       <label>angle <input v-model="angle" name="angle" :placeholder="heading.toFixed(1)" autocomplete="off" /> °</label>
       <span class="or">or</span>
       <label>across <input v-model="x" name="across" :placeholder="placeOf(pointer?.x)" autocomplete="off" /></label>
-      <label>up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label>
+      <label
+        >up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label
+      >
     </template>
     <template v-else>
-      <label>across <input ref="first" v-model="x" name="across" :placeholder="placeOf(pointer?.x)" autocomplete="off" /></label>
-      <label>up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label>
+      <label
+        >across <input ref="first" v-model="x" name="across" :placeholder="placeOf(pointer?.x)" autocomplete="off"
+      /></label>
+      <label
+        >up <input v-model="y" name="up" :placeholder="placeOf(pointer?.y)" autocomplete="off" /> {{ work.unit }}</label
+      >
     </template>
     <button type="submit" class="go">Add point</button>
-    <button v-if="last && !isShape" type="button" :aria-pressed="drafting.runKind.value === 'arc'" @click="drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc'">arc</button>
-    <select v-if="last && drafting.runKind.value === 'arc'" v-model="drafting.arcWay.value" aria-label="Arc drawn"><option v-for="[value, word] in ARC_WAYS" :key="value" :value="value">{{ word }}</option></select>
-    <label v-if="last && drafting.runKind.value === 'arc' && drafting.arcWay.value === 'radius'">radius <input :value="formatLength(drafting.arcRadiusMm.value, work.unit)" name="radius" title="Below 0 it bends to the right" autocomplete="off" @change="setLength($event, drafting.arcRadiusMm, true)" /> {{ work.unit }}</label>
-    <button v-if="last && !isShape" type="button" :aria-pressed="drafting.runKind.value === 'cubic'" @click="drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic'">smooth curve</button>
+    <button
+      v-if="last && !isShape"
+      type="button"
+      :aria-pressed="drafting.runKind.value === 'arc'"
+      @click="drafting.runKind.value = drafting.runKind.value === 'arc' ? 'line' : 'arc'"
+    >
+      arc
+    </button>
+    <select v-if="last && drafting.runKind.value === 'arc'" v-model="drafting.arcWay.value" aria-label="Arc drawn">
+      <option v-for="[value, word] in ARC_WAYS" :key="value" :value="value">{{ word }}</option>
+    </select>
+    <label v-if="last && drafting.runKind.value === 'arc' && drafting.arcWay.value === 'radius'"
+      >radius
+      <input
+        :value="formatLength(drafting.arcRadiusMm.value, work.unit)"
+        name="radius"
+        title="Below 0 it bends to the right"
+        autocomplete="off"
+        @change="setLength($event, drafting.arcRadiusMm, true)"
+      />
+      {{ work.unit }}</label
+    >
+    <button
+      v-if="last && !isShape"
+      type="button"
+      :aria-pressed="drafting.runKind.value === 'cubic'"
+      @click="drafting.runKind.value = drafting.runKind.value === 'cubic' ? 'line' : 'cubic'"
+    >
+      smooth curve
+    </button>
     <button v-if="drafting.canClose.value" type="button" class="go" @click="drafting.close()">Close it</button>
-    <button v-if="drafting.canEnd.value" type="button" @click="drafting.end()">{{ mustClose(drafting.tool.value) && !isHalf ? 'Leave open' : 'End here' }}</button>
+    <button v-if="drafting.canEnd.value" type="button" @click="drafting.end()">
+      {{ mustClose(drafting.tool.value) && !isHalf ? 'Leave open' : 'End here' }}
+    </button>
     <button type="button" @click="drafting.start('select')">Cancel</button>
     <p v-if="message" role="alert">{{ message }}</p>
     <p v-else-if="hint" class="hint">{{ hint }}</p>
@@ -139,16 +244,78 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
 </template>
 
 <style scoped>
-.strip { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; position: absolute; left: 14px; right: 14px; bottom: 30px; z-index: 3; border-radius: var(--radius); padding: 8px 14px; background: #1b333b; color: #e9eee9; font-size: 15px; font-weight: 500; }
-.word { color: #ffc878; font-weight: 600; }
-input { width: 74px; text-align: right; border: 0; border-bottom: 1px solid #88a5aa; background: #12262c; color: #fff; padding: 3px 6px; font-weight: 600; }
-input::placeholder { color: #9ab3b7; opacity: 1; font-weight: 500; }
-.or { color: #b9cbcc; }
-select { border: 1px solid #5d7f86; background: #12262c; color: #fff; border-radius: var(--radius); padding: 4px 6px; font-weight: 600; }
-button { border: 1px solid #5d7f86; background: transparent; border-radius: var(--radius); padding: 3px 10px; }
-button:hover { background: #29474f; }
-button[aria-pressed='true'], .go { background: var(--foam); color: var(--ink); border-color: var(--foam); font-weight: 600; }
-.go:hover { background: #fff; }
-p { flex-basis: 100%; color: #ffc9a3; }
-.hint { flex-basis: auto; color: #ffd9a1; }
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+  position: absolute;
+  left: 14px;
+  right: 14px;
+  bottom: 30px;
+  z-index: 3;
+  border-radius: var(--radius);
+  padding: 8px 14px;
+  background: #1b333b;
+  color: #e9eee9;
+  font-size: 15px;
+  font-weight: 500;
+}
+.word {
+  color: #ffc878;
+  font-weight: 600;
+}
+input {
+  width: 74px;
+  text-align: right;
+  border: 0;
+  border-bottom: 1px solid #88a5aa;
+  background: #12262c;
+  color: #fff;
+  padding: 3px 6px;
+  font-weight: 600;
+}
+input::placeholder {
+  color: #9ab3b7;
+  opacity: 1;
+  font-weight: 500;
+}
+.or {
+  color: #b9cbcc;
+}
+select {
+  border: 1px solid #5d7f86;
+  background: #12262c;
+  color: #fff;
+  border-radius: var(--radius);
+  padding: 4px 6px;
+  font-weight: 600;
+}
+button {
+  border: 1px solid #5d7f86;
+  background: transparent;
+  border-radius: var(--radius);
+  padding: 3px 10px;
+}
+button:hover {
+  background: #29474f;
+}
+button[aria-pressed='true'],
+.go {
+  background: var(--foam);
+  color: var(--ink);
+  border-color: var(--foam);
+  font-weight: 600;
+}
+.go:hover {
+  background: #fff;
+}
+p {
+  flex-basis: 100%;
+  color: #ffc9a3;
+}
+.hint {
+  flex-basis: auto;
+  color: #ffd9a1;
+}
 </style>

@@ -10,19 +10,36 @@ const all = computed(() => work.airframe?.settings.variants ?? []);
 const isIn = (name: string): boolean => !props.variants || props.variants.includes(name);
 function toggle(name: string): void {
   const now = all.value.filter((one) => (one === name ? !isIn(one) : isIn(one)));
-  work.run(props.part.id, { name: 'setVariants', args: { targetId: props.targetId, variants: now.length === all.value.length ? null : now } });
+  work.run(props.part.id, {
+    name: 'setVariants',
+    args: { targetId: props.targetId, variants: now.length === all.value.length ? null : now },
+  });
 }
 </script>
 
 <template>
   <div v-if="all.length > 0" class="row exists" role="group" aria-label="Exists in">
     <span class="label">Exists in</span>
-    <span class="names"><label v-for="name in all" :key="name">{{ name }} <input type="checkbox" :checked="isIn(name)" @click.prevent="toggle(name)" /></label></span>
+    <span class="names"
+      ><label v-for="name in all" :key="name"
+        >{{ name }} <input type="checkbox" :checked="isIn(name)" @click.prevent="toggle(name)" /></label
+    ></span>
   </div>
 </template>
 
 <style scoped>
-.exists { align-items: flex-start; }
-.names { display: grid; gap: 3px; justify-items: end; }
-label { display: flex; gap: 8px; align-items: center; font-weight: 600; }
+.exists {
+  align-items: flex-start;
+}
+.names {
+  display: grid;
+  gap: 3px;
+  justify-items: end;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-weight: 600;
+}
 </style>

@@ -1,7 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { curveLength } from '@grain-fold/core/geometry';
-import { curveOf, featureTraits, featureWord, findPath, isOnEdge, regularStations, tabReach, type Feature, type FeatureField, type Part, type ResolveContext } from '@grain-fold/core/drawing';
+import {
+  curveOf,
+  featureTraits,
+  featureWord,
+  findPath,
+  isOnEdge,
+  regularStations,
+  tabReach,
+  type Feature,
+  type FeatureField,
+  type Part,
+  type ResolveContext,
+} from '@grain-fold/core/drawing';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength, parseLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
@@ -14,11 +26,31 @@ const props = defineProps<{ part: Part; feature: Feature; context: ResolveContex
 const work = useAirframe();
 const traits = computed(() => featureTraits(props.feature.kind));
 const values = computed(() => props.feature as unknown as Readonly<Record<string, unknown>>);
-const change = (changes: Readonly<Record<string, unknown>>): void => { work.run(props.part.id, { name: 'changeFeature', args: { featureId: props.feature.id, changes } }); };
+const change = (changes: Readonly<Record<string, unknown>>): void => {
+  work.run(props.part.id, { name: 'changeFeature', args: { featureId: props.feature.id, changes } });
+};
 
-const materials = computed(() => [...new Set([...materialsOf(work.airframe?.boards ?? []), props.part.material])].map((name) => [name, name] as const));
+const materials = computed(() =>
+  [...new Set([...materialsOf(work.airframe?.boards ?? []), props.part.material])].map((name) => [name, name] as const),
+);
 /** Every tab row of the other parts. */
-const mates = computed(() => [['', 'choose a tab row'] as const, ...(work.airframe?.parts ?? []).filter(({ id }) => id !== props.part.id).flatMap((part) => (part.features ?? []).flatMap((feature) => (feature.kind === 'tabs' ? [[`${part.id}/${feature.id}`, `${part.name}, ${feature.count} × ${formatLength(feature.lengthMm, work.unit)}`] as const] : [])))]);
+const mates = computed(() => [
+  ['', 'choose a tab row'] as const,
+  ...(work.airframe?.parts ?? [])
+    .filter(({ id }) => id !== props.part.id)
+    .flatMap((part) =>
+      (part.features ?? []).flatMap((feature) =>
+        feature.kind === 'tabs'
+          ? [
+              [
+                `${part.id}/${feature.id}`,
+                `${part.name}, ${feature.count} × ${formatLength(feature.lengthMm, work.unit)}`,
+              ] as const,
+            ]
+          : [],
+      ),
+    ),
+]);
 
 const isAuto = (field: FeatureField): boolean => values.value[field.key] === 'auto';
 /** The number that a field stands for, the one it follows while it is automatic. */
@@ -27,18 +59,26 @@ function numberOf(field: FeatureField): number {
   if (typeof value === 'number') return value;
   const { feature, context } = props;
   if (feature.kind === 'tabs') return tabReach(feature, context);
-  return field.key === 'depthMm' ? Math.max(0.1, context.thicknessMm - 0.5) : 'material' in feature ? context.plateThicknesses[feature.material] ?? context.thicknessMm : 0;
+  return field.key === 'depthMm'
+    ? Math.max(0.1, context.thicknessMm - 0.5)
+    : 'material' in feature
+      ? (context.plateThicknesses[feature.material] ?? context.thicknessMm)
+      : 0;
 }
 const edgeMm = computed(() => {
   if (!isOnEdge(props.feature)) return 0;
-  const path = findPath(props.part, props.feature.on.pathId), { segmentId } = props.feature.on;
+  const path = findPath(props.part, props.feature.on.pathId),
+    { segmentId } = props.feature.on;
   const index = path?.segments.findIndex(({ id }) => id === segmentId) ?? -1;
   return path && index >= 0 ? curveLength(curveOf(path, index)) : 0;
 });
 const pitch = ref(50);
 const spread = (): void => change({ places: regularStations(edgeMm.value, pitch.value, 'S') });
 function setPlaces(event: Event): void {
-  const lines = (event.target as HTMLTextAreaElement).value.split('\n').map((line) => line.trim()).filter(Boolean);
+  const lines = (event.target as HTMLTextAreaElement).value
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean);
   const places: { atMm: number; name: string }[] = [];
   for (const line of lines) {
     const [at, ...name] = line.split(/\s+(?=[^\d/.'"+*=-])/);
@@ -51,7 +91,11 @@ function setPlaces(event: Event): void {
   }
   change({ places });
 }
-const placesText = computed(() => (props.feature.kind === 'stations' ? props.feature.places.map(({ atMm, name }) => `${formatLength(atMm, work.unit, 2)} ${name}`).join('\n') : ''));
+const placesText = computed(() =>
+  props.feature.kind === 'stations'
+    ? props.feature.places.map(({ atMm, name }) => `${formatLength(atMm, work.unit, 2)} ${name}`).join('\n')
+    : '',
+);
 const text = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
@@ -61,37 +105,168 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
     <div class="rows">
       <template v-for="field in traits.fields" :key="field.key">
         <template v-if="field.kind === 'length'">
-          <MeasureField :label="field.word" :unit="work.unit" :decimals="2" :model-value="numberOf(field)" :least="field.least" :most="field.most" @update:model-value="change({ [field.key]: $event })" />
-          <div v-if="field.auto" class="row"><label class="check"><input type="checkbox" :checked="isAuto(field)" @change="change({ [field.key]: ($event.target as HTMLInputElement).checked ? 'auto' : numberOf(field) })" /> follows the measured board</label></div>
+          <MeasureField
+            :label="field.word"
+            :unit="work.unit"
+            :decimals="2"
+            :model-value="numberOf(field)"
+            :least="field.least"
+            :most="field.most"
+            @update:model-value="change({ [field.key]: $event })"
+          />
+          <div v-if="field.auto" class="row">
+            <label class="check"
+              ><input
+                type="checkbox"
+                :checked="isAuto(field)"
+                @change="
+                  change({ [field.key]: ($event.target as HTMLInputElement).checked ? 'auto' : numberOf(field) })
+                "
+              />
+              follows the measured board</label
+            >
+          </div>
         </template>
-        <MeasureField v-else-if="field.kind === 'angle'" :label="field.word" kind="angle" :model-value="numberOf(field)" :least="field.least ?? -360" :most="field.most ?? 360" @update:model-value="change({ [field.key]: $event })" />
-        <MeasureField v-else-if="field.kind === 'count'" :label="field.word" kind="number" :model-value="numberOf(field)" :least="field.least" :most="field.most" @update:model-value="change({ [field.key]: Math.round($event) })" />
-        <ChoiceRow v-else-if="field.kind === 'choice'" :label="field.word" :model-value="String(values[field.key])" :choices="field.choices!" @update:model-value="change({ [field.key]: $event })" />
-        <ChoiceRow v-else-if="field.kind === 'material'" :label="field.word" :model-value="String(values[field.key])" :choices="materials" @update:model-value="change({ [field.key]: $event })" />
-        <ChoiceRow v-else-if="field.kind === 'mate'" :label="field.word" :model-value="String(values[field.key])" :choices="mates" @update:model-value="change({ [field.key]: $event })" />
-        <div v-else-if="field.kind === 'text'" class="row"><label :for="`words-${feature.id}`">{{ field.word }}</label><input :id="`words-${feature.id}`" class="text" maxlength="80" :value="String(values[field.key])" @change="change({ [field.key]: text($event) })" @keydown.enter="($event.target as HTMLInputElement).blur()" /></div>
+        <MeasureField
+          v-else-if="field.kind === 'angle'"
+          :label="field.word"
+          kind="angle"
+          :model-value="numberOf(field)"
+          :least="field.least ?? -360"
+          :most="field.most ?? 360"
+          @update:model-value="change({ [field.key]: $event })"
+        />
+        <MeasureField
+          v-else-if="field.kind === 'count'"
+          :label="field.word"
+          kind="number"
+          :model-value="numberOf(field)"
+          :least="field.least"
+          :most="field.most"
+          @update:model-value="change({ [field.key]: Math.round($event) })"
+        />
+        <ChoiceRow
+          v-else-if="field.kind === 'choice'"
+          :label="field.word"
+          :model-value="String(values[field.key])"
+          :choices="field.choices!"
+          @update:model-value="change({ [field.key]: $event })"
+        />
+        <ChoiceRow
+          v-else-if="field.kind === 'material'"
+          :label="field.word"
+          :model-value="String(values[field.key])"
+          :choices="materials"
+          @update:model-value="change({ [field.key]: $event })"
+        />
+        <ChoiceRow
+          v-else-if="field.kind === 'mate'"
+          :label="field.word"
+          :model-value="String(values[field.key])"
+          :choices="mates"
+          @update:model-value="change({ [field.key]: $event })"
+        />
+        <div v-else-if="field.kind === 'text'" class="row">
+          <label :for="`words-${feature.id}`">{{ field.word }}</label
+          ><input
+            :id="`words-${feature.id}`"
+            class="text"
+            maxlength="80"
+            :value="String(values[field.key])"
+            @change="change({ [field.key]: text($event) })"
+            @keydown.enter="($event.target as HTMLInputElement).blur()"
+          />
+        </div>
         <template v-else>
-          <MeasureField label="Every" :unit="work.unit" :model-value="pitch" :least="1" :most="2000" @update:model-value="pitch = $event" />
-          <div class="doings"><button type="button" class="button small" @click="spread">Spread along the edge</button></div>
-          <label class="places">{{ field.word }}, one a line: how far along, and its name <textarea rows="5" :value="placesText" @change="setPlaces" /></label>
+          <MeasureField
+            label="Every"
+            :unit="work.unit"
+            :model-value="pitch"
+            :least="1"
+            :most="2000"
+            @update:model-value="pitch = $event"
+          />
+          <div class="doings">
+            <button type="button" class="button small" @click="spread">Spread along the edge</button>
+          </div>
+          <label class="places"
+            >{{ field.word }}, one a line: how far along, and its name
+            <textarea rows="5" :value="placesText" @change="setPlaces" />
+          </label>
         </template>
       </template>
       <template v-if="!isOnEdge(feature)">
-        <MeasureField label="Middle across" :unit="work.unit" :decimals="2" :model-value="feature.at.x" @update:model-value="change({ at: { x: $event, y: feature.at.y } })" />
-        <MeasureField label="Middle up" :unit="work.unit" :decimals="2" :model-value="feature.at.y" @update:model-value="change({ at: { x: feature.at.x, y: $event } })" />
+        <MeasureField
+          label="Middle across"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="feature.at.x"
+          @update:model-value="change({ at: { x: $event, y: feature.at.y } })"
+        />
+        <MeasureField
+          label="Middle up"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="feature.at.y"
+          @update:model-value="change({ at: { x: feature.at.x, y: $event } })"
+        />
       </template>
-      <div v-if="feature.kind === 'balance' || feature.kind === 'lap'" class="row"><label :for="`label-${feature.id}`">Label</label><input :id="`label-${feature.id}`" class="text" maxlength="80" :value="feature.label" @change="change({ label: text($event) })" @keydown.enter="($event.target as HTMLInputElement).blur()" /></div>
+      <div v-if="feature.kind === 'balance' || feature.kind === 'lap'" class="row">
+        <label :for="`label-${feature.id}`">Label</label
+        ><input
+          :id="`label-${feature.id}`"
+          class="text"
+          maxlength="80"
+          :value="feature.label"
+          @change="change({ label: text($event) })"
+          @keydown.enter="($event.target as HTMLInputElement).blur()"
+        />
+      </div>
       <ExistsInRow :part="part" :target-id="feature.id" :variants="feature.variants" />
     </div>
-    <button type="button" class="button small remove" @click="work.run(part.id, { name: 'removeFeature', args: { featureId: feature.id } })">Remove this {{ featureWord(feature) }}</button>
+    <button
+      type="button"
+      class="button small remove"
+      @click="work.run(part.id, { name: 'removeFeature', args: { featureId: feature.id } })"
+    >
+      Remove this {{ featureWord(feature) }}
+    </button>
   </section>
 </template>
 
 <style scoped>
-.remove { margin-top: 10px; }
-.check { display: flex; gap: 8px; align-items: center; }
-.text { width: 150px; border: 0; border-bottom: 1px dashed #b5a67f; background: transparent; text-align: right; font-weight: 600; padding: 2px; }
-.places { display: grid; gap: 4px; margin: 8px 0; }
-textarea { border: 1px solid #c9bd9f; background: #fffdf7; border-radius: var(--radius); padding: 6px 8px; resize: vertical; font-family: var(--figures); font-size: 15px; }
-.doings { margin: 6px 0; }
+.remove {
+  margin-top: 10px;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.text {
+  width: 150px;
+  border: 0;
+  border-bottom: 1px dashed #b5a67f;
+  background: transparent;
+  text-align: right;
+  font-weight: 600;
+  padding: 2px;
+}
+.places {
+  display: grid;
+  gap: 4px;
+  margin: 8px 0;
+}
+textarea {
+  border: 1px solid #c9bd9f;
+  background: #fffdf7;
+  border-radius: var(--radius);
+  padding: 6px 8px;
+  resize: vertical;
+  font-family: var(--figures);
+  font-size: 15px;
+}
+.doings {
+  margin: 6px 0;
+}
 </style>

@@ -11,15 +11,21 @@ const props = defineProps<{ part: Part; selection: Selection; isSetting: boolean
 const work = useAirframe();
 const guides = computed(() => props.part.guides ?? []);
 type Changes = Extract<Parameters<typeof work.run>[1], { name: 'changeGuide' }>['args']['changes'];
-const change = (guide: Guide, changes: Changes): void => { work.run(props.part.id, { name: 'changeGuide', args: { guideId: guide.id, changes } }); };
+const change = (guide: Guide, changes: Changes): void => {
+  work.run(props.part.id, { name: 'changeGuide', args: { guideId: guide.id, changes } });
+};
 const rename = (guide: Guide, event: Event): void => change(guide, { name: (event.target as HTMLInputElement).value });
 function add(guide: GuideDraft): void {
   if (!work.run(props.part.id, { name: 'addGuide', args: { guide } })) return;
   const added = work.airframe?.parts.find(({ id }) => id === props.part.id)?.guides?.at(-1);
   if (added) props.selection.chosen.value = { kind: 'guide', guideId: added.id };
 }
-const middle = computed(() => { const nodes = pathsOf(props.part).flatMap((path) => path.nodes); return nodes.length > 0 ? boundsCentre(boundsOf(nodes)) : { x: 0, y: 0 }; });
-const attached = (guide: Guide): number => (props.part.attachments ?? []).filter(({ guideId }) => guideId === guide.id).length;
+const middle = computed(() => {
+  const nodes = pathsOf(props.part).flatMap((path) => path.nodes);
+  return nodes.length > 0 ? boundsCentre(boundsOf(nodes)) : { x: 0, y: 0 };
+});
+const attached = (guide: Guide): number =>
+  (props.part.attachments ?? []).filter(({ guideId }) => guideId === guide.id).length;
 /** A guide told by its place: level and upright ones by one number. */
 const isLevel = (guide: Guide): boolean => guide.kind === 'line' && guide.angleDegrees % 180 === 0;
 const isUpright = (guide: Guide): boolean => guide.kind === 'line' && Math.abs(guide.angleDegrees % 180) === 90;
@@ -28,34 +34,148 @@ const isUpright = (guide: Guide): boolean => guide.kind === 'line' && Math.abs(g
 <template>
   <details class="guides" :open="guides.length > 0 || isSetting">
     <summary class="eyebrow">Guides</summary>
-    <div v-for="guide in guides" :key="guide.id" class="guide" :class="{ chosen: selection.guide.value?.id === guide.id }" @focusin="selection.chosen.value = { kind: 'guide', guideId: guide.id }">
-      <div class="row"><input class="name" aria-label="Guide's name" maxlength="40" :value="guide.name" @change="rename(guide, $event)" @keydown.enter="($event.target as HTMLInputElement).blur()" /><button type="button" class="button small quiet" :aria-label="`Remove ${guide.name}`" @click="work.run(part.id, { name: 'removeGuide', args: { guideId: guide.id } })">Remove</button></div>
-      <MeasureField v-if="guide.kind === 'beside'" :label="'guideId' in guide.of ? `Beside ${part.guides!.find(({ id }) => 'guideId' in guide.of && id === guide.of.guideId)?.name}` : 'Beside its edge'" :unit="work.unit" :decimals="2" :model-value="guide.byMm" @update:model-value="change(guide, { byMm: $event })" />
+    <div
+      v-for="guide in guides"
+      :key="guide.id"
+      class="guide"
+      :class="{ chosen: selection.guide.value?.id === guide.id }"
+      @focusin="selection.chosen.value = { kind: 'guide', guideId: guide.id }"
+    >
+      <div class="row">
+        <input
+          class="name"
+          aria-label="Guide's name"
+          maxlength="40"
+          :value="guide.name"
+          @change="rename(guide, $event)"
+          @keydown.enter="($event.target as HTMLInputElement).blur()"
+        /><button
+          type="button"
+          class="button small quiet"
+          :aria-label="`Remove ${guide.name}`"
+          @click="work.run(part.id, { name: 'removeGuide', args: { guideId: guide.id } })"
+        >
+          Remove
+        </button>
+      </div>
+      <MeasureField
+        v-if="guide.kind === 'beside'"
+        :label="
+          'guideId' in guide.of
+            ? `Beside ${part.guides!.find(({ id }) => 'guideId' in guide.of && id === guide.of.guideId)?.name}`
+            : 'Beside its edge'
+        "
+        :unit="work.unit"
+        :decimals="2"
+        :model-value="guide.byMm"
+        @update:model-value="change(guide, { byMm: $event })"
+      />
       <template v-else>
-        <MeasureField v-if="!isLevel(guide)" label="Across" :unit="work.unit" :decimals="2" :model-value="guide.at.x" @update:model-value="change(guide, { at: { x: $event, y: guide.at.y } })" />
-        <MeasureField v-if="!isUpright(guide)" label="Up" :unit="work.unit" :decimals="2" :model-value="guide.at.y" @update:model-value="change(guide, { at: { x: guide.at.x, y: $event } })" />
-        <MeasureField v-if="guide.kind === 'line'" label="Angle" kind="angle" :model-value="guide.angleDegrees" :least="-360" :most="360" @update:model-value="change(guide, { angleDegrees: $event })" />
-        <MeasureField v-if="guide.kind === 'circle'" label="Radius" :unit="work.unit" :decimals="2" :model-value="guide.radiusMm" :least="0.01" @update:model-value="change(guide, { radiusMm: $event })" />
+        <MeasureField
+          v-if="!isLevel(guide)"
+          label="Across"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="guide.at.x"
+          @update:model-value="change(guide, { at: { x: $event, y: guide.at.y } })"
+        />
+        <MeasureField
+          v-if="!isUpright(guide)"
+          label="Up"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="guide.at.y"
+          @update:model-value="change(guide, { at: { x: guide.at.x, y: $event } })"
+        />
+        <MeasureField
+          v-if="guide.kind === 'line'"
+          label="Angle"
+          kind="angle"
+          :model-value="guide.angleDegrees"
+          :least="-360"
+          :most="360"
+          @update:model-value="change(guide, { angleDegrees: $event })"
+        />
+        <MeasureField
+          v-if="guide.kind === 'circle'"
+          label="Radius"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="guide.radiusMm"
+          :least="0.01"
+          @update:model-value="change(guide, { radiusMm: $event })"
+        />
       </template>
-      <p v-if="attached(guide) > 0" class="hint">{{ attached(guide) === 1 ? 'One point follows it' : `${attached(guide)} points follow it` }}</p>
+      <p v-if="attached(guide) > 0" class="hint">
+        {{ attached(guide) === 1 ? 'One point follows it' : `${attached(guide)} points follow it` }}
+      </p>
     </div>
     <div class="doings">
-      <button v-if="selection.segment.value" type="button" class="button small" @click="add({ kind: 'beside', of: { segmentId: selection.segment.value.segment.id }, byMm: 10 })">Beside this edge</button>
-      <button v-if="selection.guide.value" type="button" class="button small" @click="add({ kind: 'beside', of: { guideId: selection.guide.value.id }, byMm: 10 })">Beside this guide</button>
-      <button type="button" class="button small" @click="add({ kind: 'line', at: middle, angleDegrees: 0 })">Level</button>
-      <button type="button" class="button small" @click="add({ kind: 'line', at: middle, angleDegrees: 90 })">Upright</button>
-      <button type="button" class="button small" @click="add({ kind: 'line', at: middle, angleDegrees: 45 })">At an angle</button>
-      <button type="button" class="button small" @click="add({ kind: 'circle', at: middle, radiusMm: 25 })">Round</button>
+      <button
+        v-if="selection.segment.value"
+        type="button"
+        class="button small"
+        @click="add({ kind: 'beside', of: { segmentId: selection.segment.value.segment.id }, byMm: 10 })"
+      >
+        Beside this edge
+      </button>
+      <button
+        v-if="selection.guide.value"
+        type="button"
+        class="button small"
+        @click="add({ kind: 'beside', of: { guideId: selection.guide.value.id }, byMm: 10 })"
+      >
+        Beside this guide
+      </button>
+      <button type="button" class="button small" @click="add({ kind: 'line', at: middle, angleDegrees: 0 })">
+        Level
+      </button>
+      <button type="button" class="button small" @click="add({ kind: 'line', at: middle, angleDegrees: 90 })">
+        Upright
+      </button>
+      <button type="button" class="button small" @click="add({ kind: 'line', at: middle, angleDegrees: 45 })">
+        At an angle
+      </button>
+      <button type="button" class="button small" @click="add({ kind: 'circle', at: middle, radiusMm: 25 })">
+        Round
+      </button>
     </div>
   </details>
 </template>
 
 <style scoped>
-.guides { margin-top: 18px; }
-summary { cursor: pointer; padding: 2px 0; }
-.guide { border-left: 3px solid #9fb9bd; padding-left: 8px; margin: 8px 0; }
-.chosen { border-left-color: var(--marigold); background: var(--marigold-pale); }
-.name { flex: 1; min-width: 0; border: 0; border-bottom: 1px dashed #b5a67f; background: transparent; font-weight: 600; padding: 2px; }
-.hint { color: var(--ink-soft); }
-.doings { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 8px; }
+.guides {
+  margin-top: 18px;
+}
+summary {
+  cursor: pointer;
+  padding: 2px 0;
+}
+.guide {
+  border-left: 3px solid #9fb9bd;
+  padding-left: 8px;
+  margin: 8px 0;
+}
+.chosen {
+  border-left-color: var(--marigold);
+  background: var(--marigold-pale);
+}
+.name {
+  flex: 1;
+  min-width: 0;
+  border: 0;
+  border-bottom: 1px dashed #b5a67f;
+  background: transparent;
+  font-weight: 600;
+  padding: 2px;
+}
+.hint {
+  color: var(--ink-soft);
+}
+.doings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
 </style>

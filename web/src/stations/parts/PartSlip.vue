@@ -1,7 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { boundsHeight, boundsWidth } from '@grain-fold/core/geometry';
-import { existsIn, featureFigure, featureWord, operationCaption, operationWidth, operationWord, pathsOf, piecesOf, type Fault, type Operation, type Part, type ResolveContext, type ResolvedPart } from '@grain-fold/core/drawing';
+import {
+  existsIn,
+  featureFigure,
+  featureWord,
+  operationCaption,
+  operationWidth,
+  operationWord,
+  pathsOf,
+  piecesOf,
+  type Fault,
+  type Operation,
+  type Part,
+  type ResolveContext,
+  type ResolvedPart,
+} from '@grain-fold/core/drawing';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FaultCard from '../../components/FaultCard.vue';
 import StrokeSample from '../../components/StrokeSample.vue';
@@ -17,59 +31,144 @@ import PointSection from './PointSection.vue';
 import ShapeSection from './ShapeSection.vue';
 import type { Selection } from './selection.ts';
 
-const props = defineProps<{ part: Part; resolved: ResolvedPart; context: ResolveContext; faults: readonly Fault[]; selection: Selection; isMeasuring: boolean; isGuiding: boolean; beneathId?: string }>();
-const emit = defineEmits<{ mend: [fault: Fault]; duplicate: []; remove: []; copy: []; paste: []; beneath: [partId: string | undefined] }>();
+const props = defineProps<{
+  part: Part;
+  resolved: ResolvedPart;
+  context: ResolveContext;
+  faults: readonly Fault[];
+  selection: Selection;
+  isMeasuring: boolean;
+  isGuiding: boolean;
+  beneathId?: string;
+}>();
+const emit = defineEmits<{
+  mend: [fault: Fault];
+  duplicate: [];
+  remove: [];
+  copy: [];
+  paste: [];
+  beneath: [partId: string | undefined];
+}>();
 const work = useAirframe();
 
-const scale = computed(() => (props.part.sizing === 'fixed' ? 1 : work.airframe?.settings.scale ?? 1));
+const scale = computed(() => (props.part.sizing === 'fixed' ? 1 : (work.airframe?.settings.scale ?? 1)));
 const subtitle = computed(() => {
   const { part, resolved } = props;
-  return [`${piecesOf(part)} off`, part.handed === 'pair' ? 'port drawn' : '', `${resolved.thicknessMm.toFixed(1)} mm ${part.material}`].filter(Boolean).join(' · ');
+  return [
+    `${piecesOf(part)} off`,
+    part.handed === 'pair' ? 'port drawn' : '',
+    `${resolved.thicknessMm.toFixed(1)} mm ${part.material}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 });
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId)));
 const figureOf = (operation: Operation): string => {
   switch (operation.kind) {
-    case 'groove': case 'crease': case 'trench': return formatAngle(operation.foldDegrees);
-    case 'slit': return formatAngle(operation.foldDegrees);
-    case 'hinge': return `±${formatAngle(operation.deflectionDegrees)}`;
-    case 'bevel': return formatAngle(operation.bevelDegrees);
-    case 'pocket': return `${formatLength(operation.depthMm, work.unit)} deep`;
-    default: return operationWidth(operation, props.resolved.thicknessMm) > 0 ? operationCaption(operation) : '';
+    case 'groove':
+    case 'crease':
+    case 'trench':
+      return formatAngle(operation.foldDegrees);
+    case 'slit':
+      return formatAngle(operation.foldDegrees);
+    case 'hinge':
+      return `±${formatAngle(operation.deflectionDegrees)}`;
+    case 'bevel':
+      return formatAngle(operation.bevelDegrees);
+    case 'pocket':
+      return `${formatLength(operation.depthMm, work.unit)} deep`;
+    default:
+      return operationWidth(operation, props.resolved.thicknessMm) > 0 ? operationCaption(operation) : '';
   }
 };
 const capital = (word: string): string => word.replace(/^./, (letter) => letter.toUpperCase());
-const words = (operation: Operation): string => capital(operationWord(operation)) + (operation.label ? `, ${operation.label}` : '');
+const words = (operation: Operation): string =>
+  capital(operationWord(operation)) + (operation.label ? `, ${operation.label}` : '');
 function showFault({ targetId }: Fault): void {
   const { chosen } = props.selection;
-  if (props.part.operations.some(({ id }) => id === targetId)) chosen.value = { kind: 'operation', operationId: targetId! };
-  else if (props.part.features?.some(({ id }) => id === targetId)) chosen.value = { kind: 'feature', featureId: targetId! };
+  if (props.part.operations.some(({ id }) => id === targetId))
+    chosen.value = { kind: 'operation', operationId: targetId! };
+  else if (props.part.features?.some(({ id }) => id === targetId))
+    chosen.value = { kind: 'feature', featureId: targetId! };
   else if (pathsOf(props.part).some(({ id }) => id === targetId)) chosen.value = { kind: 'paths', ids: [targetId!] };
 }
-const rename = (event: Event): void => { work.run(props.part.id, { name: 'changeDetails', args: { changes: { name: (event.target as HTMLInputElement).value } } }); };
-const t = computed(() => { const chosen = props.selection.chosen.value; return chosen?.kind === 'segment' ? chosen.t : 0.5; });
+const rename = (event: Event): void => {
+  work.run(props.part.id, {
+    name: 'changeDetails',
+    args: { changes: { name: (event.target as HTMLInputElement).value } },
+  });
+};
+const t = computed(() => {
+  const chosen = props.selection.chosen.value;
+  return chosen?.kind === 'segment' ? chosen.t : 0.5;
+});
 </script>
 
 <template>
   <aside class="slip" :aria-label="`Slip of ${part.name}`">
     <div class="slip-head">
-      <input class="name" aria-label="Part's name" :value="part.name" maxlength="80" @change="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+      <input
+        class="name"
+        aria-label="Part's name"
+        :value="part.name"
+        maxlength="80"
+        @change="rename"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+      />
       <p>{{ subtitle }}</p>
     </div>
     <div v-if="resolved.outer.length > 0" class="rows">
-      <div class="row"><span class="label">Length</span><span class="value">{{ formatLength(boundsWidth(resolved.bounds), work.unit) }} <small>{{ work.unit }}</small></span></div>
-      <div class="row"><span class="label">Width</span><span class="value">{{ formatLength(boundsHeight(resolved.bounds), work.unit) }} <small>{{ work.unit }}</small></span></div>
-      <div class="row"><span class="label">Foam</span><span class="value">{{ resolved.massG.toFixed(1) }} <small>g each</small></span></div>
-      <div v-if="scale !== 1" class="row"><span class="label">Cut at × {{ scale.toFixed(3) }}</span><span class="value">{{ formatLength(boundsWidth(resolved.bounds) * scale, work.unit) }} × {{ formatLengthWithUnit(boundsHeight(resolved.bounds) * scale, work.unit) }}</span></div>
+      <div class="row">
+        <span class="label">Length</span
+        ><span class="value"
+          >{{ formatLength(boundsWidth(resolved.bounds), work.unit) }} <small>{{ work.unit }}</small></span
+        >
+      </div>
+      <div class="row">
+        <span class="label">Width</span
+        ><span class="value"
+          >{{ formatLength(boundsHeight(resolved.bounds), work.unit) }} <small>{{ work.unit }}</small></span
+        >
+      </div>
+      <div class="row">
+        <span class="label">Foam</span><span class="value">{{ resolved.massG.toFixed(1) }} <small>g each</small></span>
+      </div>
+      <div v-if="scale !== 1" class="row">
+        <span class="label">Cut at × {{ scale.toFixed(3) }}</span
+        ><span class="value"
+          >{{ formatLength(boundsWidth(resolved.bounds) * scale, work.unit) }} ×
+          {{ formatLengthWithUnit(boundsHeight(resolved.bounds) * scale, work.unit) }}</span
+        >
+      </div>
     </div>
     <p v-if="work.message" class="message" role="alert">{{ work.message }}</p>
-    <section v-if="faults.length > 0" aria-label="Faults"><FaultCard v-for="(fault, index) in faults" :key="index" :fault="fault" @mend="emit('mend', fault)" @show="showFault(fault)" /></section>
+    <section v-if="faults.length > 0" aria-label="Faults">
+      <FaultCard
+        v-for="(fault, index) in faults"
+        :key="index"
+        :fault="fault"
+        @mend="emit('mend', fault)"
+        @show="showFault(fault)"
+      />
+    </section>
 
     <slot />
     <MeasureSection :part="part" :resolved="resolved" :selection="selection" :is-measuring="isMeasuring" />
     <PointSection v-if="selection.nodes.value.length > 0" :part="part" :nodes="selection.nodes.value" />
-    <EdgeSection v-if="selection.segment.value" v-bind="selection.segment.value" :part="part" :t="t" @choose="selection.chosen.value = $event" />
+    <EdgeSection
+      v-if="selection.segment.value"
+      v-bind="selection.segment.value"
+      :part="part"
+      :t="t"
+      @choose="selection.chosen.value = $event"
+    />
     <FeatureSection v-if="selection.feature.value" :part="part" :feature="selection.feature.value" :context="context" />
-    <OperationSection v-if="selection.operation.value" :part="part" :operation="selection.operation.value" :thickness-mm="resolved.thicknessMm" />
+    <OperationSection
+      v-if="selection.operation.value"
+      :part="part"
+      :operation="selection.operation.value"
+      :thickness-mm="resolved.thicknessMm"
+    />
 
     <ShapeSection v-if="selection.paths.value.length > 0" :part="part" :paths="selection.paths.value" />
 
@@ -77,8 +176,20 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
       <h2 class="eyebrow">Lines on this part</h2>
       <ul class="rows lines">
         <li v-for="operation in part.operations" :key="operation.id">
-          <button type="button" class="row" :class="{ chosen: selection.operation.value?.id === operation.id, bad: faulty.has(operation.id), out: !existsIn(operation, context.variant) }" @click="selection.chosen.value = { kind: 'operation', operationId: operation.id }">
-            <StrokeSample :kind="operation.kind" :is-back="operation.face === 'back'" /><span class="label">{{ words(operation) }}</span><span class="value">{{ figureOf(operation) }}</span>
+          <button
+            type="button"
+            class="row"
+            :class="{
+              chosen: selection.operation.value?.id === operation.id,
+              bad: faulty.has(operation.id),
+              out: !existsIn(operation, context.variant),
+            }"
+            @click="selection.chosen.value = { kind: 'operation', operationId: operation.id }"
+          >
+            <StrokeSample :kind="operation.kind" :is-back="operation.face === 'back'" /><span class="label">{{
+              words(operation)
+            }}</span
+            ><span class="value">{{ figureOf(operation) }}</span>
           </button>
         </li>
       </ul>
@@ -87,7 +198,19 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
       <h2 class="eyebrow">Features of this part</h2>
       <ul class="rows lines">
         <li v-for="feature in part.features" :key="feature.id">
-          <button type="button" class="row" :class="{ chosen: selection.feature.value?.id === feature.id, bad: faulty.has(feature.id), out: !existsIn(feature, context.variant) }" @click="selection.chosen.value = { kind: 'feature', featureId: feature.id }"><span class="label">{{ capital(featureWord(feature)) }}</span><span class="value">{{ featureFigure(feature, work.unit) }}</span></button>
+          <button
+            type="button"
+            class="row"
+            :class="{
+              chosen: selection.feature.value?.id === feature.id,
+              bad: faulty.has(feature.id),
+              out: !existsIn(feature, context.variant),
+            }"
+            @click="selection.chosen.value = { kind: 'feature', featureId: feature.id }"
+          >
+            <span class="label">{{ capital(featureWord(feature)) }}</span
+            ><span class="value">{{ featureFigure(feature, work.unit) }}</span>
+          </button>
         </li>
       </ul>
     </section>
@@ -95,8 +218,20 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
     <PartDetailsSection :part="part" :beneath-id="beneathId" @beneath="emit('beneath', $event)" />
     <PathList :part="part" @choose="selection.chosen.value = $event" />
     <div class="doings">
-      <button type="button" class="button small" @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'vertical' } })">Mirror left–right</button>
-      <button type="button" class="button small" @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'horizontal' } })">Mirror up–down</button>
+      <button
+        type="button"
+        class="button small"
+        @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'vertical' } })"
+      >
+        Mirror left–right
+      </button>
+      <button
+        type="button"
+        class="button small"
+        @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'horizontal' } })"
+      >
+        Mirror up–down
+      </button>
       <button type="button" class="button small" title="Ctrl+C" @click="emit('copy')">Copy what is chosen</button>
       <button type="button" class="button small" title="Ctrl+V" @click="emit('paste')">Paste</button>
       <button type="button" class="button small" @click="emit('duplicate')">Duplicate</button>
@@ -106,14 +241,56 @@ const t = computed(() => { const chosen = props.selection.chosen.value; return c
 </template>
 
 <style scoped>
-.name { width: 100%; font-size: 19px; font-weight: 600; border: 0; border-bottom: 1px solid transparent; background: none; padding: 0; }
-.name:hover, .name:focus { border-bottom-color: #b5a67f; }
-.message { margin-top: 12px; background: var(--marigold-pale); border-left: 4px solid var(--marigold); padding: 8px 12px; }
-.lines { list-style: none; }
-.lines .row { width: 100%; border: 0; border-bottom: 1px solid var(--foam-edge); background: none; text-align: left; gap: 9px; }
-.lines .row:hover { background: var(--ticket); }
-.lines .row.chosen { background: var(--marigold-pale); box-shadow: inset 3px 0 var(--marigold); padding-left: 6px; }
-.lines .out { opacity: 0.62; text-decoration: line-through; }
-.lines .bad .value, .lines .bad .label { color: var(--brick); }
-.doings { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 20px; }
+.name {
+  width: 100%;
+  font-size: 19px;
+  font-weight: 600;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  background: none;
+  padding: 0;
+}
+.name:hover,
+.name:focus {
+  border-bottom-color: #b5a67f;
+}
+.message {
+  margin-top: 12px;
+  background: var(--marigold-pale);
+  border-left: 4px solid var(--marigold);
+  padding: 8px 12px;
+}
+.lines {
+  list-style: none;
+}
+.lines .row {
+  width: 100%;
+  border: 0;
+  border-bottom: 1px solid var(--foam-edge);
+  background: none;
+  text-align: left;
+  gap: 9px;
+}
+.lines .row:hover {
+  background: var(--ticket);
+}
+.lines .row.chosen {
+  background: var(--marigold-pale);
+  box-shadow: inset 3px 0 var(--marigold);
+  padding-left: 6px;
+}
+.lines .out {
+  opacity: 0.62;
+  text-decoration: line-through;
+}
+.lines .bad .value,
+.lines .bad .label {
+  color: var(--brick);
+}
+.doings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 20px;
+}
 </style>

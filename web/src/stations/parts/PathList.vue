@@ -14,8 +14,14 @@ const work = useAirframe();
 const FIRST_ROWS = 200;
 const isOpen = ref(false);
 const rows = ref(FIRST_ROWS);
-watch(() => props.part.id, () => { rows.value = FIRST_ROWS; });
-const word = (path: Contour | DrawnLine): string => ('role' in path ? (path.role === 'outer' ? 'Outline' : 'Hole') : 'Line');
+watch(
+  () => props.part.id,
+  () => {
+    rows.value = FIRST_ROWS;
+  },
+);
+const word = (path: Contour | DrawnLine): string =>
+  'role' in path ? (path.role === 'outer' ? 'Outline' : 'Hole') : 'Line';
 </script>
 
 <template>
@@ -25,24 +31,57 @@ const word = (path: Contour | DrawnLine): string => ('role' in path ? (path.role
       <h3>{{ word(path) }}</h3>
       <ol>
         <li v-for="(node, index) in path.nodes.slice(0, rows)" :key="node.id" class="figures">
-          <button type="button" @click="$emit('choose', { kind: 'nodes', ids: [node.id] })">{{ formatLength(node.x, work.unit) }}, {{ formatLength(node.y, work.unit) }}</button>
-          <button v-if="path.segments[index]" type="button" class="edge" @click="$emit('choose', { kind: 'segment', pathId: path.id, segmentId: path.segments[index]!.id, t: 0.5 })">
-            {{ { line: 'run', arc: 'arc', cubic: 'curve' }[path.segments[index]!.kind] }} {{ formatLength(curveLength(curveOf(path, index)), work.unit) }}
+          <button type="button" @click="$emit('choose', { kind: 'nodes', ids: [node.id] })">
+            {{ formatLength(node.x, work.unit) }}, {{ formatLength(node.y, work.unit) }}
+          </button>
+          <button
+            v-if="path.segments[index]"
+            type="button"
+            class="edge"
+            @click="$emit('choose', { kind: 'segment', pathId: path.id, segmentId: path.segments[index]!.id, t: 0.5 })"
+          >
+            {{ { line: 'run', arc: 'arc', cubic: 'curve' }[path.segments[index]!.kind] }}
+            {{ formatLength(curveLength(curveOf(path, index)), work.unit) }}
           </button>
         </li>
       </ol>
-      <button v-if="path.nodes.length > rows" type="button" class="more" @click="rows += 10 * FIRST_ROWS">Show more of {{ path.nodes.length }} points</button>
+      <button v-if="path.nodes.length > rows" type="button" class="more" @click="rows += 10 * FIRST_ROWS">
+        Show more of {{ path.nodes.length }} points
+      </button>
     </div>
   </details>
 </template>
 
 <style scoped>
-.paths { margin-top: 20px; }
-summary { cursor: pointer; }
-h3 { font-size: 13px; margin-top: 8px; }
-ol { list-style: none; }
-li { display: flex; justify-content: space-between; border-bottom: 1px solid var(--foam-edge); }
-button { border: 0; background: none; padding: 3px 4px; font-weight: 500; font-size: 15px; }
-button:hover { background: var(--ticket); }
-.edge { color: var(--ink-soft); }
+.paths {
+  margin-top: 20px;
+}
+summary {
+  cursor: pointer;
+}
+h3 {
+  font-size: 13px;
+  margin-top: 8px;
+}
+ol {
+  list-style: none;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  border-bottom: 1px solid var(--foam-edge);
+}
+button {
+  border: 0;
+  background: none;
+  padding: 3px 4px;
+  font-weight: 500;
+  font-size: 15px;
+}
+button:hover {
+  background: var(--ticket);
+}
+.edge {
+  color: var(--ink-soft);
+}
 </style>

@@ -1,7 +1,18 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
 import { add, boundsCentre, boundsOf, pathBounds, type Combination } from '@grain-fold/core/geometry';
-import { curvesOf, operationWord, outlineOf, placedGuides, type Alignment, type Contour, type DrawnLine, type Motion, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import {
+  curvesOf,
+  operationWord,
+  outlineOf,
+  placedGuides,
+  type Alignment,
+  type Contour,
+  type DrawnLine,
+  type Motion,
+  type Part,
+  type PartCommand,
+} from '@grain-fold/core/drawing';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
@@ -10,46 +21,136 @@ import { useAirframe } from '../../stores/airframe.ts';
 /** What can be done with whole lines, holes or the outline: moved, turned, mirrored and copied by numbers, offset, combined, aligned. */
 const props = defineProps<{ part: Part; paths: readonly (Contour | DrawnLine)[] }>();
 const work = useAirframe();
-const run = (command: PartCommand): void => { work.run(props.part.id, command); };
+const run = (command: PartCommand): void => {
+  work.run(props.part.id, command);
+};
 
-const by = reactive({ across: 0, up: 0, angle: 90, copies: 0, about: 'middle', mirror: 'upright', offset: 5, corners: 'sharp', as: 'line', tolerance: 0.2, corner: 5 });
+const by = reactive({
+  across: 0,
+  up: 0,
+  angle: 90,
+  copies: 0,
+  about: 'middle',
+  mirror: 'upright',
+  offset: 5,
+  corners: 'sharp',
+  as: 'line',
+  tolerance: 0.2,
+  corner: 5,
+});
 const ids = computed(() => props.paths.map(({ id }) => id));
 const only = computed(() => (props.paths.length === 1 ? props.paths[0] : undefined));
 const isOuter = computed(() => props.paths.some((path) => 'role' in path && path.role === 'outer'));
 const openLines = computed(() => props.paths.filter((path) => !('role' in path) && !path.closed));
 const copies = computed(() => (isOuter.value ? 0 : by.copies));
-const verb = (word: string): string => (copies.value === 0 ? word : copies.value === 1 ? `${word} a copy` : `${word} ${copies.value} copies`);
+const verb = (word: string): string =>
+  copies.value === 0 ? word : copies.value === 1 ? `${word} a copy` : `${word} ${copies.value} copies`;
 
-const ownMiddle = computed(() => boundsCentre(boundsOf(props.paths.flatMap((path) => { const box = pathBounds(curvesOf(path)); return [{ x: box.minX, y: box.minY }, { x: box.maxX, y: box.maxY }]; }))));
-const partMiddle = computed(() => { const outline = outlineOf(props.part); return outline ? boundsCentre(pathBounds(curvesOf(outline))) : ownMiddle.value; });
-const place = (name: string): { x: number; y: number } => ({ middle: ownMiddle.value, part: partMiddle.value, origin: { x: 0, y: 0 } })[name] ?? ownMiddle.value;
-const arrange = (motion: Motion, count: number): void => run({ name: 'arrangePaths', args: { pathIds: ids.value, motion, copies: count } });
+const ownMiddle = computed(() =>
+  boundsCentre(
+    boundsOf(
+      props.paths.flatMap((path) => {
+        const box = pathBounds(curvesOf(path));
+        return [
+          { x: box.minX, y: box.minY },
+          { x: box.maxX, y: box.maxY },
+        ];
+      }),
+    ),
+  ),
+);
+const partMiddle = computed(() => {
+  const outline = outlineOf(props.part);
+  return outline ? boundsCentre(pathBounds(curvesOf(outline))) : ownMiddle.value;
+});
+const place = (name: string): { x: number; y: number } =>
+  ({ middle: ownMiddle.value, part: partMiddle.value, origin: { x: 0, y: 0 } })[name] ?? ownMiddle.value;
+const arrange = (motion: Motion, count: number): void =>
+  run({ name: 'arrangePaths', args: { pathIds: ids.value, motion, copies: count } });
 /** Outlines with more edges are mirrored in lines and guides only: nobody counts that far. */
 const MOST_MIRROR_EDGES = 16;
 /** Straight lines, edges and guides of the part that can be mirrored in, besides its middle lines. */
 const mirrorLines = computed(() => {
-  const guides = placedGuides(props.part).flatMap(({ guide, shape }) => (shape.kind === 'line' ? [{ id: guide.id, word: guide.name, from: shape.through, to: add(shape.through, shape.direction) }] : []));
-  const lines = props.part.lines.filter(({ id, closed, nodes }) => !closed && nodes.length === 2 && !ids.value.includes(id)).map(({ id, nodes }) => {
-    const operation = props.part.operations.find(({ on }) => on.pathId === id);
-    return { id, word: operation ? [operationWord(operation), operation.label].filter(Boolean).join(', ') : 'line', from: nodes[0]!, to: nodes[1]! };
-  });
-  const edges = props.part.contours.filter(({ role, segments }) => role === 'outer' && segments.length <= MOST_MIRROR_EDGES).flatMap(({ segments, nodes }) => segments.flatMap((segment, index) => (segment.kind === 'line' ? [{ id: segment.id, word: `edge ${index + 1} of the outline`, from: nodes[index]!, to: nodes[(index + 1) % nodes.length]! }] : [])));
+  const guides = placedGuides(props.part).flatMap(({ guide, shape }) =>
+    shape.kind === 'line'
+      ? [{ id: guide.id, word: guide.name, from: shape.through, to: add(shape.through, shape.direction) }]
+      : [],
+  );
+  const lines = props.part.lines
+    .filter(({ id, closed, nodes }) => !closed && nodes.length === 2 && !ids.value.includes(id))
+    .map(({ id, nodes }) => {
+      const operation = props.part.operations.find(({ on }) => on.pathId === id);
+      return {
+        id,
+        word: operation ? [operationWord(operation), operation.label].filter(Boolean).join(', ') : 'line',
+        from: nodes[0]!,
+        to: nodes[1]!,
+      };
+    });
+  const edges = props.part.contours
+    .filter(({ role, segments }) => role === 'outer' && segments.length <= MOST_MIRROR_EDGES)
+    .flatMap(({ segments, nodes }) =>
+      segments.flatMap((segment, index) =>
+        segment.kind === 'line'
+          ? [
+              {
+                id: segment.id,
+                word: `edge ${index + 1} of the outline`,
+                from: nodes[index]!,
+                to: nodes[(index + 1) % nodes.length]!,
+              },
+            ]
+          : [],
+      ),
+    );
   return [...guides, ...lines, ...edges];
 });
 function mirror(): void {
-  const at = partMiddle.value, line = mirrorLines.value.find(({ id }) => id === by.mirror);
-  const from = line?.from ?? at, to = line?.to ?? (by.mirror === 'level' ? { x: at.x + 100, y: at.y } : { x: at.x, y: at.y + 100 });
+  const at = partMiddle.value,
+    line = mirrorLines.value.find(({ id }) => id === by.mirror);
+  const from = line?.from ?? at,
+    to = line?.to ?? (by.mirror === 'level' ? { x: at.x + 100, y: at.y } : { x: at.x, y: at.y + 100 });
   arrange({ kind: 'mirror', from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } }, Math.min(1, copies.value));
 }
 /** Every corner between two straight runs of the chosen lines. */
-const straightCorners = computed(() => props.paths.flatMap((path) => path.nodes.filter((_, index) => {
-  const isEnd = !path.closed && (index === 0 || index === path.nodes.length - 1);
-  return !isEnd && path.segments[index]?.kind === 'line' && path.segments[(index - 1 + path.segments.length) % path.segments.length]?.kind === 'line';
-}).map(({ id }) => id)));
-const group = computed(() => props.part.pathGroups?.find(({ pathIds }) => ids.value.length > 0 && ids.value.every((id) => pathIds.includes(id))));
-const offset = (): void => run({ name: 'offsetContour', args: { pathId: only.value!.id, byMm: by.offset, corners: by.corners as 'sharp' | 'round', as: by.as as 'itself' | 'hole' | 'line' } });
+const straightCorners = computed(() =>
+  props.paths.flatMap((path) =>
+    path.nodes
+      .filter((_, index) => {
+        const isEnd = !path.closed && (index === 0 || index === path.nodes.length - 1);
+        return (
+          !isEnd &&
+          path.segments[index]?.kind === 'line' &&
+          path.segments[(index - 1 + path.segments.length) % path.segments.length]?.kind === 'line'
+        );
+      })
+      .map(({ id }) => id),
+  ),
+);
+const group = computed(() =>
+  props.part.pathGroups?.find(({ pathIds }) => ids.value.length > 0 && ids.value.every((id) => pathIds.includes(id))),
+);
+const offset = (): void =>
+  run({
+    name: 'offsetContour',
+    args: {
+      pathId: only.value!.id,
+      byMm: by.offset,
+      corners: by.corners as 'sharp' | 'round',
+      as: by.as as 'itself' | 'hole' | 'line',
+    },
+  });
 const combine = (how: Combination): void => run({ name: 'combineOutline', args: { pathId: only.value!.id, how } });
-const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'], ['centre', 'centres'], ['right', 'right'], ['top', 'top'], ['middle', 'middles'], ['bottom', 'bottom'], ['spreadAcross', 'spread across'], ['spreadUp', 'spread up']];
+const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [
+  ['left', 'left'],
+  ['centre', 'centres'],
+  ['right', 'right'],
+  ['top', 'top'],
+  ['middle', 'middles'],
+  ['bottom', 'bottom'],
+  ['spreadAcross', 'spread across'],
+  ['spreadUp', 'spread up'],
+];
 </script>
 
 <template>
@@ -58,38 +159,144 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'],
     <details :open="paths.length > 1">
       <summary class="eyebrow">Move, turn, mirror, copy</summary>
       <div class="rows">
-        <MeasureField v-if="!isOuter" label="Copies" kind="number" :model-value="by.copies" :least="0" :most="200" @update:model-value="by.copies = Math.round($event)" />
-        <MeasureField label="Step across" :unit="work.unit" :model-value="by.across" @update:model-value="by.across = $event" />
+        <MeasureField
+          v-if="!isOuter"
+          label="Copies"
+          kind="number"
+          :model-value="by.copies"
+          :least="0"
+          :most="200"
+          @update:model-value="by.copies = Math.round($event)"
+        />
+        <MeasureField
+          label="Step across"
+          :unit="work.unit"
+          :model-value="by.across"
+          @update:model-value="by.across = $event"
+        />
         <MeasureField label="Step up" :unit="work.unit" :model-value="by.up" @update:model-value="by.up = $event" />
-        <button type="button" class="button small" @click="arrange({ kind: 'move', by: { x: by.across, y: by.up } }, copies)">{{ verb('Move') }}</button>
-        <MeasureField label="Turn by" kind="angle" :model-value="by.angle" :least="-360" :most="360" @update:model-value="by.angle = $event" />
-        <ChoiceRow v-model="by.about" label="About" :choices="[['middle', 'its own middle'], ['part', 'the part’s middle'], ['origin', '0, 0']]" />
-        <button type="button" class="button small" @click="arrange({ kind: 'turn', about: place(by.about), angleDegrees: by.angle }, copies)">{{ verb('Turn') }}</button>
-        <ChoiceRow v-model="by.mirror" label="Mirror in" :choices="[['upright', 'the upright middle line'], ['level', 'the level middle line'], ...mirrorLines.map(({ id, word }) => [id, word] as const)]" />
-        <button type="button" class="button small" @click="mirror">{{ copies > 0 ? 'Mirror a copy' : 'Mirror' }}</button>
+        <button
+          type="button"
+          class="button small"
+          @click="arrange({ kind: 'move', by: { x: by.across, y: by.up } }, copies)"
+        >
+          {{ verb('Move') }}
+        </button>
+        <MeasureField
+          label="Turn by"
+          kind="angle"
+          :model-value="by.angle"
+          :least="-360"
+          :most="360"
+          @update:model-value="by.angle = $event"
+        />
+        <ChoiceRow
+          v-model="by.about"
+          label="About"
+          :choices="[
+            ['middle', 'its own middle'],
+            ['part', 'the part’s middle'],
+            ['origin', '0, 0'],
+          ]"
+        />
+        <button
+          type="button"
+          class="button small"
+          @click="arrange({ kind: 'turn', about: place(by.about), angleDegrees: by.angle }, copies)"
+        >
+          {{ verb('Turn') }}
+        </button>
+        <ChoiceRow
+          v-model="by.mirror"
+          label="Mirror in"
+          :choices="[
+            ['upright', 'the upright middle line'],
+            ['level', 'the level middle line'],
+            ...mirrorLines.map(({ id, word }) => [id, word] as const),
+          ]"
+        />
+        <button type="button" class="button small" @click="mirror">
+          {{ copies > 0 ? 'Mirror a copy' : 'Mirror' }}
+        </button>
       </div>
     </details>
     <details v-if="only?.closed">
       <summary class="eyebrow">Offset</summary>
       <div class="rows">
-        <MeasureField label="Outwards by, inwards below 0" :unit="work.unit" :model-value="by.offset" :least="-1000" :most="1000" @update:model-value="by.offset = $event" />
-        <ChoiceRow v-model="by.corners" label="Corners" :choices="[['sharp', 'stay sharp'], ['round', 'become round']]" />
-        <ChoiceRow v-model="by.as" label="Makes" :choices="[['line', 'a line'], ['hole', 'a hole'], ['itself', 'this one larger or smaller']]" />
+        <MeasureField
+          label="Outwards by, inwards below 0"
+          :unit="work.unit"
+          :model-value="by.offset"
+          :least="-1000"
+          :most="1000"
+          @update:model-value="by.offset = $event"
+        />
+        <ChoiceRow
+          v-model="by.corners"
+          label="Corners"
+          :choices="[
+            ['sharp', 'stay sharp'],
+            ['round', 'become round'],
+          ]"
+        />
+        <ChoiceRow
+          v-model="by.as"
+          label="Makes"
+          :choices="[
+            ['line', 'a line'],
+            ['hole', 'a hole'],
+            ['itself', 'this one larger or smaller'],
+          ]"
+        />
         <button type="button" class="button small" @click="offset">Offset</button>
       </div>
     </details>
     <details v-if="straightCorners.length > 1">
       <summary class="eyebrow">All its corners</summary>
       <div class="rows">
-        <MeasureField label="Corner" :unit="work.unit" :model-value="by.corner" :least="0.1" :most="1000" @update:model-value="by.corner = $event" />
-        <div class="doings"><button v-for="[how, word] in [['round', 'Round all'], ['chamfer', 'Chamfer all']] as const" :key="how" type="button" class="button small" @click="run({ name: 'shapeCorners', args: { nodeIds: straightCorners, how, sizeMm: by.corner } })">{{ word }}</button></div>
+        <MeasureField
+          label="Corner"
+          :unit="work.unit"
+          :model-value="by.corner"
+          :least="0.1"
+          :most="1000"
+          @update:model-value="by.corner = $event"
+        />
+        <div class="doings">
+          <button
+            v-for="[how, word] in [
+              ['round', 'Round all'],
+              ['chamfer', 'Chamfer all'],
+            ] as const"
+            :key="how"
+            type="button"
+            class="button small"
+            @click="run({ name: 'shapeCorners', args: { nodeIds: straightCorners, how, sizeMm: by.corner } })"
+          >
+            {{ word }}
+          </button>
+        </div>
       </div>
     </details>
     <details v-if="only && only.segments.length > 2">
       <summary class="eyebrow">Simplify</summary>
       <div class="rows">
-        <MeasureField label="Stay within" :unit="work.unit" :decimals="2" :model-value="by.tolerance" :least="0.01" :most="10" @update:model-value="by.tolerance = $event" />
-        <button type="button" class="button small" @click="run({ name: 'simplifyPath', args: { pathId: only.id, toleranceMm: by.tolerance } })">Draw it with fewer points</button>
+        <MeasureField
+          label="Stay within"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="by.tolerance"
+          :least="0.01"
+          :most="10"
+          @update:model-value="by.tolerance = $event"
+        />
+        <button
+          type="button"
+          class="button small"
+          @click="run({ name: 'simplifyPath', args: { pathId: only.id, toleranceMm: by.tolerance } })"
+        >
+          Draw it with fewer points
+        </button>
       </div>
     </details>
     <details v-if="only?.closed && !isOuter" open>
@@ -101,23 +308,78 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [['left', 'left'],
       </div>
     </details>
     <div v-if="only && openLines.length === 1" class="doings">
-      <button type="button" class="button small" @click="run({ name: 'extendLine', args: { pathId: only.id, end: 'start' } })">Extend its start</button>
-      <button type="button" class="button small" @click="run({ name: 'extendLine', args: { pathId: only.id, end: 'end' } })">Extend its end</button>
+      <button
+        type="button"
+        class="button small"
+        @click="run({ name: 'extendLine', args: { pathId: only.id, end: 'start' } })"
+      >
+        Extend its start
+      </button>
+      <button
+        type="button"
+        class="button small"
+        @click="run({ name: 'extendLine', args: { pathId: only.id, end: 'end' } })"
+      >
+        Extend its end
+      </button>
     </div>
-    <div v-if="openLines.length === 2 && paths.length === 2" class="doings"><button type="button" class="button small" @click="run({ name: 'joinLines', args: { pathIds: [ids[0]!, ids[1]!] } })">Join them</button></div>
+    <div v-if="openLines.length === 2 && paths.length === 2" class="doings">
+      <button
+        type="button"
+        class="button small"
+        @click="run({ name: 'joinLines', args: { pathIds: [ids[0]!, ids[1]!] } })"
+      >
+        Join them
+      </button>
+    </div>
     <div class="doings">
-      <button v-if="paths.length > 1 && !group" type="button" class="button small" @click="run({ name: 'groupPaths', args: { pathIds: ids } })">Group them</button>
-      <button v-if="group" type="button" class="button small" @click="run({ name: 'ungroupPaths', args: { groupId: group.id } })">Ungroup {{ group.name }}</button>
+      <button
+        v-if="paths.length > 1 && !group"
+        type="button"
+        class="button small"
+        @click="run({ name: 'groupPaths', args: { pathIds: ids } })"
+      >
+        Group them
+      </button>
+      <button
+        v-if="group"
+        type="button"
+        class="button small"
+        @click="run({ name: 'ungroupPaths', args: { groupId: group.id } })"
+      >
+        Ungroup {{ group.name }}
+      </button>
     </div>
     <div v-if="paths.length > 1" class="doings" role="group" aria-label="Align with the first chosen">
-      <button v-for="[to, word] in ALIGNMENTS" :key="to" type="button" class="button small" :disabled="to.startsWith('spread') && paths.length < 3" @click="run({ name: 'alignPaths', args: { pathIds: ids, to } })">{{ word }}</button>
+      <button
+        v-for="[to, word] in ALIGNMENTS"
+        :key="to"
+        type="button"
+        class="button small"
+        :disabled="to.startsWith('spread') && paths.length < 3"
+        @click="run({ name: 'alignPaths', args: { pathIds: ids, to } })"
+      >
+        {{ word }}
+      </button>
     </div>
   </section>
 </template>
 
 <style scoped>
-details { margin-top: 6px; }
-summary { cursor: pointer; padding: 4px 0; }
-.rows .button { margin: 8px 0 10px; }
-.doings { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 8px; }
+details {
+  margin-top: 6px;
+}
+summary {
+  cursor: pointer;
+  padding: 4px 0;
+}
+.rows .button {
+  margin: 8px 0 10px;
+}
+.doings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
 </style>

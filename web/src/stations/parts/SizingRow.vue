@@ -5,9 +5,20 @@ import { useAirframe } from '../../stores/airframe.ts';
 
 const props = defineProps<{ part: Part; path: Contour | DrawnLine }>();
 const work = useAirframe();
-const change = (sizing: string): void => { work.run(props.part.id, { name: 'changeSizing', args: { pathId: props.path.id, sizing: sizing as Sizing } }); };
+const change = (sizing: string): void => {
+  work.run(props.part.id, { name: 'changeSizing', args: { pathId: props.path.id, sizing: sizing as Sizing } });
+};
 </script>
 
 <template>
-  <ChoiceRow label="When scaled" :model-value="path.sizing" :choices="[['scaled', 'grows'], ['fixed', 'keeps its size'], ['slot', 'keeps its width']]" @update:model-value="change" />
+  <ChoiceRow
+    label="When scaled"
+    :model-value="path.sizing"
+    :choices="[
+      ['scaled', 'grows'],
+      ['fixed', 'keeps its size'],
+      ['slot', 'keeps its width'],
+    ]"
+    @update:model-value="change"
+  />
 </template>

@@ -1,15 +1,30 @@
-import { drawnId, featureIdOf, featureWord, findPath, operationWord, type Part, type Picked } from '@grain-fold/core/drawing';
+import {
+  drawnId,
+  featureIdOf,
+  featureWord,
+  findPath,
+  operationWord,
+  type Part,
+  type Picked,
+} from '@grain-fold/core/drawing';
 import { featureOfTool, type Tool } from './part-tools.ts';
 
 /** What a click where the pointer stands will do, in a few words. */
 export function hoverWords(part: Part, tool: Tool, picked: Picked | undefined): string {
   if (tool === 'bevel') return picked?.kind === 'segment' ? 'Click bevels this edge' : '';
-  if (tool === 'guide') return picked?.kind === 'segment' ? 'Drag sets a guide beside this edge' : picked?.kind === 'guide' ? 'Drag sets a guide beside this one' : 'Click sets a level guide';
+  if (tool === 'guide')
+    return picked?.kind === 'segment'
+      ? 'Drag sets a guide beside this edge'
+      : picked?.kind === 'guide'
+        ? 'Drag sets a guide beside this one'
+        : 'Click sets a level guide';
   if (featureOfTool(tool) || tool !== 'select' || !picked) return '';
   switch (picked.kind) {
-    case 'node': return 'Click chooses this point; drag moves it';
+    case 'node':
+      return 'Click chooses this point; drag moves it';
     case 'segment': {
-      const path = findPath(part, picked.pathId), group = part.pathGroups?.find(({ pathIds }) => pathIds.includes(picked.pathId));
+      const path = findPath(part, picked.pathId),
+        group = part.pathGroups?.find(({ pathIds }) => pathIds.includes(picked.pathId));
       if (!path) return '';
       if (group) return `Click chooses ${group.name}; drag moves it`;
       const number = path.segments.findIndex(({ id }) => id === picked.segmentId) + 1;
@@ -17,12 +32,15 @@ export function hoverWords(part: Part, tool: Tool, picked: Picked | undefined): 
     }
     case 'operation': {
       const operation = part.operations.find(({ id }) => id === drawnId(picked.operationId));
-      return operation && !featureIdOf(operation.id) ? `Click chooses this ${operationWord(operation)}; drag moves it` : '';
+      return operation && !featureIdOf(operation.id)
+        ? `Click chooses this ${operationWord(operation)}; drag moves it`
+        : '';
     }
     case 'feature': {
       const feature = part.features?.find(({ id }) => id === picked.featureId);
       return feature ? `Click chooses this ${featureWord(feature)}${'at' in feature ? '; drag moves it' : ''}` : '';
     }
-    case 'guide': return `Click chooses ${part.guides?.find(({ id }) => id === picked.guideId)?.name ?? 'this guide'}; drag moves it and what is attached`;
+    case 'guide':
+      return `Click chooses ${part.guides?.find(({ id }) => id === picked.guideId)?.name ?? 'this guide'}; drag moves it and what is attached`;
   }
 }

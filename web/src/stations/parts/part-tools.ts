@@ -1,9 +1,22 @@
-import { FEATURE_KINDS, featureTraits, traitsOf, type FeatureKind, type OperationDraft, type OperationKind } from '@grain-fold/core/drawing';
+import {
+  FEATURE_KINDS,
+  featureTraits,
+  traitsOf,
+  type FeatureKind,
+  type OperationDraft,
+  type OperationKind,
+} from '@grain-fold/core/drawing';
 
 /** What the pointer does on the mat. */
-export type Tool = 'select' | 'outline' | 'hole' | 'trim' | 'measure' | 'guide' | OperationKind | `feature ${FeatureKind}`;
+export type Tool =
+  'select' | 'outline' | 'hole' | 'trim' | 'measure' | 'guide' | OperationKind | `feature ${FeatureKind}`;
 
-export interface ToolTraits { readonly tool: Tool; readonly word: string; readonly key: string; readonly hint: string }
+export interface ToolTraits {
+  readonly tool: Tool;
+  readonly word: string;
+  readonly key: string;
+  readonly hint: string;
+}
 
 /** Tools in the order of the strip. */
 export const TOOLS: readonly ToolTraits[] = [
@@ -18,14 +31,35 @@ export const TOOLS: readonly ToolTraits[] = [
   { tool: 'pocket', word: 'pocket', key: 'P', hint: 'Click corner by corner; end on the first one' },
   { tool: 'through', word: 'cut', key: 'K', hint: 'Click point by point; double-click ends' },
   { tool: 'mark', word: 'mark', key: 'L', hint: 'Click point by point; double-click ends' },
-  { tool: 'engrave', word: 'engrave', key: 'W', hint: 'Click point by point; double-click ends. Drawn on the skin, not cut' },
-  { tool: 'guide', word: 'guide', key: 'G', hint: 'Press on an edge or a guide and drag to set one beside it; elsewhere for a level one' },
-  { tool: 'trim', word: 'trim', key: 'X', hint: 'Click the stretch of a line to take out, up to the next lines it meets' },
-  { tool: 'measure', word: 'measure', key: 'M', hint: 'Click two places; between two points the distance can be pinned' },
+  {
+    tool: 'engrave',
+    word: 'engrave',
+    key: 'W',
+    hint: 'Click point by point; double-click ends. Drawn on the skin, not cut',
+  },
+  {
+    tool: 'guide',
+    word: 'guide',
+    key: 'G',
+    hint: 'Press on an edge or a guide and drag to set one beside it; elsewhere for a level one',
+  },
+  {
+    tool: 'trim',
+    word: 'trim',
+    key: 'X',
+    hint: 'Click the stretch of a line to take out, up to the next lines it meets',
+  },
+  {
+    tool: 'measure',
+    word: 'measure',
+    key: 'M',
+    hint: 'Click two places; between two points the distance can be pinned',
+  },
 ];
 
 /** The kind of feature that a tool sets, or undefined. */
-export const featureOfTool = (tool: Tool): FeatureKind | undefined => FEATURE_KINDS.find((kind) => tool === `feature ${kind}`);
+export const featureOfTool = (tool: Tool): FeatureKind | undefined =>
+  FEATURE_KINDS.find((kind) => tool === `feature ${kind}`);
 /** What a tool does, in words. */
 export function toolHint(tool: Tool): string | undefined {
   const feature = featureOfTool(tool);
@@ -33,11 +67,14 @@ export function toolHint(tool: Tool): string | undefined {
 }
 export const toolTraits = (tool: Tool): ToolTraits | undefined => TOOLS.find((one) => one.tool === tool);
 /** Whether a tool draws a path point by point. */
-export const drawsPath = (tool: Tool): boolean => !['select', 'bevel', 'trim', 'measure', 'guide'].includes(tool) && featureOfTool(tool) === undefined;
+export const drawsPath = (tool: Tool): boolean =>
+  !['select', 'bevel', 'trim', 'measure', 'guide'].includes(tool) && featureOfTool(tool) === undefined;
 /** Folds are one straight run: they end with their second point. */
-export const endsAfterTwo = (tool: Tool): boolean => tool === 'groove' || tool === 'trench' || tool === 'crease' || tool === 'slit' || tool === 'hinge';
+export const endsAfterTwo = (tool: Tool): boolean =>
+  tool === 'groove' || tool === 'trench' || tool === 'crease' || tool === 'slit' || tool === 'hinge';
 /** Paths that must come back to their first point. */
 export const mustClose = (tool: Tool): boolean => tool === 'outline' || tool === 'hole' || tool === 'pocket';
 
 /** A new operation of a kind with the kind's own first values. */
-export const operationDraft = (kind: OperationKind): OperationDraft => ({ ...traitsOf(kind).defaults, label: '' }) as OperationDraft;
+export const operationDraft = (kind: OperationKind): OperationDraft =>
+  ({ ...traitsOf(kind).defaults, label: '' }) as OperationDraft;

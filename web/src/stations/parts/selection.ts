@@ -1,6 +1,17 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
-import { findPath, pathsOf, type Contour, type DrawnLine, type Feature, type Guide, type Operation, type Part, type PathNode, type Segment } from '@grain-fold/core/drawing';
+import {
+  findPath,
+  pathsOf,
+  type Contour,
+  type DrawnLine,
+  type Feature,
+  type Guide,
+  type Operation,
+  type Part,
+  type PathNode,
+  type Segment,
+} from '@grain-fold/core/drawing';
 
 /** What is chosen on the mat. */
 export type Chosen =
@@ -12,7 +23,12 @@ export type Chosen =
   | { readonly kind: 'paths'; readonly ids: readonly string[] };
 
 /** Two places that are measured between, with the points they lie on. */
-export interface Measured { readonly from: Point; readonly to?: Point; readonly fromNodeId?: string; readonly toNodeId?: string }
+export interface Measured {
+  readonly from: Point;
+  readonly to?: Point;
+  readonly fromNodeId?: string;
+  readonly toNodeId?: string;
+}
 
 export interface Selection {
   readonly measured: ShallowRef<Measured | undefined>;
@@ -20,7 +36,9 @@ export interface Selection {
   readonly operation: ComputedRef<Operation | undefined>;
   readonly feature: ComputedRef<Feature | undefined>;
   readonly guide: ComputedRef<Guide | undefined>;
-  readonly segment: ComputedRef<{ readonly path: Contour | DrawnLine; readonly segment: Segment; readonly index: number } | undefined>;
+  readonly segment: ComputedRef<
+    { readonly path: Contour | DrawnLine; readonly segment: Segment; readonly index: number } | undefined
+  >;
   readonly nodes: ComputedRef<readonly PathNode[]>;
   /** Whole lines, holes or the outline that the choice stands for. */
   readonly paths: ComputedRef<readonly (Contour | DrawnLine)[]>;
@@ -50,11 +68,22 @@ export function useSelection(part: ComputedRef<Part | undefined>): Selection {
   });
   const nodes = computed(() => {
     const now = chosen.value;
-    return now?.kind === 'nodes' && part.value ? pathsOf(part.value).flatMap((path) => path.nodes).filter((node) => now.ids.includes(node.id)) : [];
+    return now?.kind === 'nodes' && part.value
+      ? pathsOf(part.value)
+          .flatMap((path) => path.nodes)
+          .filter((node) => now.ids.includes(node.id))
+      : [];
   });
   const paths = computed(() => {
     const now = chosen.value;
-    const ids = now?.kind === 'paths' ? now.ids : segment.value ? [segment.value.path.id] : operation.value ? [operation.value.on.pathId] : [];
+    const ids =
+      now?.kind === 'paths'
+        ? now.ids
+        : segment.value
+          ? [segment.value.path.id]
+          : operation.value
+            ? [operation.value.on.pathId]
+            : [];
     return part.value ? ids.flatMap((id) => findPath(part.value!, id) ?? []) : [];
   });
   return { measured, chosen, operation, feature, guide, segment, nodes, paths };

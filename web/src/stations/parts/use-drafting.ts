@@ -1,6 +1,26 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
-import { bulgeThrough, curveTangent, distance, interpolate, smoothCurve, unitVector, type Curve, type Point } from '@grain-fold/core/geometry';
-import { bulgeLeaving, bulgeOfRadius, circleDraft, draftFault, rectangleDraft, roundEndedSlot, type DraftSegment, type OperationKind, type Part, type PathDraft } from '@grain-fold/core/drawing';
+import {
+  bulgeThrough,
+  curveTangent,
+  distance,
+  interpolate,
+  smoothCurve,
+  unitVector,
+  type Curve,
+  type Point,
+} from '@grain-fold/core/geometry';
+import {
+  bulgeLeaving,
+  bulgeOfRadius,
+  circleDraft,
+  draftFault,
+  rectangleDraft,
+  roundEndedSlot,
+  type DraftSegment,
+  type OperationKind,
+  type Part,
+  type PathDraft,
+} from '@grain-fold/core/drawing';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';
 import { drawsPath, endsAfterTwo, mustClose, operationDraft, type Tool } from './part-tools.ts';
@@ -50,8 +70,15 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   const slotWidthMm = ref(6);
   const shape = ref<DraftShape>('points');
   const isDrawing = computed(() => drawsPath(tool.value));
-  const canClose = computed(() => shape.value === 'points' && points.value.length >= (segments.value.some(({ kind }) => kind !== 'line') ? 2 : 3) && !endsAfterTwo(tool.value));
-  const canEnd = computed(() => shape.value === 'points' && points.value.length >= 2 && (!mustClose(tool.value) || tool.value === 'outline'));
+  const canClose = computed(
+    () =>
+      shape.value === 'points' &&
+      points.value.length >= (segments.value.some(({ kind }) => kind !== 'line') ? 2 : 3) &&
+      !endsAfterTwo(tool.value),
+  );
+  const canEnd = computed(
+    () => shape.value === 'points' && points.value.length >= 2 && (!mustClose(tool.value) || tool.value === 'outline'),
+  );
 
   function reset(): void {
     points.value = [];
@@ -67,16 +94,26 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
 
   /** The direction in which the run before arrives, or undefined at the start. */
   function arriving(): Point | undefined {
-    const from = points.value.at(-1), before = points.value.at(-2), last = segments.value.at(-1);
-    return before && from && last ? unitVector({ x: 0, y: 0 }, curveTangent({ ...last, from: before, to: from }, 1)) : undefined;
+    const from = points.value.at(-1),
+      before = points.value.at(-2),
+      last = segments.value.at(-1);
+    return before && from && last
+      ? unitVector({ x: 0, y: 0 }, curveTangent({ ...last, from: before, to: from }, 1))
+      : undefined;
   }
   function nextSegment(end: Point): DraftSegment {
     const from = points.value.at(-1)!;
-    if (runKind.value === 'cubic') return { kind: 'cubic', control1: interpolate(from, end, 1 / 3), control2: interpolate(from, end, 2 / 3) };
+    if (runKind.value === 'cubic')
+      return { kind: 'cubic', control1: interpolate(from, end, 1 / 3), control2: interpolate(from, end, 2 / 3) };
     if (runKind.value !== 'arc') return { kind: 'line' };
-    const bulge = arcWay.value === 'touching' ? bulgeLeaving(from, arriving() ?? { x: 1, y: 0 }, end)
-      : arcWay.value === 'radius' ? bulgeOfRadius(from, end, Math.abs(arcRadiusMm.value), arcRadiusMm.value > 0 ? 'left' : 'right') ?? 0
-        : arcVia.value ? bulgeThrough(from, arcVia.value, end) : 0;
+    const bulge =
+      arcWay.value === 'touching'
+        ? bulgeLeaving(from, arriving() ?? { x: 1, y: 0 }, end)
+        : arcWay.value === 'radius'
+          ? (bulgeOfRadius(from, end, Math.abs(arcRadiusMm.value), arcRadiusMm.value > 0 ? 'left' : 'right') ?? 0)
+          : arcVia.value
+            ? bulgeThrough(from, arcVia.value, end)
+            : 0;
     return bulge === 0 ? { kind: 'line' } : { kind: 'arc', bulge };
   }
 
@@ -88,9 +125,19 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
       if (runs[start]!.kind !== 'cubic') continue;
       let stop = start;
       while (runs[stop + 1]?.kind === 'cubic') stop += 1;
-      const leaving = (index: number, t: 0 | 1): Point | undefined => { const run = runs[index]; return run && run.kind !== 'cubic' ? unitVector({ x: 0, y: 0 }, curveTangent({ ...run, from: at(index), to: at(index + 1) }, t)) : undefined; };
+      const leaving = (index: number, t: 0 | 1): Point | undefined => {
+        const run = runs[index];
+        return run && run.kind !== 'cubic'
+          ? unitVector({ x: 0, y: 0 }, curveTangent({ ...run, from: at(index), to: at(index + 1) }, t))
+          : undefined;
+      };
       const chain = Array.from({ length: stop - start + 2 }, (_, step) => at(start + step));
-      smoothCurve(chain, { start: leaving(start - 1, 1), end: closed && stop + 1 === runs.length ? leaving(0, 0) : undefined }).forEach(({ control1, control2 }, step) => { result[start + step] = { kind: 'cubic', control1, control2 }; });
+      smoothCurve(chain, {
+        start: leaving(start - 1, 1),
+        end: closed && stop + 1 === runs.length ? leaving(0, 0) : undefined,
+      }).forEach(({ control1, control2 }, step) => {
+        result[start + step] = { kind: 'cubic', control1, control2 };
+      });
       start = stop;
     }
     return result;
@@ -102,7 +149,9 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     if (shape.value === 'circle') return circleDraft(first, distance(first, second));
     if (shape.value === 'slot') return roundEndedSlot(first, second, slotWidthMm.value);
     const [width, height] = [Math.abs(second.x - first.x), Math.abs(second.y - first.y)];
-    return width < 1e-6 || height < 1e-6 ? undefined : rectangleDraft({ x: Math.min(first.x, second.x), y: Math.min(first.y, second.y) }, width, height);
+    return width < 1e-6 || height < 1e-6
+      ? undefined
+      : rectangleDraft({ x: Math.min(first.x, second.x), y: Math.min(first.y, second.y) }, width, height);
   }
 
   function addPoint(p: Point, closeWithinMm: number): void {
@@ -126,7 +175,12 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
       work.message = 'That point lies on the one before it.';
       return;
     }
-    if (first && runKind.value === 'arc' && arcWay.value === 'radius' && Math.abs(arcRadiusMm.value) < distance(points.value.at(-1)!, p) / 2) {
+    if (
+      first &&
+      runKind.value === 'arc' &&
+      arcWay.value === 'radius' &&
+      Math.abs(arcRadiusMm.value) < distance(points.value.at(-1)!, p) / 2
+    ) {
       work.message = `That end is ${formatLengthWithUnit(distance(points.value.at(-1)!, p), work.unit)} away: the radius must be at least half of it.`;
       return;
     }
@@ -154,9 +208,15 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
       work.message = fault;
       return;
     }
-    const isDone = tool.value === 'outline' ? work.run(target.id, { name: 'drawOutline', args: { draft } })
-      : tool.value === 'hole' ? work.run(target.id, { name: 'drawHole', args: { draft } })
-        : work.run(target.id, { name: 'drawLine', args: { draft, operation: operationDraft(tool.value as OperationKind) } });
+    const isDone =
+      tool.value === 'outline'
+        ? work.run(target.id, { name: 'drawOutline', args: { draft } })
+        : tool.value === 'hole'
+          ? work.run(target.id, { name: 'drawHole', args: { draft } })
+          : work.run(target.id, {
+              name: 'drawLine',
+              args: { draft, operation: operationDraft(tool.value as OperationKind) },
+            });
     if (isDone) start(tool.value === 'outline' ? 'select' : tool.value);
   }
 
@@ -179,12 +239,39 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     const first = points.value[0];
     if (shape.value !== 'points') {
       const draft = first && pointer && shapeDraft(first, pointer);
-      return draft ? draft.segments.map((segment, index): Curve => ({ ...segment, from: draft.points[index]!, to: draft.points[(index + 1) % draft.points.length]! })) : [];
+      return draft
+        ? draft.segments.map((segment, index): Curve => ({
+            ...segment,
+            from: draft.points[index]!,
+            to: draft.points[(index + 1) % draft.points.length]!,
+          }))
+        : [];
     }
     const last = points.value.at(-1);
     const isReaching = last !== undefined && pointer !== undefined && distance(last, pointer) > 1e-9;
     const all = isReaching ? [...points.value, pointer] : points.value;
-    return smoothed(all, isReaching ? [...segments.value, nextSegment(pointer)] : segments.value, false).map((segment, index): Curve => ({ ...segment, from: all[index]!, to: all[index + 1]! }));
+    return smoothed(all, isReaching ? [...segments.value, nextSegment(pointer)] : segments.value, false).map(
+      (segment, index): Curve => ({ ...segment, from: all[index]!, to: all[index + 1]! }),
+    );
   }
-  return { tool, points, runKind, arcVia, arcWay, arcRadiusMm, slotWidthMm, shape, isDrawing, canClose, canEnd, preview, start, addPoint, close, end, backOut, keep };
+  return {
+    tool,
+    points,
+    runKind,
+    arcVia,
+    arcWay,
+    arcRadiusMm,
+    slotWidthMm,
+    shape,
+    isDrawing,
+    canClose,
+    canEnd,
+    preview,
+    start,
+    addPoint,
+    close,
+    end,
+    backOut,
+    keep,
+  };
 }

@@ -2,8 +2,26 @@ import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { applyTransform, distance, nearestOnCurve, subtract, type Point } from '@grain-fold/core/geometry';
 import {
-  applyCommand, curveOf, curvesNear, expandPart, featureTraits, findPath, isOnEdge, mirrorOf, pathsOf, pick, placedGuides, resolve, snap,
-  type FeatureKind, type Part, type PartCommand, type Picked, type ResolveContext, type ResolvedPart, type Snap,
+  applyCommand,
+  curveOf,
+  curvesNear,
+  expandPart,
+  featureTraits,
+  findPath,
+  isOnEdge,
+  mirrorOf,
+  pathsOf,
+  pick,
+  placedGuides,
+  resolve,
+  snap,
+  type FeatureKind,
+  type Part,
+  type PartCommand,
+  type Picked,
+  type ResolveContext,
+  type ResolvedPart,
+  type Snap,
 } from '@grain-fold/core/drawing';
 import { isTyping } from '../../composables/keys.ts';
 import { gridSteps } from '../../composables/mat-view.ts';
@@ -24,7 +42,13 @@ export interface HandSite {
 }
 
 /** A drag under way: where it began, and the command that the present place would give. */
-interface Drag { readonly from: Point; readonly anchor: Point; readonly except: ReadonlySet<string>; readonly isImage: boolean; readonly commandFor: (to: Point) => PartCommand }
+interface Drag {
+  readonly from: Point;
+  readonly anchor: Point;
+  readonly except: ReadonlySet<string>;
+  readonly isImage: boolean;
+  readonly commandFor: (to: Point) => PartCommand;
+}
 
 export interface MatHand {
   readonly shown: ComputedRef<Part>;
@@ -49,9 +73,12 @@ const DRAG_AFTER_PX = 3;
 export function useMatHand(site: HandSite): MatHand {
   const work = useAirframe();
   const { drafting, selection } = site;
-  const pointer = shallowRef<Point>(), snapped = shallowRef<Snap>(), hovered = shallowRef<Picked>();
+  const pointer = shallowRef<Point>(),
+    snapped = shallowRef<Snap>(),
+    hovered = shallowRef<Picked>();
   const isSnapHeld = ref(false);
-  const drag = shallowRef<Drag>(), dragCommand = shallowRef<PartCommand>();
+  const drag = shallowRef<Drag>(),
+    dragCommand = shallowRef<PartCommand>();
 
   const whole = computed(() => expandPart(site.part(), site.context()));
   const edited = computed(() => {
@@ -64,12 +91,22 @@ export function useMatHand(site: HandSite): MatHand {
   const pickAt = (at: Point): Picked | undefined => pick(whole.value, resolved.value, at, reach());
   const run = (command: PartCommand): boolean => work.run(site.part().id, command);
   /** A place on the mirror image, brought to the half that is drawn. */
-  const drawnSide = (p: Point, isImage: boolean): Point => { const { symmetry } = site.part(); return isImage && symmetry ? applyTransform(mirrorOf(symmetry), p) : p; };
+  const drawnSide = (p: Point, isImage: boolean): Point => {
+    const { symmetry } = site.part();
+    return isImage && symmetry ? applyTransform(mirrorOf(symmetry), p) : p;
+  };
 
   function snapTo(at: Point, except?: ReadonlySet<string>): Snap {
     if (isSnapHeld.value) return { point: at, reason: 'free' };
     const from = drafting.isDrawing.value ? drafting.points.value.at(-1) : drag.value?.anchor;
-    return snap(whole.value, at, { reachMm: reach(), gridMm: gridSteps(work.unit, site.pixelsPerMm()).fineMm, except, more: drafting.points.value, from, beneath: site.beneath() });
+    return snap(whole.value, at, {
+      reachMm: reach(),
+      gridMm: gridSteps(work.unit, site.pixelsPerMm()).fineMm,
+      except,
+      more: drafting.points.value,
+      from,
+      beneath: site.beneath(),
+    });
   }
 
   function press(at: Point, event: PointerEvent): void {
@@ -78,7 +115,8 @@ export function useMatHand(site: HandSite): MatHand {
       drafting.addPoint(snapTo(at).point, reach());
       return;
     }
-    const tool = drafting.tool.value, picked = pickAt(at);
+    const tool = drafting.tool.value,
+      picked = pickAt(at);
     const feature = featureOfTool(tool);
     if (feature) setFeature(feature, at, picked);
     else if (tool === 'bevel') bevelEdge(picked);
@@ -98,8 +136,11 @@ export function useMatHand(site: HandSite): MatHand {
       chosen.value = undefined;
       return;
     }
-    const isImage = picked.isImage ?? false, from = drawnSide(at, isImage);
-    const start = (anchor: Point, except: readonly string[], commandFor: Drag['commandFor']): void => { drag.value = { from, anchor, except: new Set(except), isImage, commandFor }; };
+    const isImage = picked.isImage ?? false,
+      from = drawnSide(at, isImage);
+    const start = (anchor: Point, except: readonly string[], commandFor: Drag['commandFor']): void => {
+      drag.value = { from, anchor, except: new Set(except), isImage, commandFor };
+    };
     if (picked.kind === 'guide') {
       chosen.value = { kind: 'guide', guideId: picked.guideId };
       const command = guideDrag(picked.guideId, from);
@@ -109,19 +150,33 @@ export function useMatHand(site: HandSite): MatHand {
     if (picked.kind === 'feature') {
       chosen.value = { kind: 'feature', featureId: picked.featureId };
       const feature = site.part().features?.find(({ id }) => id === picked.featureId);
-      if (feature && !isOnEdge(feature)) start(feature.at, [], (to) => ({ name: 'moveFeature', args: { featureId: feature.id, by: subtract(to, feature.at) } }));
+      if (feature && !isOnEdge(feature))
+        start(feature.at, [], (to) => ({
+          name: 'moveFeature',
+          args: { featureId: feature.id, by: subtract(to, feature.at) },
+        }));
       return;
     }
     if (adds && picked.kind !== 'node') {
       const ids = selection.paths.value.map(({ id }) => id);
-      chosen.value = { kind: 'paths', ids: ids.includes(picked.pathId) ? ids.filter((id) => id !== picked.pathId) : [...ids, picked.pathId] };
+      chosen.value = {
+        kind: 'paths',
+        ids: ids.includes(picked.pathId) ? ids.filter((id) => id !== picked.pathId) : [...ids, picked.pathId],
+      };
       return;
     }
     if (picked.kind === 'node') {
       const before = chosen.value?.kind === 'nodes' ? chosen.value.ids : [];
-      const ids = before.includes(picked.nodeId) && !adds ? before : adds ? [...new Set([...before, picked.nodeId])] : [picked.nodeId];
+      const ids =
+        before.includes(picked.nodeId) && !adds
+          ? before
+          : adds
+            ? [...new Set([...before, picked.nodeId])]
+            : [picked.nodeId];
       chosen.value = { kind: 'nodes', ids };
-      const anchor = pathsOf(site.part()).flatMap(({ nodes }) => nodes).find(({ id }) => id === picked.nodeId)!;
+      const anchor = pathsOf(site.part())
+        .flatMap(({ nodes }) => nodes)
+        .find(({ id }) => id === picked.nodeId)!;
       start(anchor, ids, (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, anchor) } }));
       return;
     }
@@ -129,7 +184,16 @@ export function useMatHand(site: HandSite): MatHand {
     const group = site.part().pathGroups?.find(({ pathIds }) => pathIds.includes(path.id));
     if (group) {
       chosen.value = { kind: 'paths', ids: group.pathIds };
-      start(from, pathsOf(site.part()).filter(({ id }) => group.pathIds.includes(id)).flatMap(({ nodes }) => nodes.map(({ id }) => id)), (to) => ({ name: 'arrangePaths', args: { pathIds: group.pathIds, motion: { kind: 'move', by: subtract(to, from) }, copies: 0 } }));
+      start(
+        from,
+        pathsOf(site.part())
+          .filter(({ id }) => group.pathIds.includes(id))
+          .flatMap(({ nodes }) => nodes.map(({ id }) => id)),
+        (to) => ({
+          name: 'arrangePaths',
+          args: { pathIds: group.pathIds, motion: { kind: 'move', by: subtract(to, from) }, copies: 0 },
+        }),
+      );
     } else if (picked.kind === 'segment') {
       chosen.value = { kind: 'segment', pathId: picked.pathId, segmentId: picked.segmentId, t: picked.t };
       const index = path.segments.findIndex(({ id }) => id === picked.segmentId);
@@ -137,7 +201,12 @@ export function useMatHand(site: HandSite): MatHand {
       start(from, ids, (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, from) } }));
     } else {
       chosen.value = { kind: 'operation', operationId: picked.operationId };
-      if (!('role' in path)) start(from, path.nodes.map(({ id }) => id), (to) => ({ name: 'movePath', args: { pathId: path.id, by: subtract(to, from) } }));
+      if (!('role' in path))
+        start(
+          from,
+          path.nodes.map(({ id }) => id),
+          (to) => ({ name: 'movePath', args: { pathId: path.id, by: subtract(to, from) } }),
+        );
     }
   }
 
@@ -146,17 +215,37 @@ export function useMatHand(site: HandSite): MatHand {
     const placed = placedGuides(site.part()).find(({ guide }) => guide.id === guideId);
     if (!placed) return undefined;
     const { guide, shape } = placed;
-    if (guide.kind === 'circle') return (to) => ({ name: 'changeGuide', args: { guideId, changes: { radiusMm: distance(to, guide.at) } } });
-    if (guide.kind === 'line') return (to) => ({ name: 'changeGuide', args: { guideId, changes: { at: { x: guide.at.x + to.x - from.x, y: guide.at.y + to.y - from.y } } } });
-    const offset = (p: Point): number => (shape.kind === 'circle' ? distance(p, shape.centre) - shape.radiusMm : (p.y - shape.through.y) * shape.direction.x - (p.x - shape.through.x) * shape.direction.y);
-    return (to) => ({ name: 'changeGuide', args: { guideId, changes: { byMm: guide.byMm + offset(to) - offset(from) } } });
+    if (guide.kind === 'circle')
+      return (to) => ({ name: 'changeGuide', args: { guideId, changes: { radiusMm: distance(to, guide.at) } } });
+    if (guide.kind === 'line')
+      return (to) => ({
+        name: 'changeGuide',
+        args: { guideId, changes: { at: { x: guide.at.x + to.x - from.x, y: guide.at.y + to.y - from.y } } },
+      });
+    const offset = (p: Point): number =>
+      shape.kind === 'circle'
+        ? distance(p, shape.centre) - shape.radiusMm
+        : (p.y - shape.through.y) * shape.direction.x - (p.x - shape.through.x) * shape.direction.y;
+    return (to) => ({
+      name: 'changeGuide',
+      args: { guideId, changes: { byMm: guide.byMm + offset(to) - offset(from) } },
+    });
   }
 
   /** Sets a guide beside the edge or guide under the pointer, ready to be dragged away from it; elsewhere a level one. */
   function startGuide(at: Point, picked: Picked | undefined): void {
     const edge = edgeUnder(picked, at);
-    const base = edge ? { segmentId: edge.segmentId } : picked?.kind === 'guide' ? { guideId: picked.guideId } : undefined;
-    const added = run({ name: 'addGuide', args: { guide: base ? { kind: 'beside', of: base, byMm: 0 } : { kind: 'line', at: snapTo(at).point, angleDegrees: 0 } } });
+    const base = edge
+      ? { segmentId: edge.segmentId }
+      : picked?.kind === 'guide'
+        ? { guideId: picked.guideId }
+        : undefined;
+    const added = run({
+      name: 'addGuide',
+      args: {
+        guide: base ? { kind: 'beside', of: base, byMm: 0 } : { kind: 'line', at: snapTo(at).point, angleDegrees: 0 },
+      },
+    });
     const guide = added ? work.airframe?.parts.find(({ id }) => id === site.part().id)?.guides?.at(-1) : undefined;
     if (!guide) return;
     drafting.start('select');
@@ -166,17 +255,23 @@ export function useMatHand(site: HandSite): MatHand {
   }
 
   /** The run under the pointer: an edge, or the nearest run of a line. */
-  function edgeUnder(picked: Picked | undefined, at: Point): { readonly pathId: string; readonly segmentId: string } | undefined {
+  function edgeUnder(
+    picked: Picked | undefined,
+    at: Point,
+  ): { readonly pathId: string; readonly segmentId: string } | undefined {
     if (picked?.kind === 'segment') return { pathId: picked.pathId, segmentId: picked.segmentId };
     const path = picked?.kind === 'operation' ? findPath(site.part(), picked.pathId) : undefined;
     if (!path) return undefined;
-    const near = path.segments.map((segment, index) => ({ segment, d: nearestOnCurve(curveOf(path, index), at).distance })).reduce((a, b) => (b.d < a.d ? b : a));
+    const near = path.segments
+      .map((segment, index) => ({ segment, d: nearestOnCurve(curveOf(path, index), at).distance }))
+      .reduce((a, b) => (b.d < a.d ? b : a));
     return { pathId: path.id, segmentId: near.segment.id };
   }
 
   function setFeature(kind: FeatureKind, at: Point, picked: Picked | undefined): void {
     const traits = featureTraits(kind);
-    const edge = kind === 'stations' ? edgeUnder(picked, at) : picked?.kind === 'segment' ? edgeUnder(picked, at) : undefined;
+    const edge =
+      kind === 'stations' ? edgeUnder(picked, at) : picked?.kind === 'segment' ? edgeUnder(picked, at) : undefined;
     if (traits.ground === 'edge' && !edge) {
       work.message = traits.hint;
       return;
@@ -192,9 +287,12 @@ export function useMatHand(site: HandSite): MatHand {
   function measureAt(place: Point): void {
     // The mat shows the part made whole; only points that are drawn can be pinned.
     const drawn = new Set(pathsOf(site.part()).flatMap(({ nodes }) => nodes.map(({ id }) => id)));
-    const nodeId = pathsOf(whole.value).flatMap(({ nodes }) => nodes).find((node) => drawn.has(node.id) && distance(node, place) < 1e-6)?.id;
+    const nodeId = pathsOf(whole.value)
+      .flatMap(({ nodes }) => nodes)
+      .find((node) => drawn.has(node.id) && distance(node, place) < 1e-6)?.id;
     const now = selection.measured.value;
-    selection.measured.value = !now || now.to ? { from: place, fromNodeId: nodeId } : { ...now, to: place, toNodeId: nodeId };
+    selection.measured.value =
+      !now || now.to ? { from: place, fromNodeId: nodeId } : { ...now, to: place, toNodeId: nodeId };
   }
 
   /** The handle of the chosen curve or arc under the pointer, as the command that dragging it gives. */
@@ -203,25 +301,45 @@ export function useMatHand(site: HandSite): MatHand {
     if (!chosen) return undefined;
     const { segment, path, index } = chosen;
     if (segment.kind === 'cubic') {
-      if (distance(segment.control1, at) <= reach()) return (to) => ({ name: 'changeSegment', args: { segmentId: segment.id, to: { kind: 'cubic', control1: to, control2: segment.control2 } } });
-      if (distance(segment.control2, at) <= reach()) return (to) => ({ name: 'changeSegment', args: { segmentId: segment.id, to: { kind: 'cubic', control1: segment.control1, control2: to } } });
+      if (distance(segment.control1, at) <= reach())
+        return (to) => ({
+          name: 'changeSegment',
+          args: { segmentId: segment.id, to: { kind: 'cubic', control1: to, control2: segment.control2 } },
+        });
+      if (distance(segment.control2, at) <= reach())
+        return (to) => ({
+          name: 'changeSegment',
+          args: { segmentId: segment.id, to: { kind: 'cubic', control1: segment.control1, control2: to } },
+        });
     }
     if (segment.kind !== 'arc') return undefined;
     const { from, to: end } = curveOf(path, index);
     const chord = distance(from, end);
-    const middle = { x: (from.x + end.x) / 2 + (segment.bulge * (end.y - from.y)) / 2, y: (from.y + end.y) / 2 - (segment.bulge * (end.x - from.x)) / 2 };
+    const middle = {
+      x: (from.x + end.x) / 2 + (segment.bulge * (end.y - from.y)) / 2,
+      y: (from.y + end.y) / 2 - (segment.bulge * (end.x - from.x)) / 2,
+    };
     if (distance(middle, at) > reach()) return undefined;
     return (to) => {
       const rise = ((to.x - from.x) * (end.y - from.y) - (to.y - from.y) * (end.x - from.x)) / chord; // to the right of the run
-      return { name: 'changeSegment', args: { segmentId: segment.id, to: { kind: 'arc', bulge: Math.max(-20, Math.min(20, (2 * rise) / chord)) } } };
+      return {
+        name: 'changeSegment',
+        args: { segmentId: segment.id, to: { kind: 'arc', bulge: Math.max(-20, Math.min(20, (2 * rise) / chord)) } },
+      };
     };
   }
 
   function bevelEdge(picked: Picked | undefined): void {
     // On a mark within the part a bevel is one lip of a groove.
-    const mark = picked?.kind === 'operation' ? site.part().operations.find(({ id, kind }) => id === picked.operationId && (kind === 'mark' || kind === 'engrave')) : undefined;
+    const mark =
+      picked?.kind === 'operation'
+        ? site
+            .part()
+            .operations.find(({ id, kind }) => id === picked.operationId && (kind === 'mark' || kind === 'engrave'))
+        : undefined;
     if (mark) {
-      if (run({ name: 'changeWork', args: { operationId: mark.id, kind: 'bevel' } })) selection.chosen.value = { kind: 'operation', operationId: mark.id };
+      if (run({ name: 'changeWork', args: { operationId: mark.id, kind: 'bevel' } }))
+        selection.chosen.value = { kind: 'operation', operationId: mark.id };
       drafting.start('select');
       return;
     }
@@ -229,7 +347,13 @@ export function useMatHand(site: HandSite): MatHand {
       work.message = 'Click an edge of the outline or of a hole, or a straight mark that is one lip of a groove.';
       return;
     }
-    if (!run({ name: 'addOperation', args: { on: { pathId: picked.pathId, segmentIds: [picked.segmentId] }, operation: operationDraft('bevel') } })) return;
+    if (
+      !run({
+        name: 'addOperation',
+        args: { on: { pathId: picked.pathId, segmentIds: [picked.segmentId] }, operation: operationDraft('bevel') },
+      })
+    )
+      return;
     const added = work.airframe?.parts.find(({ id }) => id === site.part().id)?.operations.at(-1);
     if (added) selection.chosen.value = { kind: 'operation', operationId: added.id };
     drafting.start('select');
@@ -237,9 +361,13 @@ export function useMatHand(site: HandSite): MatHand {
 
   /** Takes out the stretch of a line under the pointer. */
   function trimAt(at: Point): void {
-    const nearest = curvesNear(site.part(), at, reach()).filter(({ path }) => !('role' in path)).map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
-      .filter(({ near }) => near.distance <= reach()).sort((a, b) => a.near.distance - b.near.distance)[0];
-    if (nearest) run({ name: 'trimLine', args: { segmentId: nearest.path.segments[nearest.index]!.id, t: nearest.near.t } });
+    const nearest = curvesNear(site.part(), at, reach())
+      .filter(({ path }) => !('role' in path))
+      .map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
+      .filter(({ near }) => near.distance <= reach())
+      .sort((a, b) => a.near.distance - b.near.distance)[0];
+    if (nearest)
+      run({ name: 'trimLine', args: { segmentId: nearest.path.segments[nearest.index]!.id, t: nearest.near.t } });
     else work.message = 'Click a line on the part: outlines are not trimmed.';
   }
 
@@ -253,9 +381,13 @@ export function useMatHand(site: HandSite): MatHand {
       return;
     }
     const hand = drawnSide(at, now.isImage);
-    snapped.value = snapTo({ x: hand.x + now.anchor.x - now.from.x, y: hand.y + now.anchor.y - now.from.y }, now.except);
+    snapped.value = snapTo(
+      { x: hand.x + now.anchor.x - now.from.x, y: hand.y + now.anchor.y - now.from.y },
+      now.except,
+    );
     pointer.value = snapped.value.point;
-    if (dragCommand.value || distance(hand, now.from) > DRAG_AFTER_PX / site.pixelsPerMm()) dragCommand.value = now.commandFor(pointer.value);
+    if (dragCommand.value || distance(hand, now.from) > DRAG_AFTER_PX / site.pixelsPerMm())
+      dragCommand.value = now.commandFor(pointer.value);
   }
   function release(): void {
     if (dragCommand.value) run(dragCommand.value);
@@ -273,8 +405,25 @@ export function useMatHand(site: HandSite): MatHand {
     const picked = pickAt(at);
     if (picked?.kind === 'segment') run({ name: 'insertNode', args: { segmentId: picked.segmentId, t: picked.t } });
   }
-  useEventListener(window, 'keydown', (event) => { if (event.key === 'Escape' && drag.value && !isTyping(event)) drop(); });
+  useEventListener(window, 'keydown', (event) => {
+    if (event.key === 'Escape' && drag.value && !isTyping(event)) drop();
+  });
 
-  const draggedBy = computed(() => (drag.value && dragCommand.value && pointer.value ? subtract(pointer.value, drag.value.anchor) : undefined));
-  return { shown, resolved, pointer, snapped, hovered, isDragging: computed(() => drag.value !== undefined), draggedBy, isSnapHeld, press, move, release, double };
+  const draggedBy = computed(() =>
+    drag.value && dragCommand.value && pointer.value ? subtract(pointer.value, drag.value.anchor) : undefined,
+  );
+  return {
+    shown,
+    resolved,
+    pointer,
+    snapped,
+    hovered,
+    isDragging: computed(() => drag.value !== undefined),
+    draggedBy,
+    isSnapHeld,
+    press,
+    move,
+    release,
+    double,
+  };
 }

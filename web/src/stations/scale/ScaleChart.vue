@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip, type ChartData, type ChartOptions } from 'chart.js';
+import {
+  CategoryScale,
+  Chart,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartData,
+  type ChartOptions,
+} from 'chart.js';
 import { computed } from 'vue';
 import { Line } from 'vue-chartjs';
 import type { ScalePoint } from './scale-point.ts';
@@ -11,20 +22,62 @@ const FONT = { family: 'Barlow Condensed', size: 13 };
 const data = computed<ChartData<'line'>>(() => ({
   labels: props.points.map((point) => `× ${point.scale.toFixed(1)}`),
   datasets: [
-    { label: 'foam, g', data: props.points.map((point) => point.foamG), borderColor: '#fbf8ef', backgroundColor: '#fbf8ef', yAxisID: 'mass', tension: 0.25 },
-    { label: 'pages', data: props.points.map((point) => point.slow.pages), borderColor: '#e7a545', backgroundColor: '#e7a545', yAxisID: 'count', borderDash: [7, 4] },
-    { label: 'boards', data: props.points.map((point) => point.slow.boards), borderColor: '#a9c98a', backgroundColor: '#a9c98a', yAxisID: 'count', borderDash: [2, 3] },
+    {
+      label: 'foam, g',
+      data: props.points.map((point) => point.foamG),
+      borderColor: '#fbf8ef',
+      backgroundColor: '#fbf8ef',
+      yAxisID: 'mass',
+      tension: 0.25,
+    },
+    {
+      label: 'pages',
+      data: props.points.map((point) => point.slow.pages),
+      borderColor: '#e7a545',
+      backgroundColor: '#e7a545',
+      yAxisID: 'count',
+      borderDash: [7, 4],
+    },
+    {
+      label: 'boards',
+      data: props.points.map((point) => point.slow.boards),
+      borderColor: '#a9c98a',
+      backgroundColor: '#a9c98a',
+      yAxisID: 'count',
+      borderDash: [2, 3],
+    },
   ],
 }));
 /** Ticks are whole numbers; the library's own words for them load a table of languages first. */
 const plain = (value: string | number): string => String(value);
-const axis = (position: 'left' | 'right', text: string): object => ({ position, beginAtZero: true, title: { display: true, text, color: '#cfdcdb', font: FONT }, ticks: { color: '#cfdcdb', font: FONT, maxTicksLimit: 5, callback: plain }, grid: { color: position === 'left' ? '#2f535d' : 'transparent' } });
+const axis = (position: 'left' | 'right', text: string): object => ({
+  position,
+  beginAtZero: true,
+  title: { display: true, text, color: '#cfdcdb', font: FONT },
+  ticks: { color: '#cfdcdb', font: FONT, maxTicksLimit: 5, callback: plain },
+  grid: { color: position === 'left' ? '#2f535d' : 'transparent' },
+});
 const options: ChartOptions<'line'> = {
-  responsive: true, maintainAspectRatio: false, animation: false,
-  plugins: { legend: { position: 'top', align: 'end', labels: { color: '#e6edea', font: FONT, boxWidth: 26, boxHeight: 1 } } },
-  scales: { x: { ticks: { color: '#cfdcdb', font: FONT }, grid: { color: '#2f535d' } }, mass: axis('left', 'grams'), count: axis('right', 'pages, boards') },
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false,
+  plugins: {
+    legend: { position: 'top', align: 'end', labels: { color: '#e6edea', font: FONT, boxWidth: 26, boxHeight: 1 } },
+  },
+  scales: {
+    x: { ticks: { color: '#cfdcdb', font: FONT }, grid: { color: '#2f535d' } },
+    mass: axis('left', 'grams'),
+    count: axis('right', 'pages, boards'),
+  },
 };
-const words = computed(() => props.points.map((point) => `at ${point.scale}: ${point.foamG.toFixed(0)} g, ${point.slow.pages} pages, ${point.slow.boards} boards`).join('; '));
+const words = computed(() =>
+  props.points
+    .map(
+      (point) =>
+        `at ${point.scale}: ${point.foamG.toFixed(0)} g, ${point.slow.pages} pages, ${point.slow.boards} boards`,
+    )
+    .join('; '),
+);
 </script>
 
 <template>

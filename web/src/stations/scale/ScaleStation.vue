@@ -29,45 +29,84 @@ const setScale = (value: number): void => work.changeSettings(`Scale to ${value.
 const largest = computed(() => {
   const airframe = work.airframe;
   if (!airframe) return undefined;
-  const sized = airframe.parts.filter((part) => part.sizing === 'scaled').map((part) => ({ part, drawn: resolve(part, contextOf(airframe, part)) })).filter(({ drawn }) => drawn.outer.length > 0);
-  const first = sized.sort((a, b) => Math.max(boundsWidth(b.drawn.bounds), boundsHeight(b.drawn.bounds)) - Math.max(boundsWidth(a.drawn.bounds), boundsHeight(a.drawn.bounds)))[0];
+  const sized = airframe.parts
+    .filter((part) => part.sizing === 'scaled')
+    .map((part) => ({ part, drawn: resolve(part, contextOf(airframe, part)) }))
+    .filter(({ drawn }) => drawn.outer.length > 0);
+  const first = sized.sort(
+    (a, b) =>
+      Math.max(boundsWidth(b.drawn.bounds), boundsHeight(b.drawn.bounds)) -
+      Math.max(boundsWidth(a.drawn.bounds), boundsHeight(a.drawn.bounds)),
+  )[0];
   return first && { ...first, scaled: resolveIn(airframe, first.part) };
 });
-const longestDrawn = computed(() => (largest.value ? Math.max(boundsWidth(largest.value.drawn.bounds), boundsHeight(largest.value.drawn.bounds)) : 0));
+const longestDrawn = computed(() =>
+  largest.value ? Math.max(boundsWidth(largest.value.drawn.bounds), boundsHeight(largest.value.drawn.bounds)) : 0,
+);
 const fitTo = computed<Bounds>(() => {
   const both = largest.value && [largest.value.drawn.bounds, largest.value.scaled.bounds];
-  return both ? { minX: Math.min(...both.map((b) => b.minX)), minY: Math.min(...both.map((b) => b.minY)), maxX: Math.max(...both.map((b) => b.maxX)), maxY: Math.max(...both.map((b) => b.maxY)) } : { minX: 0, minY: 0, maxX: 100, maxY: 100 };
+  return both
+    ? {
+        minX: Math.min(...both.map((b) => b.minX)),
+        minY: Math.min(...both.map((b) => b.minY)),
+        maxX: Math.max(...both.map((b) => b.maxX)),
+        maxY: Math.max(...both.map((b) => b.maxY)),
+      }
+    : { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 });
 
 // Figures at other factors cost a nest each, so they come one by one and only for the state that is shown.
-watchDebounced(() => [work.airframe?.parts, work.airframe?.boards, work.airframe?.settings.pages, work.airframe?.settings.nest], async () => {
-  const airframe = work.airframe;
-  if (!airframe) return;
-  points.value = [];
-  for (const factor of [1, ...FACTORS.filter((one) => one !== 1)]) {
-    const answer = await figuresWorker().atScale(airframe, factor);
-    if (work.airframe?.parts !== airframe.parts || work.airframe.boards !== airframe.boards) return;
-    if (answer.ok) points.value = [...points.value, answer.value].sort((a, b) => a.scale - b.scale);
-  }
-}, { debounce: 200, immediate: true });
+watchDebounced(
+  () => [work.airframe?.parts, work.airframe?.boards, work.airframe?.settings.pages, work.airframe?.settings.nest],
+  async () => {
+    const airframe = work.airframe;
+    if (!airframe) return;
+    points.value = [];
+    for (const factor of [1, ...FACTORS.filter((one) => one !== 1)]) {
+      const answer = await figuresWorker().atScale(airframe, factor);
+      if (work.airframe?.parts !== airframe.parts || work.airframe.boards !== airframe.boards) return;
+      if (answer.ok) points.value = [...points.value, answer.value].sort((a, b) => a.scale - b.scale);
+    }
+  },
+  { debounce: 200, immediate: true },
+);
 
 const rows = computed(() => {
-  const now = figures.quick, slow = figures.slow, before = asDrawn.value;
+  const now = figures.quick,
+    slow = figures.slow,
+    before = asDrawn.value;
   const old = figures.isSlowOld ? '~' : '';
   return [
-    { word: 'Longest part', before: formatLengthWithUnit(before?.longestMm ?? 0, work.unit), after: formatLengthWithUnit(now?.longestMm ?? 0, work.unit), known: before },
+    {
+      word: 'Longest part',
+      before: formatLengthWithUnit(before?.longestMm ?? 0, work.unit),
+      after: formatLengthWithUnit(now?.longestMm ?? 0, work.unit),
+      known: before,
+    },
     { word: 'Foam', before: formatMass(before?.foamG ?? 0), after: formatMass(now?.foamG ?? 0), known: before },
     { word: 'Pages', before: String(before?.slow.pages), after: old + String(slow?.pages ?? '–'), known: before },
     { word: 'Boards', before: String(before?.slow.boards), after: old + String(slow?.boards ?? '–'), known: before },
-    { word: 'Boards cost', before: before?.slow.boardCost.toFixed(2), after: old + (slow?.boardCost.toFixed(2) ?? '–'), known: before },
+    {
+      word: 'Boards cost',
+      before: before?.slow.boardCost.toFixed(2),
+      after: old + (slow?.boardCost.toFixed(2) ?? '–'),
+      known: before,
+    },
   ];
 });
 const fixed = computed(() => {
   const parts = work.airframe?.parts ?? [];
   return {
     parts: parts.filter((part) => part.sizing === 'fixed').length,
-    holes: parts.reduce((sum, part) => sum + [...part.contours, ...part.lines].filter((path) => path.sizing !== 'scaled').length, 0),
-    folds: parts.reduce((sum, part) => sum + part.operations.filter(({ kind }) => kind === 'groove' || kind === 'trench' || kind === 'bevel').length, 0),
+    holes: parts.reduce(
+      (sum, part) => sum + [...part.contours, ...part.lines].filter((path) => path.sizing !== 'scaled').length,
+      0,
+    ),
+    folds: parts.reduce(
+      (sum, part) =>
+        sum + part.operations.filter(({ kind }) => kind === 'groove' || kind === 'trench' || kind === 'bevel').length,
+      0,
+    ),
   };
 });
 </script>
@@ -76,60 +115,190 @@ const fixed = computed(() => {
   <div class="station">
     <div class="station-body">
       <div class="left">
-        <MatCanvas v-if="largest" :fit-to="fitTo" :unit="work.unit" arrows-pan :label="`${largest.part.name} as drawn and as scaled`">
+        <MatCanvas
+          v-if="largest"
+          :fit-to="fitTo"
+          :unit="work.unit"
+          arrows-pan
+          :label="`${largest.part.name} as drawn and as scaled`"
+        >
           <template #world>
             <PartMarks :part="largest.scaled" />
-            <path :d="largest.drawn.outer.map(({ x, y }, index) => `${index ? 'L' : 'M'}${x} ${y}`).join('') + 'Z'" fill="none" stroke="var(--marigold)" stroke-width="2" stroke-dasharray="9 5" vector-effect="non-scaling-stroke" />
+            <path
+              :d="largest.drawn.outer.map(({ x, y }, index) => `${index ? 'L' : 'M'}${x} ${y}`).join('') + 'Z'"
+              fill="none"
+              stroke="var(--marigold)"
+              stroke-width="2"
+              stroke-dasharray="9 5"
+              vector-effect="non-scaling-stroke"
+            />
           </template>
-          <p class="note figures"><b>{{ largest.part.name }}</b> at × {{ scale.toFixed(3) }}, as drawn in <span class="gold">marigold dashes</span></p>
+          <p class="note figures">
+            <b>{{ largest.part.name }}</b> at × {{ scale.toFixed(3) }}, as drawn in
+            <span class="gold">marigold dashes</span>
+          </p>
         </MatCanvas>
-        <div v-else class="nothing"><div class="empty"><h2>Nothing to scale yet</h2><p>Draw a part first; scaling keeps every groove and slot true to your board.</p></div></div>
+        <div v-else class="nothing">
+          <div class="empty">
+            <h2>Nothing to scale yet</h2>
+            <p>Draw a part first; scaling keeps every groove and slot true to your board.</p>
+          </div>
+        </div>
         <ScaleChart v-if="largest && points.length === FACTORS.length" class="chart" :points="points" :scale="scale" />
         <p v-else-if="largest" class="chart waiting figures">figuring other factors …</p>
       </div>
       <aside class="slip" aria-label="Scale">
-        <div class="slip-head"><h1>Scale</h1><p>Outlines and fold places grow. What follows the board does not.</p></div>
+        <div class="slip-head">
+          <h1>Scale</h1>
+          <p>Outlines and fold places grow. What follows the board does not.</p>
+        </div>
         <div class="rows">
-          <MeasureField label="Factor" kind="factor" :model-value="scale" :least="SMALLEST_SCALE" :most="LARGEST_SCALE" @update:model-value="setScale" />
-          <MeasureField v-if="largest" :label="`Longest part: ${largest.part.name}`" :unit="work.unit" :model-value="longestDrawn * scale" :least="longestDrawn * SMALLEST_SCALE" :most="Math.min(10000, longestDrawn * LARGEST_SCALE)" @update:model-value="setScale(Math.round(($event / longestDrawn) * 1e6) / 1e6)" />
+          <MeasureField
+            label="Factor"
+            kind="factor"
+            :model-value="scale"
+            :least="SMALLEST_SCALE"
+            :most="LARGEST_SCALE"
+            @update:model-value="setScale"
+          />
+          <MeasureField
+            v-if="largest"
+            :label="`Longest part: ${largest.part.name}`"
+            :unit="work.unit"
+            :model-value="longestDrawn * scale"
+            :least="longestDrawn * SMALLEST_SCALE"
+            :most="Math.min(10000, longestDrawn * LARGEST_SCALE)"
+            @update:model-value="setScale(Math.round(($event / longestDrawn) * 1e6) / 1e6)"
+          />
         </div>
         <button v-if="scale !== 1" type="button" class="button small back" @click="setScale(1)">Back to × 1</button>
         <section>
           <h2 class="eyebrow">What it does</h2>
           <table>
-            <thead><tr><th scope="col" class="visually-hidden">Figure</th><th scope="col">as drawn</th><th scope="col">at × {{ scale.toFixed(2) }}</th></tr></thead>
-            <tbody><tr v-for="row in rows" :key="row.word"><th scope="row">{{ row.word }}</th><td class="figures">{{ row.known ? row.before : '…' }}</td><td class="figures now">{{ row.after }}</td></tr></tbody>
+            <thead>
+              <tr>
+                <th scope="col" class="visually-hidden">Figure</th>
+                <th scope="col">as drawn</th>
+                <th scope="col">at × {{ scale.toFixed(2) }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in rows" :key="row.word">
+                <th scope="row">{{ row.word }}</th>
+                <td class="figures">{{ row.known ? row.before : '…' }}</td>
+                <td class="figures now">{{ row.after }}</td>
+              </tr>
+            </tbody>
           </table>
         </section>
         <section>
           <h2 class="eyebrow">What keeps its size</h2>
-          <p class="kept"><b class="figures">{{ fixed.folds }}</b> grooves, trenches and bevels: their widths follow the board</p>
-          <p class="kept"><b class="figures">{{ fixed.holes }}</b> holes, pockets and slots marked to keep their size or width</p>
-          <p class="kept"><b class="figures">{{ fixed.parts }}</b> whole parts: plates and gauges</p>
+          <p class="kept">
+            <b class="figures">{{ fixed.folds }}</b> grooves, trenches and bevels: their widths follow the board
+          </p>
+          <p class="kept">
+            <b class="figures">{{ fixed.holes }}</b> holes, pockets and slots marked to keep their size or width
+          </p>
+          <p class="kept">
+            <b class="figures">{{ fixed.parts }}</b> whole parts: plates and gauges
+          </p>
         </section>
-        <section v-if="(figures.quick?.faults ?? 0) > 0"><p class="warn">{{ figures.quick?.faults }} faults at this size. <RouterLink :to="{ name: 'parts' }">See them on Parts</RouterLink></p></section>
-        <section v-if="figures.slow && figures.slow.unplaced > 0"><p class="warn">{{ figures.slow.unplaced }} pieces find no place on your boards at this size.</p></section>
+        <section v-if="(figures.quick?.faults ?? 0) > 0">
+          <p class="warn">
+            {{ figures.quick?.faults }} faults at this size.
+            <RouterLink :to="{ name: 'parts' }">See them on Parts</RouterLink>
+          </p>
+        </section>
+        <section v-if="figures.slow && figures.slow.unplaced > 0">
+          <p class="warn">{{ figures.slow.unplaced }} pieces find no place on your boards at this size.</p>
+        </section>
       </aside>
     </div>
-    <TrayBar><span>arrow keys step the factor by <b>0.01</b></span></TrayBar>
+    <TrayBar
+      ><span>arrow keys step the factor by <b>0.01</b></span></TrayBar
+    >
   </div>
 </template>
 
 <style scoped>
-.left { flex: 1; min-width: 0; display: flex; flex-direction: column; }
-.nothing { flex: 1; background: var(--mat); display: flex; }
-.note { position: absolute; left: 16px; top: 14px; color: #dfe9e8; font-size: 15px; font-weight: 500; }
-.gold { color: #ffc878; }
-.chart { height: 190px; flex: none; background: #1b333b; padding: 12px 16px 8px; }
-.waiting { color: #bcd0d2; display: grid; place-items: center; font-size: 15px; }
-table { width: 100%; border-collapse: collapse; margin-top: 6px; }
-th { text-align: left; font-weight: 400; }
-thead th { text-align: right; font-size: 12.5px; color: var(--ink-soft); }
-td { text-align: right; font-weight: 500; font-size: 16px; white-space: nowrap; }
-td.now { font-weight: 600; font-size: 17px; }
-tbody tr { border-bottom: 1px solid var(--foam-edge); height: 34px; }
-.back { margin-top: 10px; }
-.kept { display: flex; gap: 8px; padding: 4px 0; }
-.kept b { min-width: 26px; font-size: 16px; font-weight: 600; }
-.warn { background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 8px 12px; }
+.left {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.nothing {
+  flex: 1;
+  background: var(--mat);
+  display: flex;
+}
+.note {
+  position: absolute;
+  left: 16px;
+  top: 14px;
+  color: #dfe9e8;
+  font-size: 15px;
+  font-weight: 500;
+}
+.gold {
+  color: #ffc878;
+}
+.chart {
+  height: 190px;
+  flex: none;
+  background: #1b333b;
+  padding: 12px 16px 8px;
+}
+.waiting {
+  color: #bcd0d2;
+  display: grid;
+  place-items: center;
+  font-size: 15px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 6px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+thead th {
+  text-align: right;
+  font-size: 12.5px;
+  color: var(--ink-soft);
+}
+td {
+  text-align: right;
+  font-weight: 500;
+  font-size: 16px;
+  white-space: nowrap;
+}
+td.now {
+  font-weight: 600;
+  font-size: 17px;
+}
+tbody tr {
+  border-bottom: 1px solid var(--foam-edge);
+  height: 34px;
+}
+.back {
+  margin-top: 10px;
+}
+.kept {
+  display: flex;
+  gap: 8px;
+  padding: 4px 0;
+}
+.kept b {
+  min-width: 26px;
+  font-size: 16px;
+  font-weight: 600;
+}
+.warn {
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  padding: 8px 12px;
+}
 </style>

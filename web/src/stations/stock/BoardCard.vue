@@ -8,38 +8,150 @@ import MeasureField from '../../components/MeasureField.vue';
 const props = defineProps<{ board: Board; unit: LengthUnit; leastThickness: number; mostThickness: number }>();
 const emit = defineEmits<{ change: [changes: Partial<Board>]; remove: [] }>();
 
-const outline = computed(() => (props.board.outline ?? [{ x: 0, y: 0 }, { x: props.board.widthMm, y: 0 }, { x: props.board.widthMm, y: props.board.heightMm }, { x: 0, y: props.board.heightMm }]).map(({ x, y }) => `${x},${-y}`).join(' '));
+const outline = computed(() =>
+  (
+    props.board.outline ?? [
+      { x: 0, y: 0 },
+      { x: props.board.widthMm, y: 0 },
+      { x: props.board.widthMm, y: props.board.heightMm },
+      { x: 0, y: props.board.heightMm },
+    ]
+  )
+    .map(({ x, y }) => `${x},${-y}`)
+    .join(' '),
+);
 const grainLines = computed(() => {
   const { widthMm: w, heightMm: h, grain } = props.board;
   if (grain === 'none') return '';
-  return [0.3, 0.5, 0.7].map((t) => (grain === 'width' ? `M${w * 0.12} ${-h * t}H${w * 0.88}` : `M${w * t} ${-h * 0.12}V${-h * 0.88}`)).join('');
+  return [0.3, 0.5, 0.7]
+    .map((t) => (grain === 'width' ? `M${w * 0.12} ${-h * t}H${w * 0.88}` : `M${w * t} ${-h * 0.12}V${-h * 0.88}`))
+    .join('');
 });
 </script>
 
 <template>
   <article class="card">
-    <svg :viewBox="`-10 ${-board.heightMm - 10} ${board.widthMm + 20} ${board.heightMm + 20}`" preserveAspectRatio="xMinYMid meet" aria-hidden="true">
-      <polygon :points="outline" fill="#e9dfc6" stroke="var(--ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
-      <path :d="grainLines" stroke="#b09a63" stroke-width="1.2" vector-effect="non-scaling-stroke" stroke-dasharray="10 5" />
+    <svg
+      :viewBox="`-10 ${-board.heightMm - 10} ${board.widthMm + 20} ${board.heightMm + 20}`"
+      preserveAspectRatio="xMinYMid meet"
+      aria-hidden="true"
+    >
+      <polygon
+        :points="outline"
+        fill="#e9dfc6"
+        stroke="var(--ink)"
+        stroke-width="1.5"
+        vector-effect="non-scaling-stroke"
+      />
+      <path
+        :d="grainLines"
+        stroke="#b09a63"
+        stroke-width="1.2"
+        vector-effect="non-scaling-stroke"
+        stroke-dasharray="10 5"
+      />
     </svg>
-    <input class="name" aria-label="Board's name" :value="board.name" maxlength="80" @change="emit('change', { name: ($event.target as HTMLInputElement).value.trim() || board.name })" />
-    <MeasureField label="Thickness, measured" :unit="unit" :decimals="2" :model-value="board.thicknessMm" :least="leastThickness" :most="mostThickness" @update:model-value="emit('change', { thicknessMm: $event })" />
-    <MeasureField label="Width" :unit="unit" :model-value="board.widthMm" :least="10" :disabled="!!board.outline" @update:model-value="emit('change', { widthMm: $event })" />
-    <MeasureField label="Height" :unit="unit" :model-value="board.heightMm" :least="10" :disabled="!!board.outline" @update:model-value="emit('change', { heightMm: $event })" />
-    <MeasureField label="Count" kind="number" :model-value="board.count" :least="0" :most="999" @update:model-value="emit('change', { count: Math.round($event) })" />
-    <MeasureField label="Price each" kind="number" :model-value="board.price" :least="0" :most="100000" @update:model-value="emit('change', { price: $event })" />
-    <ChoiceRow label="Grain runs" :model-value="board.grain" :choices="[['width', 'along the width'], ['height', 'along the height'], ['none', 'no grain']]" @update:model-value="emit('change', { grain: $event as Board['grain'] })" />
-    <MeasureField label="Grams a square metre" kind="number" :model-value="board.gramsPerSquareMetre" :least="1" :most="100000" @update:model-value="emit('change', { gramsPerSquareMetre: $event })" />
+    <input
+      class="name"
+      aria-label="Board's name"
+      :value="board.name"
+      maxlength="80"
+      @change="emit('change', { name: ($event.target as HTMLInputElement).value.trim() || board.name })"
+    />
+    <MeasureField
+      label="Thickness, measured"
+      :unit="unit"
+      :decimals="2"
+      :model-value="board.thicknessMm"
+      :least="leastThickness"
+      :most="mostThickness"
+      @update:model-value="emit('change', { thicknessMm: $event })"
+    />
+    <MeasureField
+      label="Width"
+      :unit="unit"
+      :model-value="board.widthMm"
+      :least="10"
+      :disabled="!!board.outline"
+      @update:model-value="emit('change', { widthMm: $event })"
+    />
+    <MeasureField
+      label="Height"
+      :unit="unit"
+      :model-value="board.heightMm"
+      :least="10"
+      :disabled="!!board.outline"
+      @update:model-value="emit('change', { heightMm: $event })"
+    />
+    <MeasureField
+      label="Count"
+      kind="number"
+      :model-value="board.count"
+      :least="0"
+      :most="999"
+      @update:model-value="emit('change', { count: Math.round($event) })"
+    />
+    <MeasureField
+      label="Price each"
+      kind="number"
+      :model-value="board.price"
+      :least="0"
+      :most="100000"
+      @update:model-value="emit('change', { price: $event })"
+    />
+    <ChoiceRow
+      label="Grain runs"
+      :model-value="board.grain"
+      :choices="[
+        ['width', 'along the width'],
+        ['height', 'along the height'],
+        ['none', 'no grain'],
+      ]"
+      @update:model-value="emit('change', { grain: $event as Board['grain'] })"
+    />
+    <MeasureField
+      label="Grams a square metre"
+      kind="number"
+      :model-value="board.gramsPerSquareMetre"
+      :least="1"
+      :most="100000"
+      @update:model-value="emit('change', { gramsPerSquareMetre: $event })"
+    />
     <p v-if="board.outline" class="offcut">An offcut: its outline has {{ board.outline.length }} corners.</p>
     <button type="button" class="button small quiet" @click="emit('remove')">Remove</button>
   </article>
 </template>
 
 <style scoped>
-.card { border: 1px solid var(--ticket-line); border-radius: var(--radius); padding: 14px 16px 8px; background: #fffdf7; }
-svg { width: 100%; height: 110px; margin-bottom: 8px; }
-.name { width: 100%; font-weight: 600; font-size: 16px; border: 0; border-bottom: 1px solid transparent; background: none; padding: 2px 0; }
-.name:hover, .name:focus { border-bottom-color: #b5a67f; }
-.offcut { color: var(--ink-soft); margin-top: 6px; }
-.button { margin: 6px 0 0 -9px; }
+.card {
+  border: 1px solid var(--ticket-line);
+  border-radius: var(--radius);
+  padding: 14px 16px 8px;
+  background: #fffdf7;
+}
+svg {
+  width: 100%;
+  height: 110px;
+  margin-bottom: 8px;
+}
+.name {
+  width: 100%;
+  font-weight: 600;
+  font-size: 16px;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  background: none;
+  padding: 2px 0;
+}
+.name:hover,
+.name:focus {
+  border-bottom-color: #b5a67f;
+}
+.offcut {
+  color: var(--ink-soft);
+  margin-top: 6px;
+}
+.button {
+  margin: 6px 0 0 -9px;
+}
 </style>

@@ -11,22 +11,54 @@ import BoardCard from './BoardCard.vue';
 const work = useAirframe();
 const boards = computed(() => work.airframe?.boards ?? []);
 const newMaterial = ref('');
-const groups = computed(() => materialsOf(boards.value).map((material) => {
-  const own = boards.value.filter((board) => board.material === material);
-  const area = own.reduce((sum, board) => sum + board.count * (board.outline ? polygonArea(board.outline) : board.widthMm * board.heightMm), 0);
-  const thicknesses = new Set(own.map(({ thicknessMm }) => thicknessMm));
-  const used = (work.airframe?.parts ?? []).filter((part) => part.material === material).length;
-  return { material, own, area, used, differs: thicknesses.size > 1, thicknessMm: own[0]!.thicknessMm };
-}));
+const groups = computed(() =>
+  materialsOf(boards.value).map((material) => {
+    const own = boards.value.filter((board) => board.material === material);
+    const area = own.reduce(
+      (sum, board) => sum + board.count * (board.outline ? polygonArea(board.outline) : board.widthMm * board.heightMm),
+      0,
+    );
+    const thicknesses = new Set(own.map(({ thicknessMm }) => thicknessMm));
+    const used = (work.airframe?.parts ?? []).filter((part) => part.material === material).length;
+    return { material, own, area, used, differs: thicknesses.size > 1, thicknessMm: own[0]!.thicknessMm };
+  }),
+);
 const change = (board: Board, changes: Partial<Board>): void => {
   const field = Object.keys(changes)[0] ?? 'board';
-  const words: Readonly<Record<string, string>> = { thicknessMm: 'Measure thickness', widthMm: 'Change board size', heightMm: 'Change board size', count: 'Change board count', price: 'Change price', grain: 'Change board grain', gramsPerSquareMetre: 'Change board mass', name: 'Rename board', material: 'Change material' };
-  work.setBoards(words[field] ?? 'Change board', boards.value.map((one) => (one === board ? { ...one, ...changes } : one)));
+  const words: Readonly<Record<string, string>> = {
+    thicknessMm: 'Measure thickness',
+    widthMm: 'Change board size',
+    heightMm: 'Change board size',
+    count: 'Change board count',
+    price: 'Change price',
+    grain: 'Change board grain',
+    gramsPerSquareMetre: 'Change board mass',
+    name: 'Rename board',
+    material: 'Change material',
+  };
+  work.setBoards(
+    words[field] ?? 'Change board',
+    boards.value.map((one) => (one === board ? { ...one, ...changes } : one)),
+  );
 };
-const remove = (board: Board): void => work.setBoards(`Remove ${board.name}`, boards.value.filter((one) => one !== board));
+const remove = (board: Board): void =>
+  work.setBoards(
+    `Remove ${board.name}`,
+    boards.value.filter((one) => one !== board),
+  );
 const add = (material: string): void => {
   const like = boards.value.find((board) => board.material === material);
-  work.setBoards(`Add board of ${material}`, [...boards.value, like ? { ...like, id: work.freshId('b'), name: `${material} ${formatLength(like.widthMm, 'mm', 0)} × ${formatLength(like.heightMm, 'mm', 0)}`, outline: undefined } : standardBoard(work.freshId('b'), material)]);
+  work.setBoards(`Add board of ${material}`, [
+    ...boards.value,
+    like
+      ? {
+          ...like,
+          id: work.freshId('b'),
+          name: `${material} ${formatLength(like.widthMm, 'mm', 0)} × ${formatLength(like.heightMm, 'mm', 0)}`,
+          outline: undefined,
+        }
+      : standardBoard(work.freshId('b'), material),
+  ]);
 };
 function addMaterial(): void {
   const material = newMaterial.value.trim();
@@ -39,30 +71,95 @@ function addMaterial(): void {
 <template>
   <div class="station">
     <div class="reading">
-      <header><h1>Stock</h1><p>Measure each board where you cut it: every groove, trench and slot follows the measured thickness.</p></header>
+      <header>
+        <h1>Stock</h1>
+        <p>Measure each board where you cut it: every groove, trench and slot follows the measured thickness.</p>
+      </header>
       <section v-for="group in groups" :key="group.material" :aria-label="group.material">
         <div class="head">
           <h2>{{ group.material }}</h2>
-          <span class="figures">{{ formatLength(group.thicknessMm, work.unit, 1) }} {{ work.unit }} measured · {{ (group.area / 1e6).toFixed(2) }} m² · {{ group.used }} parts use it</span>
+          <span class="figures"
+            >{{ formatLength(group.thicknessMm, work.unit, 1) }} {{ work.unit }} measured ·
+            {{ (group.area / 1e6).toFixed(2) }} m² · {{ group.used }} parts use it</span
+          >
           <button type="button" class="button small" @click="add(group.material)">Add a board</button>
         </div>
-        <p v-if="group.differs" class="note">Boards of this material differ in thickness. Parts are figured with the first board's.</p>
-        <div class="boards"><BoardCard v-for="board in group.own" :key="board.id" :board="board" :unit="work.unit" :least-thickness="THINNEST_BOARD_MM" :most-thickness="THICKEST_BOARD_MM" @change="change(board, $event)" @remove="remove(board)" /></div>
+        <p v-if="group.differs" class="note">
+          Boards of this material differ in thickness. Parts are figured with the first board's.
+        </p>
+        <div class="boards">
+          <BoardCard
+            v-for="board in group.own"
+            :key="board.id"
+            :board="board"
+            :unit="work.unit"
+            :least-thickness="THINNEST_BOARD_MM"
+            :most-thickness="THICKEST_BOARD_MM"
+            @change="change(board, $event)"
+            @remove="remove(board)"
+          />
+        </div>
       </section>
-      <form class="new" @submit.prevent="addMaterial"><label>Another material <input v-model="newMaterial" maxlength="80" placeholder="for example plywood 2 mm" /></label><button class="button" type="submit">Add it</button></form>
+      <form class="new" @submit.prevent="addMaterial">
+        <label
+          >Another material <input v-model="newMaterial" maxlength="80" placeholder="for example plywood 2 mm" /></label
+        ><button class="button" type="submit">Add it</button>
+      </form>
     </div>
     <TrayBar><span>Changing a thickness re-figures every part of that material</span></TrayBar>
   </div>
 </template>
 
 <style scoped>
-header p { color: var(--ink-soft); margin-top: 4px; }
-section { margin-top: 26px; }
-.head { display: flex; align-items: baseline; gap: 14px; border-bottom: 2px solid var(--ink); padding-bottom: 6px; }
-.head span { flex: 1; font-size: 15px; font-weight: 500; color: var(--ink-soft); }
-.note { margin-top: 10px; background: var(--marigold-pale); border-left: 4px solid var(--marigold); padding: 8px 12px; }
-.boards { display: grid; grid-template-columns: repeat(auto-fill, minmax(300px, 1fr)); gap: 20px; margin-top: 16px; }
-.new { display: flex; align-items: end; gap: 10px; margin-top: 32px; }
-.new label { display: grid; gap: 4px; font-weight: 500; }
-.new input { min-height: 34px; width: 280px; padding: 4px 10px; border: 1px solid #b5a67f; border-radius: var(--radius); background: #fffdf7; }
+header p {
+  color: var(--ink-soft);
+  margin-top: 4px;
+}
+section {
+  margin-top: 26px;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 6px;
+}
+.head span {
+  flex: 1;
+  font-size: 15px;
+  font-weight: 500;
+  color: var(--ink-soft);
+}
+.note {
+  margin-top: 10px;
+  background: var(--marigold-pale);
+  border-left: 4px solid var(--marigold);
+  padding: 8px 12px;
+}
+.boards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 20px;
+  margin-top: 16px;
+}
+.new {
+  display: flex;
+  align-items: end;
+  gap: 10px;
+  margin-top: 32px;
+}
+.new label {
+  display: grid;
+  gap: 4px;
+  font-weight: 500;
+}
+.new input {
+  min-height: 34px;
+  width: 280px;
+  padding: 4px 10px;
+  border: 1px solid #b5a67f;
+  border-radius: var(--radius);
+  background: #fffdf7;
+}
 </style>

@@ -34,20 +34,25 @@ async function guarded(action: () => Promise<void>): Promise<void> {
     isBusy.value = false;
   }
 }
-const load = (): Promise<void> => guarded(async () => { lines.value = await airframesApi.revisions(work.airframe!.id); });
+const load = (): Promise<void> =>
+  guarded(async () => {
+    lines.value = await airframesApi.revisions(work.airframe!.id);
+  });
 watch(() => work.version, load, { immediate: true });
-const look = (number: number): Promise<void> => guarded(async () => {
-  const found = await airframesApi.revision(work.airframe!.id, number);
-  chosen.value = number;
-  then.value = found;
-});
-const restore = (): Promise<void> => guarded(async () => {
-  if (chosen.value === undefined) return;
-  await work.flush();
-  work.adopt(await airframesApi.restore(work.airframe!.id, chosen.value));
-  then.value = undefined;
-  chosen.value = undefined;
-});
+const look = (number: number): Promise<void> =>
+  guarded(async () => {
+    const found = await airframesApi.revision(work.airframe!.id, number);
+    chosen.value = number;
+    then.value = found;
+  });
+const restore = (): Promise<void> =>
+  guarded(async () => {
+    if (chosen.value === undefined) return;
+    await work.flush();
+    work.adopt(await airframesApi.restore(work.airframe!.id, chosen.value));
+    then.value = undefined;
+    chosen.value = undefined;
+  });
 
 const differences = computed(() => (then.value && work.airframe ? compareAirframes(then.value, work.airframe) : []));
 /** Changed parts drawn at most; the list names them all. */
@@ -59,72 +64,192 @@ const changed = computed(() => {
   const ids = [...new Set([...after.parts, ...before.parts].map(({ id }) => id))];
   return ids.flatMap((id) => {
     const [old, now] = [before.parts.find((part) => part.id === id), after.parts.find((part) => part.id === id)];
-    if (JSON.stringify([old?.contours, old?.lines, old?.operations]) === JSON.stringify([now?.contours, now?.lines, now?.operations])) return [];
-    return [{ id, name: now?.name ?? old!.name, then: old && resolve(old, contextOf(before, old)), now: now && resolve(now, contextOf(after, now)) }];
+    if (
+      JSON.stringify([old?.contours, old?.lines, old?.operations]) ===
+      JSON.stringify([now?.contours, now?.lines, now?.operations])
+    )
+      return [];
+    return [
+      {
+        id,
+        name: now?.name ?? old!.name,
+        then: old && resolve(old, contextOf(before, old)),
+        now: now && resolve(now, contextOf(after, now)),
+      },
+    ];
   });
 });
 const figures = computed(() => then.value && quickFigures(then.value));
 const shapes = computed(() => {
   const airframe = then.value;
   if (!airframe) return [];
-  return airframe.parts.map((part) => resolveIn(airframe, part)).filter(({ outline }) => outline)
-    .sort((a, b) => boundsWidth(b.bounds) * boundsHeight(b.bounds) - boundsWidth(a.bounds) * boundsHeight(a.bounds)).slice(0, 7)
-    .map(({ outline, holes, bounds }) => ({ d: [outline!, ...holes].map((path) => svgPath(path, true)).join(''), box: [bounds.minX, bounds.minY, bounds.maxX, bounds.maxY] as const }));
+  return airframe.parts
+    .map((part) => resolveIn(airframe, part))
+    .filter(({ outline }) => outline)
+    .sort((a, b) => boundsWidth(b.bounds) * boundsHeight(b.bounds) - boundsWidth(a.bounds) * boundsHeight(a.bounds))
+    .slice(0, 7)
+    .map(({ outline, holes, bounds }) => ({
+      d: [outline!, ...holes].map((path) => svgPath(path, true)).join(''),
+      box: [bounds.minX, bounds.minY, bounds.maxX, bounds.maxY] as const,
+    }));
 });
-const days = computed(() => [...new Set(lines.value.map(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY')))].map((day) => ({ day, lines: lines.value.filter(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY') === day) })));
+const days = computed(() =>
+  [...new Set(lines.value.map(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY')))].map((day) => ({
+    day,
+    lines: lines.value.filter(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY') === day),
+  })),
+);
 </script>
 
 <template>
   <div class="station">
     <div class="station-body">
       <div class="reading">
-        <header><div><h1>Versions</h1><p>Every save is kept. Look at one, or go back to it; going back is itself a new version.</p></div><DownloadButton name="project-file" quiet>Download the project file</DownloadButton></header>
+        <header>
+          <div>
+            <h1>Versions</h1>
+            <p>Every save is kept. Look at one, or go back to it; going back is itself a new version.</p>
+          </div>
+          <DownloadButton name="project-file" quiet>Download the project file</DownloadButton>
+        </header>
         <p v-if="fault" class="warn" role="alert">{{ fault }}</p>
         <section v-for="{ day, lines: own } in days" :key="day" :aria-label="day">
           <h2 class="eyebrow">{{ day }}</h2>
-          <button v-for="line in own" :key="line.number" type="button" class="version" :aria-pressed="line.number === chosen" :disabled="isBusy" @click="look(line.number)">
-            <b class="figures">{{ line.number }}</b><span>{{ line.label }}</span><time class="figures">{{ dayjs(line.savedAt).format('HH:mm') }}</time>
+          <button
+            v-for="line in own"
+            :key="line.number"
+            type="button"
+            class="version"
+            :aria-pressed="line.number === chosen"
+            :disabled="isBusy"
+            @click="look(line.number)"
+          >
+            <b class="figures">{{ line.number }}</b><span>{{ line.label }}</span
+            ><time class="figures">{{ dayjs(line.savedAt).format('HH:mm') }}</time>
           </button>
         </section>
       </div>
       <aside class="slip" aria-label="Version">
         <template v-if="then && chosen !== undefined">
-          <div class="slip-head"><h1>Version {{ chosen }}</h1><p>{{ figures?.drawings }} parts · {{ figures?.pieces }} pieces · {{ formatMass(figures?.foamG ?? 0) }} of foam</p></div>
+          <div class="slip-head">
+            <h1>Version {{ chosen }}</h1>
+            <p>
+              {{ figures?.drawings }} parts · {{ figures?.pieces }} pieces · {{ formatMass(figures?.foamG ?? 0) }} of
+              foam
+            </p>
+          </div>
           <PartThumbnail v-if="shapes.length > 0" class="shapes" :shapes="shapes" />
           <section>
             <h2 class="eyebrow">Against now</h2>
             <p v-if="differences.length === 0">The same as now.</p>
-            <div v-for="one in differences" :key="one.what + one.how" class="row"><span>{{ one.what }}</span><span class="how">{{ one.how }}</span></div>
+            <div v-for="one in differences" :key="one.what + one.how" class="row">
+              <span>{{ one.what }}</span
+              ><span class="how">{{ one.how }}</span>
+            </div>
           </section>
           <section v-if="changed.length > 0" aria-label="Lines that changed">
-          <h2 class="eyebrow">Lines that changed</h2>
-          <p class="key"><span class="gone">gone since, dashed</span> <span class="came">new since</span></p>
-          <PartChange v-for="one in changed.slice(0, MOST_PICTURES)" :key="one.id" :name="one.name" :then="one.then" :now="one.now" />
-          <p v-if="changed.length > MOST_PICTURES">and {{ countOf(changed.length - MOST_PICTURES, 'more part') }}</p>
-        </section>
-        <section><button type="button" class="button strong" :disabled="isBusy || differences.length === 0" @click="restore">Go back to version {{ chosen }}</button></section>
+            <h2 class="eyebrow">Lines that changed</h2>
+            <p class="key"><span class="gone">gone since, dashed</span> <span class="came">new since</span></p>
+            <PartChange
+              v-for="one in changed.slice(0, MOST_PICTURES)"
+              :key="one.id"
+              :name="one.name"
+              :then="one.then"
+              :now="one.now"
+            />
+            <p v-if="changed.length > MOST_PICTURES">and {{ countOf(changed.length - MOST_PICTURES, 'more part') }}</p>
+          </section>
+          <section>
+            <button type="button" class="button strong" :disabled="isBusy || differences.length === 0" @click="restore">
+              Go back to version {{ chosen }}
+            </button>
+          </section>
         </template>
-        <div v-else class="slip-head"><h1>No version chosen</h1><p>Choose one on the left to see what it held and what has changed since.</p></div>
+        <div v-else class="slip-head">
+          <h1>No version chosen</h1>
+          <p>Choose one on the left to see what it held and what has changed since.</p>
+        </div>
       </aside>
     </div>
-    <TrayBar><span>{{ countOf(lines.length, 'version') }} kept</span></TrayBar>
+    <TrayBar
+      ><span>{{ countOf(lines.length, 'version') }} kept</span></TrayBar
+    >
   </div>
 </template>
 
 <style scoped>
-header { display: flex; justify-content: space-between; gap: 24px; align-items: flex-start; }
-header p { color: var(--ink-soft); margin-top: 4px; max-width: 60ch; }
-section { margin-top: 24px; }
-.version { display: flex; gap: 16px; width: 100%; align-items: baseline; text-align: left; border: 0; border-bottom: 1px solid var(--foam-edge); background: none; padding: 8px 10px; min-height: 40px; }
-.version:hover { background: #f3ead8; }
-.version[aria-pressed='true'] { background: var(--ticket); box-shadow: inset 4px 0 var(--marigold); }
-.version b { min-width: 34px; font-size: 17px; font-weight: 600; }
-.version span { flex: 1; overflow-wrap: anywhere; }
-.version time { color: var(--ink-soft); font-weight: 500; font-size: 15px; }
-.shapes { width: 100%; height: 170px; margin-top: 14px; background: var(--mat); border-radius: var(--radius); }
-.key { display: flex; gap: 14px; }
-.gone { color: var(--brick); }
-.came { color: var(--moss); font-weight: 500; }
-.how { color: var(--ink-soft); }
-.warn { margin-top: 12px; background: var(--brick-pale); border-left: 4px solid var(--brick); padding: 8px 12px; }
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 24px;
+  align-items: flex-start;
+}
+header p {
+  color: var(--ink-soft);
+  margin-top: 4px;
+  max-width: 60ch;
+}
+section {
+  margin-top: 24px;
+}
+.version {
+  display: flex;
+  gap: 16px;
+  width: 100%;
+  align-items: baseline;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid var(--foam-edge);
+  background: none;
+  padding: 8px 10px;
+  min-height: 40px;
+}
+.version:hover {
+  background: #f3ead8;
+}
+.version[aria-pressed='true'] {
+  background: var(--ticket);
+  box-shadow: inset 4px 0 var(--marigold);
+}
+.version b {
+  min-width: 34px;
+  font-size: 17px;
+  font-weight: 600;
+}
+.version span {
+  flex: 1;
+  overflow-wrap: anywhere;
+}
+.version time {
+  color: var(--ink-soft);
+  font-weight: 500;
+  font-size: 15px;
+}
+.shapes {
+  width: 100%;
+  height: 170px;
+  margin-top: 14px;
+  background: var(--mat);
+  border-radius: var(--radius);
+}
+.key {
+  display: flex;
+  gap: 14px;
+}
+.gone {
+  color: var(--brick);
+}
+.came {
+  color: var(--moss);
+  font-weight: 500;
+}
+.how {
+  color: var(--ink-soft);
+}
+.warn {
+  margin-top: 12px;
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  padding: 8px 12px;
+}
 </style>

@@ -15,12 +15,18 @@ const sizes = computed(() => props.view.sizes);
 
 function endName(end: SizeEnd): string {
   const operation = props.part.operations.find(({ id }) => id === end.operationId);
-  if (operation) return operation.label || `${operationWord(operation)} ${props.part.operations.filter(({ kind }) => kind === operation.kind).indexOf(operation) + 1}`;
+  if (operation)
+    return (
+      operation.label ||
+      `${operationWord(operation)} ${props.part.operations.filter(({ kind }) => kind === operation.kind).indexOf(operation) + 1}`
+    );
   const edge = body.value.edges.find(({ from, to }) => from === end.from && to === end.to);
   return edge ? lineName(props.part, edge.segmentId.replace(/~.*$/, '')) : 'its edge';
 }
 const nameOf = ({ ends }: PlateSize): string => `${endName(ends[0])} to ${endName(ends[1])}`;
-const set = (size: PlateSize, is: 'outer' | 'inner', mm: number): void => { work.run(props.part.id, sizeCommand(props.part, size, is, mm, props.view.scale)); };
+const set = (size: PlateSize, is: 'outer' | 'inner', mm: number): void => {
+  work.run(props.part.id, sizeCommand(props.part, size, is, mm, props.view.scale));
+};
 </script>
 
 <template>
@@ -28,15 +34,35 @@ const set = (size: PlateSize, is: 'outer' | 'inner', mm: number): void => { work
     <h2 class="eyebrow">Sizes folded</h2>
     <div v-for="(size, index) in sizes.slice(0, MOST_SIZES)" :key="index" class="size">
       <p>{{ nameOf(size) }}</p>
-      <MeasureField label="outside" :unit="work.unit" :least="0.1" :model-value="size.outerMm" @update:model-value="set(size, 'outer', $event)" />
-      <MeasureField label="inside" :unit="work.unit" :least="0.1" :model-value="size.innerMm" @update:model-value="set(size, 'inner', $event)" />
+      <MeasureField
+        label="outside"
+        :unit="work.unit"
+        :least="0.1"
+        :model-value="size.outerMm"
+        @update:model-value="set(size, 'outer', $event)"
+      />
+      <MeasureField
+        label="inside"
+        :unit="work.unit"
+        :least="0.1"
+        :model-value="size.innerMm"
+        @update:model-value="set(size, 'inner', $event)"
+      />
     </div>
     <p v-if="sizes.length > MOST_SIZES" class="more">and {{ sizes.length - MOST_SIZES }} more plates</p>
   </section>
 </template>
 
 <style scoped>
-.size { border-left: 4px solid #c9bd9f; padding: 0 0 4px 10px; margin: 8px 0; }
-.size p { font-weight: 500; }
-.more { color: var(--ink-soft); }
+.size {
+  border-left: 4px solid #c9bd9f;
+  padding: 0 0 4px 10px;
+  margin: 8px 0;
+}
+.size p {
+  font-weight: 500;
+}
+.more {
+  color: var(--ink-soft);
+}
 </style>

@@ -17,7 +17,10 @@ const props = defineProps<{ part: Part; view: FoldView; selection: Selection }>(
 const emit = defineEmits<{ extent: [extent: FoldExtent]; pick: [partId: string, chosen: Chosen] }>();
 const FoldedModel = defineAsyncComponent(() => import('./FoldedModel.vue'));
 const work = useAirframe();
-const folding = useFolding(() => props.view, (mm) => formatLengthWithUnit(mm, work.unit, 2));
+const folding = useFolding(
+  () => props.view,
+  (mm) => formatLengthWithUnit(mm, work.unit, 2),
+);
 const { share, step, apart, isClear, viewpoint, section, bounds, sectionSize, deflection } = folding;
 const order = computed(() => props.view.order);
 const model = useTemplateRef<{ picture: () => Promise<Blob | undefined> }>('model');
@@ -26,12 +29,38 @@ const isMeasuring = ref(false);
 const measured = shallowRef<readonly Point3[]>([]);
 
 const label = computed(() => props.view.report.join(' '));
-const EXTENTS = [['part', 'this part'], ['together', 'what it stands with'], ['airframe', 'whole airframe']] as const;
+const EXTENTS = [
+  ['part', 'this part'],
+  ['together', 'what it stands with'],
+  ['airframe', 'whole airframe'],
+] as const;
 /** A part is looked at as it is drawn, an airframe by its axes: aft runs to the right. */
-const VIEWS = computed(() => [['corner', 35, 28], ...(props.view.extent === 'part' ? [['front', 0, 0], ['side', 90, 0]] as const : [['from port', 0, 0], ['from the nose', 90, 0]] as const), ['above', 0, 89], ['below', 0, -89]] as const);
-const look = (turnDegrees: number, heightDegrees: number): void => { viewpoint.value = { turnDegrees, heightDegrees }; };
-const hasHinge = computed(() => props.view.parts.some(({ body }) => body.tree.hinges.some(({ kind }) => kind === 'hinge')));
-const highlighted = computed(() => folding.linesOf(props.selection.operation.value?.id, props.selection.segment.value?.segment.id));
+const VIEWS = computed(
+  () =>
+    [
+      ['corner', 35, 28],
+      ...(props.view.extent === 'part'
+        ? ([
+            ['front', 0, 0],
+            ['side', 90, 0],
+          ] as const)
+        : ([
+            ['from port', 0, 0],
+            ['from the nose', 90, 0],
+          ] as const)),
+      ['above', 0, 89],
+      ['below', 0, -89],
+    ] as const,
+);
+const look = (turnDegrees: number, heightDegrees: number): void => {
+  viewpoint.value = { turnDegrees, heightDegrees };
+};
+const hasHinge = computed(() =>
+  props.view.parts.some(({ body }) => body.tree.hinges.some(({ kind }) => kind === 'hinge')),
+);
+const highlighted = computed(() =>
+  folding.linesOf(props.selection.operation.value?.id, props.selection.segment.value?.segment.id),
+);
 const APART_SHARE = 0.15;
 
 function setStep(by: number): void {
@@ -44,41 +73,77 @@ function setShare(event: Event): void {
 }
 const TURN_STEP = 10;
 /** Arrows turn it, with Shift to a standard view; brackets fold one fold back or on. */
-const ORBITS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-TURN_STEP, 0], ArrowRight: [TURN_STEP, 0], ArrowUp: [0, TURN_STEP], ArrowDown: [0, -TURN_STEP] };
-const STANDARD: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [0, 0], ArrowRight: [90, 0], ArrowUp: [0, 89], ArrowDown: [0, -89] };
+const ORBITS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-TURN_STEP, 0],
+  ArrowRight: [TURN_STEP, 0],
+  ArrowUp: [0, TURN_STEP],
+  ArrowDown: [0, -TURN_STEP],
+};
+const STANDARD: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [0, 0],
+  ArrowRight: [90, 0],
+  ArrowUp: [0, 89],
+  ArrowDown: [0, -89],
+};
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement) return;
-  const by = ORBITS[event.key], standard = event.shiftKey ? STANDARD[event.key] : event.key === 'Home' ? [35, 28] as const : undefined;
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement)
+    return;
+  const by = ORBITS[event.key],
+    standard = event.shiftKey ? STANDARD[event.key] : event.key === 'Home' ? ([35, 28] as const) : undefined;
   if (standard) look(...standard);
-  else if (by) look(viewpoint.value.turnDegrees + by[0], Math.max(-89, Math.min(89, viewpoint.value.heightDegrees + by[1])));
+  else if (by)
+    look(viewpoint.value.turnDegrees + by[0], Math.max(-89, Math.min(89, viewpoint.value.heightDegrees + by[1])));
   else if ((event.key === '[' || event.key === ']') && order.value.length > 0) setStep(event.key === ']' ? 1 : -1);
   else return;
   event.preventDefault();
 });
 /** Sections: across an axis, or across the way it is looked at just now. */
-const SECTIONS = [['x', 'section across x'], ['y', 'section across y'], ['z', 'section across z'], ['view', 'section as seen']] as const;
+const SECTIONS = [
+  ['x', 'section across x'],
+  ['y', 'section across y'],
+  ['z', 'section across z'],
+  ['view', 'section as seen'],
+] as const;
 function setSection(word: string): void {
-  if (word === '') { section.value = undefined; return; }
-  const normal = word === 'view' ? seenDirection(viewpoint.value) : { x: word === 'x' ? 1 : 0, y: word === 'y' ? 1 : 0, z: word === 'z' ? 1 : 0 };
+  if (word === '') {
+    section.value = undefined;
+    return;
+  }
+  const normal =
+    word === 'view'
+      ? seenDirection(viewpoint.value)
+      : { x: word === 'x' ? 1 : 0, y: word === 'y' ? 1 : 0, z: word === 'z' ? 1 : 0 };
   const [low, high] = folding.reachAlong(normal);
   section.value = { word, normal, at: (low + high) / 2 };
 }
-const sectionReach = computed(() => (section.value ? folding.reachAlong(section.value.normal) : [0, 0] as const));
+const sectionReach = computed(() => (section.value ? folding.reachAlong(section.value.normal) : ([0, 0] as const)));
 
 /** How near a pick must be to an edge or a hinge to mean it, as a share of the part's size. */
 const PICK_SHARE = 0.05;
 function pick(at: Point3): void {
-  const { low, high } = bounds.value, reach = PICK_SHARE * distance3(low, high);
+  const { low, high } = bounds.value,
+    reach = PICK_SHARE * distance3(low, high);
   if (isMeasuring.value) {
     const corners = folding.faces.value.flatMap(({ rings }) => rings.flat());
     const corner = corners.reduce((a, b) => (distance3(b, at) < distance3(a, at) ? b : a));
-    measured.value = measured.value.length === 1 ? [measured.value[0]!, distance3(corner, at) < reach ? corner : at] : [distance3(corner, at) < reach ? corner : at];
+    measured.value =
+      measured.value.length === 1
+        ? [measured.value[0]!, distance3(corner, at) < reach ? corner : at]
+        : [distance3(corner, at) < reach ? corner : at];
     return;
   }
-  const nearest = folding.pickable().map((one) => ({ ...one, d: distanceToRun3(at, one.line[0], one.line[1]) })).sort((a, b) => a.d - b.d)[0];
+  const nearest = folding
+    .pickable()
+    .map((one) => ({ ...one, d: distanceToRun3(at, one.line[0], one.line[1]) }))
+    .sort((a, b) => a.d - b.d)[0];
   if (!nearest || nearest.d > reach) return;
-  if (nearest.kind === 'operation') { emit('pick', nearest.partId, { kind: 'operation', operationId: nearest.id }); return; }
-  const path = work.airframe?.parts.find(({ id }) => id === nearest.partId)?.contours.find(({ segments }) => segments.some(({ id }) => id === nearest.id));
+  if (nearest.kind === 'operation') {
+    emit('pick', nearest.partId, { kind: 'operation', operationId: nearest.id });
+    return;
+  }
+  const path = work.airframe?.parts
+    .find(({ id }) => id === nearest.partId)
+    ?.contours.find(({ segments }) => segments.some(({ id }) => id === nearest.id));
   if (path) emit('pick', nearest.partId, { kind: 'segment', pathId: path.id, segmentId: nearest.id, t: 0.5 });
 }
 
@@ -93,54 +158,201 @@ async function savePng(): Promise<void> {
   const blob = await model.value?.picture();
   if (blob) download(blob, 'png');
 }
-const saveSvg = (): void => download(new Blob([foldedSvg(folding.faces.value, viewpoint.value, label.value)], { type: 'image/svg+xml' }), 'svg');
-const stepName = computed(() => (step.value === undefined ? '' : step.value === 0 ? 'flat' : `${step.value} of ${order.value.length}: ${foldName(props.part, order.value[step.value - 1]!.operationId)}`));
+const saveSvg = (): void =>
+  download(new Blob([foldedSvg(folding.faces.value, viewpoint.value, label.value)], { type: 'image/svg+xml' }), 'svg');
+const stepName = computed(() =>
+  step.value === undefined
+    ? ''
+    : step.value === 0
+      ? 'flat'
+      : `${step.value} of ${order.value.length}: ${foldName(props.part, order.value[step.value - 1]!.operationId)}`,
+);
 </script>
 
 <template>
   <div class="folded-mat">
-    <FoldedModel v-if="hasModel" ref="model" :folding="folding" :part-id="part.id" :fit-key="view.extent === 'part' ? view.partId : view.extent" :label="label" :highlighted="highlighted" :measured="measured" @pick="pick" @failed="hasModel = false" />
+    <FoldedModel
+      v-if="hasModel"
+      ref="model"
+      :folding="folding"
+      :part-id="part.id"
+      :fit-key="view.extent === 'part' ? view.partId : view.extent"
+      :label="label"
+      :highlighted="highlighted"
+      :measured="measured"
+      @pick="pick"
+      @failed="hasModel = false"
+    />
     <FoldedDrawing v-else :folding="folding" :label="label" :highlighted="highlighted" :measured="measured" />
     <div class="stack">
-    <p v-if="sectionSize || measured.length === 2" class="told figures">
-      <template v-if="sectionSize">section {{ formatLengthWithUnit(sectionSize.widthMm, work.unit) }} × {{ formatLengthWithUnit(sectionSize.heightMm, work.unit) }} </template>
-      <template v-if="measured.length === 2">measured {{ formatLengthWithUnit(distance3(measured[0]!, measured[1]!), work.unit, 2) }}</template>
-    </p>
-    <div class="views figures" role="group" aria-label="Views">
-      <button v-for="[word, turn, rise] in VIEWS" :key="word" type="button" :aria-pressed="viewpoint.turnDegrees === turn && viewpoint.heightDegrees === rise" @click="look(turn, rise)">{{ word }}</button>
-      <button type="button" :aria-pressed="isClear" @click="isClear = !isClear">see-through</button>
-      <button type="button" :aria-pressed="apart > 0" @click="apart = apart > 0 ? 0 : APART_SHARE">apart</button>
-      <button type="button" :aria-pressed="isMeasuring" @click="isMeasuring = !isMeasuring; measured = []">measure</button>
-      <select aria-label="Section across" :value="section?.word ?? ''" @change="setSection(($event.target as HTMLSelectElement).value)"><option value="">no section</option><option v-for="[word, name] in SECTIONS" :key="word" :value="word">{{ name }}</option></select>
-      <input v-if="section" type="range" aria-label="Section at" :min="sectionReach[0]" :max="sectionReach[1]" step="0.5" :value="section.at" @input="section = { ...section!, at: Number(($event.target as HTMLInputElement).value) }" />
-    </div>
-    <div class="controls figures" role="group" aria-label="Folding">
-      <select aria-label="Shown folded" :value="view.extent" @change="emit('extent', ($event.target as HTMLSelectElement).value as FoldExtent)"><option v-for="[extent, word] in EXTENTS" :key="extent" :value="extent">{{ word }}</option></select>
-      <label class="slide">flat <input type="range" min="0" max="100" step="1" aria-label="Folded by, per cent" :value="step === undefined ? Math.round(share * 100) : Math.round((step / Math.max(1, order.length)) * 100)" @input="setShare" /> folded</label>
-      <template v-if="order.length > 0">
-        <button type="button" title="One fold back" aria-label="One fold back" @click="setStep(-1)">−</button>
-        <button type="button" title="One fold on" aria-label="One fold on" @click="setStep(1)">+</button>
-      </template>
-      <span v-if="stepName" class="step">{{ stepName }}</span>
-      <span class="save"><button v-if="hasModel" type="button" @click="savePng">save PNG</button> <button type="button" @click="saveSvg">save SVG</button></span>
-      <label v-if="hasHinge">control <input type="range" min="-45" max="45" step="1" aria-label="Control deflection in degrees" :value="deflection" @input="deflection = Number(($event.target as HTMLInputElement).value)" /> {{ deflection }}°</label>
-    </div>
+      <p v-if="sectionSize || measured.length === 2" class="told figures">
+        <template v-if="sectionSize"
+          >section {{ formatLengthWithUnit(sectionSize.widthMm, work.unit) }} ×
+          {{ formatLengthWithUnit(sectionSize.heightMm, work.unit) }}
+        </template>
+        <template v-if="measured.length === 2"
+          >measured {{ formatLengthWithUnit(distance3(measured[0]!, measured[1]!), work.unit, 2) }}</template
+        >
+      </p>
+      <div class="views figures" role="group" aria-label="Views">
+        <button
+          v-for="[word, turn, rise] in VIEWS"
+          :key="word"
+          type="button"
+          :aria-pressed="viewpoint.turnDegrees === turn && viewpoint.heightDegrees === rise"
+          @click="look(turn, rise)"
+        >
+          {{ word }}
+        </button>
+        <button type="button" :aria-pressed="isClear" @click="isClear = !isClear">see-through</button>
+        <button type="button" :aria-pressed="apart > 0" @click="apart = apart > 0 ? 0 : APART_SHARE">apart</button>
+        <button
+          type="button"
+          :aria-pressed="isMeasuring"
+          @click="
+            isMeasuring = !isMeasuring;
+            measured = [];
+          "
+        >
+          measure
+        </button>
+        <select
+          aria-label="Section across"
+          :value="section?.word ?? ''"
+          @change="setSection(($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">no section</option>
+          <option v-for="[word, name] in SECTIONS" :key="word" :value="word">{{ name }}</option>
+        </select>
+        <input
+          v-if="section"
+          type="range"
+          aria-label="Section at"
+          :min="sectionReach[0]"
+          :max="sectionReach[1]"
+          step="0.5"
+          :value="section.at"
+          @input="section = { ...section!, at: Number(($event.target as HTMLInputElement).value) }"
+        />
+      </div>
+      <div class="controls figures" role="group" aria-label="Folding">
+        <select
+          aria-label="Shown folded"
+          :value="view.extent"
+          @change="emit('extent', ($event.target as HTMLSelectElement).value as FoldExtent)"
+        >
+          <option v-for="[extent, word] in EXTENTS" :key="extent" :value="extent">{{ word }}</option>
+        </select>
+        <label class="slide"
+          >flat
+          <input
+            type="range"
+            min="0"
+            max="100"
+            step="1"
+            aria-label="Folded by, per cent"
+            :value="step === undefined ? Math.round(share * 100) : Math.round((step / Math.max(1, order.length)) * 100)"
+            @input="setShare"
+          />
+          folded</label
+        >
+        <template v-if="order.length > 0">
+          <button type="button" title="One fold back" aria-label="One fold back" @click="setStep(-1)">−</button>
+          <button type="button" title="One fold on" aria-label="One fold on" @click="setStep(1)">+</button>
+        </template>
+        <span v-if="stepName" class="step">{{ stepName }}</span>
+        <span class="save"
+          ><button v-if="hasModel" type="button" @click="savePng">save PNG</button>
+          <button type="button" @click="saveSvg">save SVG</button></span
+        >
+        <label v-if="hasHinge"
+          >control
+          <input
+            type="range"
+            min="-45"
+            max="45"
+            step="1"
+            aria-label="Control deflection in degrees"
+            :value="deflection"
+            @input="deflection = Number(($event.target as HTMLInputElement).value)"
+          />
+          {{ deflection }}°</label
+        >
+      </div>
     </div>
     <slot />
   </div>
 </template>
 
 <style scoped>
-.folded-mat { position: relative; flex: 1; min-width: 0; background: var(--mat); overflow: hidden; }
-.stack { position: absolute; left: 14px; bottom: 14px; display: grid; gap: 6px; justify-items: start; max-width: calc(100% - 28px); z-index: 2; pointer-events: none; }
-.stack > * { pointer-events: auto; }
-.controls, .views, .told { display: flex; flex-wrap: wrap; gap: 4px 8px; align-items: center; background: #1b333b; color: #e9eee9; border-radius: var(--radius); padding: 6px 10px; font-size: 15px; font-weight: 500; }
-.told { color: #ffd9a1; font-size: 17px; font-weight: 600; }
-.slide { display: flex; gap: 10px; align-items: center; }
-.slide input { width: 160px; }
-input[type='range'] { accent-color: var(--marigold); }
-button, select { border: 1px solid #5d7f86; background: #12262c; color: #fff; border-radius: var(--radius); padding: 2px 10px; }
-button:hover { background: #29474f; }
-button[aria-pressed='true'] { background: var(--foam); color: var(--ink); border-color: var(--foam); }
-.step { color: #ffd9a1; }
+.folded-mat {
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  background: var(--mat);
+  overflow: hidden;
+}
+.stack {
+  position: absolute;
+  left: 14px;
+  bottom: 14px;
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  max-width: calc(100% - 28px);
+  z-index: 2;
+  pointer-events: none;
+}
+.stack > * {
+  pointer-events: auto;
+}
+.controls,
+.views,
+.told {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  background: #1b333b;
+  color: #e9eee9;
+  border-radius: var(--radius);
+  padding: 6px 10px;
+  font-size: 15px;
+  font-weight: 500;
+}
+.told {
+  color: #ffd9a1;
+  font-size: 17px;
+  font-weight: 600;
+}
+.slide {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.slide input {
+  width: 160px;
+}
+input[type='range'] {
+  accent-color: var(--marigold);
+}
+button,
+select {
+  border: 1px solid #5d7f86;
+  background: #12262c;
+  color: #fff;
+  border-radius: var(--radius);
+  padding: 2px 10px;
+}
+button:hover {
+  background: #29474f;
+}
+button[aria-pressed='true'] {
+  background: var(--foam);
+  color: var(--ink);
+  border-color: var(--foam);
+}
+.step {
+  color: #ffd9a1;
+}
 </style>

@@ -1,21 +1,54 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import {
-  AmbientLight, Color, DirectionalLight, DoubleSide, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, Plane, Raycaster, Scene, Vector2, Vector3, WebGLRenderer, type BufferGeometry,
+  AmbientLight,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  OrthographicCamera,
+  Plane,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+  type BufferGeometry,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import { CLOSED_MM, plateFaces, type PlateSolid } from '@grain-fold/core/folds';
-import { mergedPlates, rodBetween, shapeOfFaces, vector, type MergedPlates, type PlateShape } from './model-geometry.ts';
+import {
+  mergedPlates,
+  rodBetween,
+  shapeOfFaces,
+  vector,
+  type MergedPlates,
+  type PlateShape,
+} from './model-geometry.ts';
 import type { Folding, ShownPlate } from './use-folding.ts';
 
 /** The folded part in space, to be turned and picked. */
-const props = defineProps<{ folding: Folding; /** The part whose edges stand out. */ partId: string; /** Another one brings the whole model into view again. */ fitKey: string; label: string; highlighted: readonly (readonly [Point3, Point3])[]; measured: readonly Point3[] }>();
+const props = defineProps<{
+  folding: Folding;
+  /** The part whose edges stand out. */ partId: string;
+  /** Another one brings the whole model into view again. */ fitKey: string;
+  label: string;
+  highlighted: readonly (readonly [Point3, Point3])[];
+  measured: readonly Point3[];
+}>();
 const emit = defineEmits<{ pick: [at: Point3]; failed: [] }>();
 
 const THICKEST_ROD_MM = 1.6;
-const MOSS = '#5c7f3c', BRICK = '#b0452c', MARIGOLD = '#d9902f';
+const MOSS = '#5c7f3c',
+  BRICK = '#b0452c',
+  MARIGOLD = '#d9902f';
 const frame = ref<HTMLElement>();
 const canvas = ref<HTMLCanvasElement>();
 const { width, height } = useElementSize(frame);
@@ -41,17 +74,29 @@ const middle = computed(() => {
 });
 
 /** Figures of seams, where they lie on the screen. */
-const labels = shallowRef<readonly { readonly text: string; readonly isGood: boolean; readonly x: number; readonly y: number }[]>([]);
+const labels = shallowRef<
+  readonly { readonly text: string; readonly isGood: boolean; readonly x: number; readonly y: number }[]
+>([]);
 function placeLabels(): void {
   if (labels.value.length === 0 && props.folding.seams.value.length === 0) return;
-  labels.value = props.folding.seams.value.filter(({ label }) => label !== '').map(({ label, lines: [[a, b]], gapMm, isPressed }) => {
-    const at = vector(a).add(vector(b)).multiplyScalar(0.5).project(camera);
-    return { text: label, isGood: gapMm <= CLOSED_MM && !isPressed, x: ((at.x + 1) / 2) * width.value, y: ((1 - at.y) / 2) * height.value };
-  });
+  labels.value = props.folding.seams.value
+    .filter(({ label }) => label !== '')
+    .map(({ label, lines: [[a, b]], gapMm, isPressed }) => {
+      const at = vector(a).add(vector(b)).multiplyScalar(0.5).project(camera);
+      return {
+        text: label,
+        isGood: gapMm <= CLOSED_MM && !isPressed,
+        x: ((at.x + 1) / 2) * width.value,
+        y: ((1 - at.y) / 2) * height.value,
+      };
+    });
 }
-let frameAsked = 0, turnedAt = 0, fineness = 1;
+let frameAsked = 0,
+  turnedAt = 0,
+  fineness = 1;
 /** Frames slower than this while the model is turned are drawn coarser until it rests: software rendering pays for every pixel. */
-const SLOW_FRAME_MS = 28, COARSE = 0.6;
+const SLOW_FRAME_MS = 28,
+  COARSE = 0.6;
 function setFineness(value: number): void {
   if (!renderer || fineness === value) return;
   fineness = value;
@@ -71,13 +116,27 @@ function draw(): void {
 }
 
 // Materials live as long as the view: a new one would have its shader made anew at every step of the slider.
-const board = new MeshLambertMaterial({ vertexColors: true, side: DoubleSide, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
+const board = new MeshLambertMaterial({
+  vertexColors: true,
+  side: DoubleSide,
+  polygonOffset: true,
+  polygonOffsetFactor: 1,
+  polygonOffsetUnits: 1,
+});
 const edging = new LineBasicMaterial({ vertexColors: true });
-const rods: Readonly<Record<string, MeshBasicMaterial>> = Object.fromEntries([MOSS, BRICK, MARIGOLD].map((color) => [color, new MeshBasicMaterial({ color, depthTest: false, transparent: true })]));
+const rods: Readonly<Record<string, MeshBasicMaterial>> = Object.fromEntries(
+  [MOSS, BRICK, MARIGOLD].map((color) => [
+    color,
+    new MeshBasicMaterial({ color, depthTest: false, transparent: true }),
+  ]),
+);
 const shapes = new Map<PlateSolid, PlateShape>();
 const overlay = new Group();
 content.add(overlay);
-let drawn: readonly ShownPlate[] = [], merged: MergedPlates | undefined, body: Mesh | undefined, edges: LineSegments | undefined;
+let drawn: readonly ShownPlate[] = [],
+  merged: MergedPlates | undefined,
+  body: Mesh | undefined,
+  edges: LineSegments | undefined;
 
 function clearOverlay(): void {
   for (const child of overlay.children) if (child instanceof Mesh) (child.geometry as BufferGeometry).dispose();
@@ -95,7 +154,9 @@ function clearModel(): void {
 /** Work on the interface's thread is cut into slices of about this length. */
 const SLICE_MS = 12;
 let making = 0;
-const isSame = (a: readonly ShownPlate[], b: readonly ShownPlate[]): boolean => a.length === b.length && a.every(({ solid, partId }, index) => solid === b[index]!.solid && partId === b[index]!.partId);
+const isSame = (a: readonly ShownPlate[], b: readonly ShownPlate[]): boolean =>
+  a.length === b.length &&
+  a.every(({ solid, partId }, index) => solid === b[index]!.solid && partId === b[index]!.partId);
 
 /** Puts the plates where they are now. Others than before are made first, slice by slice, while those before stay. */
 function build(): void {
@@ -110,7 +171,8 @@ function build(): void {
   make();
 }
 function make(): void {
-  const start = performance.now(), plates = props.folding.plates.value;
+  const start = performance.now(),
+    plates = props.folding.plates.value;
   for (const { solid } of plates) {
     if (shapes.has(solid)) continue;
     if (performance.now() - start > SLICE_MS) {
@@ -128,11 +190,17 @@ function make(): void {
   place();
 }
 /** Colours of edges: ink, and for the part whose slip is open among others, marigold. */
-const [INK_EDGE, OWN_EDGE] = ['#1d2a2f', MARIGOLD].map((colour) => new Color(colour).toArray()) as [[number, number, number], [number, number, number]];
+const [INK_EDGE, OWN_EDGE] = ['#1d2a2f', MARIGOLD].map((colour) => new Color(colour).toArray()) as [
+  [number, number, number],
+  [number, number, number],
+];
 /** Carries the plates to where they are. */
 function place(): void {
   const isAmong = new Set(drawn.map(({ partId }) => partId)).size > 1;
-  merged?.place(drawn.map(({ map }) => map), drawn.map(({ partId }) => (isAmong && partId === props.partId ? OWN_EDGE : INK_EDGE)));
+  merged?.place(
+    drawn.map(({ map }) => map),
+    drawn.map(({ partId }) => (isAmong && partId === props.partId ? OWN_EDGE : INK_EDGE)),
+  );
   decorate();
 }
 
@@ -140,9 +208,18 @@ function place(): void {
 function decorate(): void {
   clearOverlay();
   const { seams, isClear, section } = props.folding;
-  if (board.transparent !== isClear.value) Object.assign(board, { transparent: isClear.value, opacity: isClear.value ? 0.45 : 1, depthWrite: !isClear.value, needsUpdate: true });
-  const rod = (a: Point3, b: Point3, colour: string, share: number): void => { overlay.add(new Mesh(rodBetween(a, b, Math.min(THICKEST_ROD_MM, radius.value * share)), rods[colour]!)); };
-  for (const { lines, gapMm, isPressed } of seams.value) for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM && !isPressed ? MOSS : BRICK, 0.006);
+  if (board.transparent !== isClear.value)
+    Object.assign(board, {
+      transparent: isClear.value,
+      opacity: isClear.value ? 0.45 : 1,
+      depthWrite: !isClear.value,
+      needsUpdate: true,
+    });
+  const rod = (a: Point3, b: Point3, colour: string, share: number): void => {
+    overlay.add(new Mesh(rodBetween(a, b, Math.min(THICKEST_ROD_MM, radius.value * share)), rods[colour]!));
+  };
+  for (const { lines, gapMm, isPressed } of seams.value)
+    for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM && !isPressed ? MOSS : BRICK, 0.006);
   for (const [a, b] of props.highlighted) rod(a, b, MARIGOLD, 0.009);
   if (props.measured.length === 2) rod(props.measured[0]!, props.measured[1]!, MARIGOLD, 0.006);
   if (renderer) {
@@ -156,8 +233,13 @@ function decorate(): void {
 /** Points the camera from the viewpoint at the middle of the part. */
 function look(): void {
   const { turnDegrees, heightDegrees } = props.folding.viewpoint.value;
-  const turn = (turnDegrees * Math.PI) / 180, rise = (heightDegrees * Math.PI) / 180;
-  const away = new Vector3(-Math.sin(turn) * Math.cos(rise), -Math.cos(turn) * Math.cos(rise), Math.sin(rise)).multiplyScalar(radius.value * 3);
+  const turn = (turnDegrees * Math.PI) / 180,
+    rise = (heightDegrees * Math.PI) / 180;
+  const away = new Vector3(
+    -Math.sin(turn) * Math.cos(rise),
+    -Math.cos(turn) * Math.cos(rise),
+    Math.sin(rise),
+  ).multiplyScalar(radius.value * 3);
   camera.position.copy(middle.value).add(away);
   controls?.target.copy(middle.value);
   camera.lookAt(middle.value);
@@ -166,7 +248,8 @@ function look(): void {
 }
 function fit(): void {
   if (width.value < 10 || height.value < 10) return;
-  const aspect = width.value / height.value, reach = radius.value * 1.12;
+  const aspect = width.value / height.value,
+    reach = radius.value * 1.12;
   const [h, v] = aspect > 1 ? [reach * aspect, reach] : [reach, reach / aspect];
   Object.assign(camera, { left: -h, right: h, top: v, bottom: -v });
   camera.updateProjectionMatrix();
@@ -185,8 +268,13 @@ onMounted(() => {
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   controls = new OrbitControls(camera, canvas.value!);
   controls.addEventListener('change', draw);
-  controls.addEventListener('start', () => { turnedAt = performance.now(); });
-  controls.addEventListener('end', () => { turnedAt = 0; setFineness(1); });
+  controls.addEventListener('start', () => {
+    turnedAt = performance.now();
+  });
+  controls.addEventListener('end', () => {
+    turnedAt = 0;
+    setFineness(1);
+  });
   build();
   look();
 });
@@ -211,28 +299,68 @@ function release(event: PointerEvent): void {
   if (moved > 4 || !canvas.value) return;
   const box = canvas.value.getBoundingClientRect();
   const ray = new Raycaster();
-  ray.setFromCamera(new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2), camera);
+  ray.setFromCamera(
+    new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2),
+    camera,
+  );
   const hit = body && ray.intersectObject(body, false)[0];
   if (hit) emit('pick', { x: hit.point.x, y: hit.point.y, z: hit.point.z });
 }
 /** The picture as it stands, as a PNG. */
-const picture = (): Promise<Blob | undefined> => new Promise((resolve) => {
-  renderer?.render(scene, camera);
-  canvas.value?.toBlob((blob) => resolve(blob ?? undefined), 'image/png');
-});
+const picture = (): Promise<Blob | undefined> =>
+  new Promise((resolve) => {
+    renderer?.render(scene, camera);
+    canvas.value?.toBlob((blob) => resolve(blob ?? undefined), 'image/png');
+  });
 defineExpose({ picture });
 </script>
 
 <template>
   <div ref="frame" class="model">
-    <span v-for="(one, index) in labels" :key="index" class="figure figures" :class="{ good: one.isGood }" aria-hidden="true" :style="{ transform: `translate(${one.x.toFixed(0)}px, ${one.y.toFixed(0)}px) translate(10px, -50%)` }">{{ one.text }}</span>
-    <canvas ref="canvas" tabindex="0" role="img" :aria-label="label" @pointerdown="pressedAt = [$event.clientX, $event.clientY]" @pointerup="release" />
+    <span
+      v-for="(one, index) in labels"
+      :key="index"
+      class="figure figures"
+      :class="{ good: one.isGood }"
+      aria-hidden="true"
+      :style="{ transform: `translate(${one.x.toFixed(0)}px, ${one.y.toFixed(0)}px) translate(10px, -50%)` }"
+      >{{ one.text }}</span
+    >
+    <canvas
+      ref="canvas"
+      tabindex="0"
+      role="img"
+      :aria-label="label"
+      @pointerdown="pressedAt = [$event.clientX, $event.clientY]"
+      @pointerup="release"
+    />
   </div>
 </template>
 
 <style scoped>
-.model { position: absolute; inset: 0; }
-.figure { position: absolute; left: 0; top: 0; pointer-events: none; background: var(--brick); color: #fff; font-weight: 600; font-size: 15px; padding: 0 6px; border-radius: var(--radius); }
-.figure.good { background: #3f5a28; }
-canvas { width: 100%; height: 100%; display: block; touch-action: none; }
+.model {
+  position: absolute;
+  inset: 0;
+}
+.figure {
+  position: absolute;
+  left: 0;
+  top: 0;
+  pointer-events: none;
+  background: var(--brick);
+  color: #fff;
+  font-weight: 600;
+  font-size: 15px;
+  padding: 0 6px;
+  border-radius: var(--radius);
+}
+.figure.good {
+  background: #3f5a28;
+}
+canvas {
+  width: 100%;
+  height: 100%;
+  display: block;
+  touch-action: none;
+}
 </style>

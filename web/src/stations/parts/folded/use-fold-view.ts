@@ -13,8 +13,15 @@ export interface FoldViewing {
 }
 
 /** Keeps the folded view of a part up to date in a worker: the newest state is worked out, those that it overtook are left out. */
-export function useFoldView(airframe: () => Airframe | undefined, partId: () => string | undefined, isOpen: () => boolean): FoldViewing {
-  const extent = ref<FoldExtent>('part'), view = shallowRef<FoldView>(), isFolding = ref(false), message = ref('');
+export function useFoldView(
+  airframe: () => Airframe | undefined,
+  partId: () => string | undefined,
+  isOpen: () => boolean,
+): FoldViewing {
+  const extent = ref<FoldExtent>('part'),
+    view = shallowRef<FoldView>(),
+    isFolding = ref(false),
+    message = ref('');
   let isAsked = false;
 
   async function follow(): Promise<void> {
@@ -38,9 +45,13 @@ export function useFoldView(airframe: () => Airframe | undefined, partId: () => 
       isFolding.value = false;
     }
   }
-  watch([airframe, partId, isOpen, extent], () => {
-    if (isOpen()) void follow();
-    else view.value = undefined;
-  }, { immediate: true });
+  watch(
+    [airframe, partId, isOpen, extent],
+    () => {
+      if (isOpen()) void follow();
+      else view.value = undefined;
+    },
+    { immediate: true },
+  );
   return { extent, view, isFolding, message };
 }

@@ -4,14 +4,9 @@ import os from 'node:os';
 import path from 'node:path';
 import { writeProjectFile } from '@grain-fold/contract';
 import { DEFAULT_SETTINGS, standardBoard, type Airframe } from '@grain-fold/core/airframe';
-import {
-  applyCommand,
-  emptyPart,
-  polygonDraft,
-  rectangleDraft,
-  type Part,
-  type PathDraft,
-} from '@grain-fold/core/drawing';
+import { applyCommand } from '@grain-fold/core/editing';
+import { emptyPart, type Part } from '@grain-fold/core/part';
+import { polygonDraft, rectangleDraft, type PathDraft } from '@grain-fold/core/paths';
 import { chromium } from '@playwright/test';
 import { startWorkshop } from './workshop.mjs';
 
@@ -64,13 +59,11 @@ try {
   const scriptMs = (): Promise<number> => metric('ScriptDuration');
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page
-    .getByLabel('Project file to import')
-    .setInputFiles({
-      name: 'bench.grainfold.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(writeProjectFile(airframe)),
-    });
+  await page.getByLabel('Project file to import').setInputFiles({
+    name: 'bench.grainfold.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeProjectFile(airframe)),
+  });
   await page.getByRole('link', { name: 'Open Bench' }).waitFor();
 
   const opened = Date.now();

@@ -4,7 +4,8 @@ import os from 'node:os';
 import path from 'node:path';
 import { writeProjectFile } from '@grain-fold/contract';
 import { DEFAULT_SETTINGS, standardBoard } from '@grain-fold/core/airframe';
-import { applyCommand, emptyPart, type Part } from '@grain-fold/core/drawing';
+import { applyCommand } from '@grain-fold/core/editing';
+import { emptyPart, type Part } from '@grain-fold/core/part';
 import { chromium, type Page } from '@playwright/test';
 import { startWorkshop } from './workshop.mjs';
 
@@ -144,13 +145,11 @@ try {
     parts: [row()],
     boards: [{ ...standardBoard('b1', 'faced board'), widthMm: 9000, heightMm: 600 }],
   };
-  await page
-    .getByLabel('Project file to import')
-    .setInputFiles({
-      name: 'row.grainfold.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(writeProjectFile(airframe)),
-    });
+  await page.getByLabel('Project file to import').setInputFiles({
+    name: 'row.grainfold.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeProjectFile(airframe)),
+  });
   await page.getByRole('link', { name: 'Open Row' }).click();
   await page.waitForTimeout(3000);
   tell({ case: `a row of ${PLATES} plates folded`, ...(await openFolded(page, /Row/)) });

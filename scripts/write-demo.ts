@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { writeProjectFile } from '@grain-fold/contract';
 import { faultsIn, searchAirframeNest, standingPart, type Airframe } from '@grain-fold/core/airframe';
-import { applyCommand } from '@grain-fold/core/drawing';
+import { applyCommand } from '@grain-fold/core/editing';
 import { paperbarkMite } from './demo/paperbark-mite.ts';
 import { reedling1100 } from './demo/reedling-1100.ts';
 import { saltbox36 } from './demo/saltbox-36.ts';

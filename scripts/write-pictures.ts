@@ -1,18 +1,11 @@
 /** Draws the worked examples of docs/folding.md with the program's own commands, as SVG into docs/pictures. */
 import fs from 'node:fs';
 import path from 'node:path';
-import { foldView, type Airframe } from '@grain-fold/core/airframe';
-import { DEFAULT_SETTINGS, standardBoard } from '@grain-fold/core/airframe';
-import {
-  applyCommand,
-  emptyPart,
-  outlineOf,
-  polylineDraft,
-  rectangleDraft,
-  type Part,
-  type PartCommand,
-} from '@grain-fold/core/drawing';
+import { foldView, type Airframe, DEFAULT_SETTINGS, standardBoard } from '@grain-fold/core/airframe';
+import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
 import { foldedFaces, foldedSvg } from '@grain-fold/core/folds';
+import { emptyPart, outlineOf, type Part } from '@grain-fold/core/part';
+import { polylineDraft, rectangleDraft } from '@grain-fold/core/paths';
 import { reedling1100 } from './demo/reedling-1100.ts';
 import { saltbox36 } from './demo/saltbox-36.ts';
 

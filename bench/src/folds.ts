@@ -1,14 +1,9 @@
 /** Times the folding of a row of many plates: one JSON line a case, medians in milliseconds. */
-import {
-  applyCommand,
-  emptyPart,
-  polylineDraft,
-  rectangleDraft,
-  resolve,
-  type Part,
-  type PartCommand,
-} from '@grain-fold/core/drawing';
+import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
 import { clashesOf, fold, foldTree, platesOf, solidsOf } from '@grain-fold/core/folds';
+import { emptyPart, type Part } from '@grain-fold/core/part';
+import { polylineDraft, rectangleDraft } from '@grain-fold/core/paths';
+import { resolve } from '@grain-fold/core/resolve';
 
 const RUNS = 9,
   PLATE_MM = 10,

@@ -1,19 +1,9 @@
 import { DEFAULT_SETTINGS, type Airframe } from '../src/airframe/index.ts';
-import {
-  applyCommand,
-  circleDraft,
-  emptyPart,
-  outlineOf,
-  polygonDraft,
-  polylineDraft,
-  rectangleDraft,
-  resolve,
-  type OperationDraft,
-  type Part,
-  type PartCommand,
-  type PathDraft,
-  type ResolvedPart,
-} from '../src/drawing/index.ts';
+import { applyCommand, type PartCommand } from '../src/editing/index.ts';
+import type { OperationDraft } from '../src/operations/index.ts';
+import { emptyPart, outlineOf, type Part } from '../src/part/index.ts';
+import { circleDraft, polygonDraft, polylineDraft, rectangleDraft, type PathDraft } from '../src/paths/index.ts';
+import { resolve, type ResolvedPart } from '../src/resolve/index.ts';
 import type { Board } from '../src/stock/index.ts';
 
 /** A board 700 × 500 of foam 5 mm thick, 480 g/m². */

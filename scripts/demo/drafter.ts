@@ -1,20 +1,9 @@
-import {
-  applyCommand,
-  circleDraft,
-  emptyPart,
-  outlineOf,
-  polylineDraft,
-  type FeatureKind,
-  type Joint,
-  type OperationDraft,
-  type Part,
-  type PartCommand,
-  type PartDetails,
-  type PathDraft,
-  type Place,
-  type Sizing,
-} from '@grain-fold/core/drawing';
+import { applyCommand, type PartCommand, type PartDetails } from '@grain-fold/core/editing';
+import type { FeatureKind } from '@grain-fold/core/features';
 import type { Point } from '@grain-fold/core/geometry';
+import type { OperationDraft } from '@grain-fold/core/operations';
+import { emptyPart, outlineOf, type Joint, type Part, type Place } from '@grain-fold/core/part';
+import { circleDraft, polylineDraft, type PathDraft, type Sizing } from '@grain-fold/core/paths';
 
 /** Drafts one demo part step by step with the program's own commands, so that demo files hold nothing a builder could not draw. */
 export class Drafter {

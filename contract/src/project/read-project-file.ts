@@ -1,6 +1,6 @@
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Airframe } from '@grain-fold/core/airframe';
-import { brokenInvariant } from '@grain-fold/core/drawing';
+import { brokenInvariant } from '@grain-fold/core/part';
 import { fieldFaults, type FieldFault } from '../field-faults.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from './project-file.dto.ts';

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import type { Airframe, AirframeNest, AirframeSettings } from '@grain-fold/core/airframe';
-import type { Part } from '@grain-fold/core/drawing';
+import type { Part } from '@grain-fold/core/part';
 import type { Board } from '@grain-fold/core/stock';
 import { BoardDto } from '../project/board.dto.ts';
 import { NestDto } from '../project/nest.dto.ts';

@@ -1,26 +1,22 @@
 import { after, airframeOf, boxSide, foam, plate } from '../../test/samples.ts';
+import { boundsOf } from '../geometry/index.ts';
 import { layoutFaults } from '../nesting/index.ts';
+import { emptyPart, outlineOf, type Part } from '../part/index.ts';
+import type { Airframe, AirframeNest } from './airframe.ts';
+import { quickFigures, slowFigures } from './figures.ts';
+import { foldView } from './fold-view.ts';
+import { faultsIn, nestHash, piecesOfAirframe } from './funnel.ts';
 import {
-  faultsIn,
-  foldView,
   isNestCurrent,
   materialNests,
-  nestHash,
   pieceFaults,
   boardViews,
-  piecesOfAirframe,
-  quickFigures,
   quickNest,
   searchAirframeNest,
   shapeOf,
-  slowFigures,
   turnPlaced,
   turnsOn,
-  type Airframe,
-  type AirframeNest,
-} from './index.ts';
-import { boundsOf } from '../geometry/index.ts';
-import { emptyPart, outlineOf, type Part } from '../drawing/index.ts';
+} from './nest-airframe.ts';
 
 const pair = after(plate(200, 100, 'wing'), {
   name: 'changeDetails',

@@ -1,7 +1,8 @@
-import type { LengthUnit } from '../units/index.ts';
+import type { FoldDefaults } from '../operations/index.ts';
 import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
+import type { Part } from '../part/index.ts';
 import type { Board, TurnStep } from '../stock/index.ts';
-import type { FoldDefaults, Part } from '../drawing/index.ts';
+import type { LengthUnit } from '../units/index.ts';
 
 /** How parts are laid on boards. */
 export interface NestSettings {

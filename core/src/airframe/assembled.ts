@@ -1,5 +1,6 @@
-import { expandPart, type Part } from '../drawing/index.ts';
 import { assemble, assemblySeams, foldedBy, plateBody, type SeamState, type StandingPart } from '../folds/index.ts';
+import type { Part } from '../part/index.ts';
+import { expandPart } from '../resolve/index.ts';
 import { scalePart } from '../scale/index.ts';
 import type { Airframe } from './airframe.ts';
 import { contextOf, partsInVariant } from './funnel.ts';

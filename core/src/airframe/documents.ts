@@ -1,5 +1,6 @@
 import { cutListPages } from '../cutting/index.ts';
-import { pageInk, paperSize, PAPERS, type Ink, type PageTitle } from '../pages/index.ts';
+import type { Ink, DocumentTitle } from '../ink/index.ts';
+import { pageInk, paperSize, PAPERS } from '../pages/index.ts';
 import type { Airframe } from './airframe.ts';
 import { cutListOf, pagesOf } from './figures.ts';
 
@@ -10,7 +11,7 @@ export interface PaperPage {
   readonly heightMm: number;
 }
 
-const titleOf = (airframe: Airframe, version: number, date: string): PageTitle => ({
+const titleOf = (airframe: Airframe, version: number, date: string): DocumentTitle => ({
   airframe: airframe.name,
   version,
   scale: airframe.settings.scale,

@@ -1,7 +1,7 @@
 import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
 import { foldsInOrder, seamFigures, type SeamFigures } from '../folds/index.ts';
-import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
 import { seamsOfAirframe } from './assembled.ts';
 import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';

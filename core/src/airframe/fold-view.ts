@@ -1,4 +1,3 @@
-import type { LengthUnit } from '../units/index.ts';
 import {
   assemble,
   assemblyClashes,
@@ -18,6 +17,7 @@ import {
   type SeamState,
   type StandingPart,
 } from '../folds/index.ts';
+import type { LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';
 import { partsInVariant } from './funnel.ts';

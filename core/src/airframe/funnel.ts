@@ -1,26 +1,22 @@
-import { stableHash } from '../units/index.ts';
+import { partFaults, type Fault } from '../checks/index.ts';
+import { featureMaterials, tabRowOf, type TabRow } from '../features/index.ts';
 import { curveLength } from '../geometry/index.ts';
+import { findPath, type Part } from '../part/index.ts';
+import { curveOf } from '../paths/index.ts';
 import {
-  curveOf,
   existsIn,
   expandKey,
-  featureMaterials,
-  findPath,
-  partFaults,
   resolve,
   starboardTwin,
-  tabRowOf,
-  type Fault,
-  type Part,
   type ResolveContext,
   type ResolvedPart,
-  type TabRow,
-} from '../drawing/index.ts';
+} from '../resolve/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
+import { stableHash } from '../units/index.ts';
+import type { Airframe } from './airframe.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
-import type { Airframe } from './airframe.ts';
 
 /** Thickness and areal mass figured with while a material is not in stock. */
 const ASSUMED = { thicknessMm: 5, gramsPerSquareMetre: 480 } as const;

@@ -1,5 +1,6 @@
-import { drawnId, pathsOf, type Fault, type Part, type Seam } from '../drawing/index.ts';
+import type { Fault } from '../checks/index.ts';
 import { STRAY_WORDS, type StrayJoint } from '../folds/index.ts';
+import { drawnId, pathsOf, type Part, type Seam } from '../part/index.ts';
 import type { Airframe } from './airframe.ts';
 
 const hasEdge = (part: Part, segmentId: string): boolean =>

@@ -1,5 +1,7 @@
+import type { Fault } from '../checks/index.ts';
 import { boundsHeight, boundsWidth, distance, type Point } from '../geometry/index.ts';
-import { holesOf, outlineOf, resolve, type Fault, type Part, type ResolvedPart } from '../drawing/index.ts';
+import { holesOf, outlineOf, type Part } from '../part/index.ts';
+import { resolve, type ResolvedPart } from '../resolve/index.ts';
 import type { Airframe } from './airframe.ts';
 
 /** Outlines this alike are one shape, in mm. */

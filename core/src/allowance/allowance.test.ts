@@ -1,15 +1,9 @@
 import fc from 'fast-check';
-import {
-  hingeWidth,
-  slitGap,
-  bevelRun,
-  rolledEdge,
-  unequalBevelAngles,
-  foldOfMouth,
-  mitreBevelAngle,
-  mitreMouthWidth,
-  trenchWidth,
-} from './index.ts';
+import { hingeWidth } from './hinge.ts';
+import { bevelRun, unequalBevelAngles, foldOfMouth, mitreBevelAngle, mitreMouthWidth } from './mitre.ts';
+import { rolledEdge } from './rolled.ts';
+import { slitGap } from './slit.ts';
+import { trenchWidth } from './trench.ts';
 
 test('a square corner in 5 mm board: two bevels of 45° and a mouth of 10 mm', () => {
   expect(mitreBevelAngle(90)).toBe(45);

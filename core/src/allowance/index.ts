@@ -1,9 +1,26 @@
-export * from './mitre.ts';
-export * from './trench.ts';
-export * from './slot.ts';
-export * from './slit.ts';
-export * from './hinge.ts';
-export * from './rolled.ts';
-export * from './school.ts';
-export * from './strip.ts';
-export * from './section.ts';
+export { type HingeRelief, hingeWidth } from './hinge.ts';
+export {
+  LARGEST_GROOVE_FOLD_DEGREES,
+  STEEPEST_BEVEL_DEGREES,
+  bevelRun,
+  foldOfMouth,
+  mitreMouthWidth,
+  unequalBevelAngles,
+} from './mitre.ts';
+export { rolledEdge } from './rolled.ts';
+export {
+  GROOVE_SCHOOLS,
+  type GrooveCut,
+  type GrooveSchool,
+  USUAL_TOOL_DEGREES,
+  foldedMouthGap,
+  glueSection,
+  grooveWallDegrees,
+  largestFoldOf,
+  schoolMouthWidth,
+} from './school.ts';
+export { creasedSection } from './section.ts';
+export { SLIT_FLOOR_MM, slitGap } from './slit.ts';
+export { STEEPEST_SLANT_DEGREES, slotWidth } from './slot.ts';
+export { type FoldedSize, type StripSide, flatStrip, foldedSize } from './strip.ts';
+export { LARGEST_CREASE_FOLD_DEGREES, MOST_TRENCH_LAYERS, type TrenchFold, trenchWidth } from './trench.ts';

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import {
-  creasedSection,
   foldedMouthGap,
   glueSection,
   grooveWallDegrees,
   largestFoldOf,
   schoolMouthWidth,
   type GrooveCut,
-} from './index.ts';
+} from './school.ts';
+import { creasedSection } from './section.ts';
 
 const cut = (school: GrooveCut['school'], toolDegrees = 45): GrooveCut => ({ school, toolDegrees });
 

@@ -1,9 +1,10 @@
-import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import { LEGEND_WORDS, type OperationKind, type ResolvedPart } from '../drawing/index.ts';
-import { legendSample, lineInk, stateWords, textInk, type Ink, type PageTitle } from '../pages/index.ts';
+import { legendSample, lineInk, textInk, type Ink, partPicture, stateWords, type DocumentTitle } from '../ink/index.ts';
+import { LEGEND_WORDS } from '../linecode/index.ts';
+import type { OperationKind } from '../operations/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
+import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
 import type { CutList, CutPart, CutWork } from './cut-list.ts';
-import { partPicture } from './part-picture.ts';
 
 /** Size of the paper that the list is set on, in mm. */
 export interface ListPaper {
@@ -37,7 +38,7 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
 /** The cut list set on pages, each part with its picture in the line code. */
 export function cutListPages(
   list: CutList,
-  title: PageTitle,
+  title: DocumentTitle,
   unit: LengthUnit,
   paper: ListPaper,
 ): readonly (readonly Ink[])[] {
@@ -85,7 +86,7 @@ export function cutListPages(
   return pages;
 }
 
-function heading(title: PageTitle, paper: ListPaper, number: number): readonly Ink[] {
+function heading(title: DocumentTitle, paper: ListPaper, number: number): readonly Ink[] {
   const top = paper.heightMm - MARGIN_MM;
   return [
     textInk({ x: MARGIN_MM, y: top - 5 }, `${title.airframe} · cut list`, 5.4, { weight: 'bold' }),

@@ -1,7 +1,8 @@
 import { glueSection, grooveWallDegrees, USUAL_TOOL_DEGREES } from '../allowance/index.ts';
 import { foldNamesInOrder } from '../folds/index.ts';
 import { pathLength } from '../geometry/index.ts';
-import { cutWords, type BoardFace, type OperationKind, type ResolvedPart, type Stroke } from '../drawing/index.ts';
+import { cutWords, type BoardFace, type OperationKind, type Stroke } from '../operations/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
 
 /** Pieces cut from one drawing, on one side of the airframe. */
 export interface CutPiece {

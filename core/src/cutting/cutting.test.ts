@@ -1,7 +1,10 @@
 import Papa from 'papaparse';
 import { after, airframeOf, boxSide, groove, made, plate, withLine } from '../../test/samples.ts';
 import { cutListOf, quickNest } from '../airframe/index.ts';
-import { cutList, cutListCsv, cutListPages, partPicture, worksOf } from './index.ts';
+import { partPicture } from '../ink/index.ts';
+import { cutListCsv } from './cut-list-csv.ts';
+import { cutListPages } from './cut-list-pages.ts';
+import { cutList, worksOf } from './cut-list.ts';
 
 test('a folded box side: every line of work with its numbers, by hand', () => {
   const works = worksOf(made(boxSide()));

@@ -1,4 +1,3 @@
-export * from './cut-list.ts';
-export * from './cut-list-csv.ts';
-export * from './cut-list-pages.ts';
-export * from './part-picture.ts';
+export { cutListCsv } from './cut-list-csv.ts';
+export { cutListPages } from './cut-list-pages.ts';
+export { type CutList, type CutPart, type CutTotals, type CutWork, cutList, cutTotals } from './cut-list.ts';

@@ -1,22 +1,21 @@
 import fc from 'fast-check';
 import { after, context, groove, plate, polygonPart, withBevel, withLine } from '../../test/samples.ts';
-import { applyRigid, distance3, type Point3 } from '../geometry/index.ts';
 import { unequalBevelAngles } from '../allowance/index.ts';
-import { expandPart, outlineOf, type Joint, type Part } from '../drawing/index.ts';
+import { applyRigid, distance3, type Point3 } from '../geometry/index.ts';
+import { outlineOf, type Joint, type Part } from '../part/index.ts';
+import { expandPart } from '../resolve/index.ts';
 import {
   assemblyClashes,
-  assemblyReport,
   assemblySeams,
   assemble,
-  bevellingMends,
-  bevelsOf,
-  closingMend,
-  foldedBy,
-  plateBody,
   standingWith,
   type Assembly,
   type StandingPart,
-} from './index.ts';
+} from './assembly.ts';
+import { assemblyReport } from './fold-report.ts';
+import { foldedBy } from './fold.ts';
+import { plateBody } from './folded-part.ts';
+import { bevellingMends, bevelsOf, closingMend } from './seam-mends.ts';
 
 const standing = (part: Part, thicknessMm = 5): StandingPart => {
   const own = { ...context, thicknessMm };

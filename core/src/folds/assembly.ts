@@ -19,7 +19,7 @@ import {
   type Point3,
   type RigidMap,
 } from '../geometry/index.ts';
-import { findSegment, type Joint, type Part, type Place } from '../drawing/index.ts';
+import { findSegment, type Joint, type Part, type Place } from '../part/index.ts';
 import { fold, type FoldedPlates, type HingeState } from './fold.ts';
 import type { FoldedPart } from './folded-part.ts';
 import { clashesBetween } from './interference.ts';

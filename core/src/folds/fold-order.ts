@@ -1,6 +1,6 @@
-import { drawnId } from '../drawing/index.ts';
-import { fold, type HingeState } from './fold.ts';
+import { drawnId } from '../part/index.ts';
 import type { FoldTree } from './fold-tree.ts';
+import { fold, type HingeState } from './fold.ts';
 import { clashesOf } from './interference.ts';
 import type { PlateSolid } from './plate-solid.ts';
 

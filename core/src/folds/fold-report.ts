@@ -1,5 +1,6 @@
+import { operationWord } from '../operations/index.ts';
+import type { Part } from '../part/index.ts';
 import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/index.ts';
-import { operationWord, type Part } from '../drawing/index.ts';
 import type { Assembly, AssemblyClash, AssemblySeam } from './assembly.ts';
 import { clashOf, seamFigures, type FoldedPart, type SeamFigures } from './folded-part.ts';
 import type { Clash } from './interference.ts';

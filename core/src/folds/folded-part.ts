@@ -1,8 +1,10 @@
-import { expandPart, resolve, traitsOf, type Part, type ResolveContext, type ResolvedPart } from '../drawing/index.ts';
 import { distance3 } from '../geometry/index.ts';
-import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
+import { traitsOf } from '../operations/index.ts';
+import type { Part } from '../part/index.ts';
+import { expandPart, resolve, type ResolveContext, type ResolvedPart } from '../resolve/index.ts';
 import { foldOrder, type OrderedFold } from './fold-order.ts';
 import { foldTree, type FoldTree } from './fold-tree.ts';
+import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import { firstClash, type Clash } from './interference.ts';
 import { solidsOf, type PlateSolid } from './plate-solid.ts';
 import { platesOf, type Hinge } from './plates.ts';

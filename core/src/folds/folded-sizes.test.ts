@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { after, context, groove, plate, withLine } from '../../test/samples.ts';
-import { applyRigid, type Point3 } from '../geometry/index.ts';
 import { flatStrip, foldedSize } from '../allowance/index.ts';
-import { emptyPart, type FoldStyle, type OperationDraft, type Part } from '../drawing/index.ts';
+import { applyRigid, type Point3 } from '../geometry/index.ts';
+import type { FoldStyle, OperationDraft } from '../operations/index.ts';
+import { emptyPart, type Part } from '../part/index.ts';
 import { scalePart } from '../scale/index.ts';
-import { clashesOf, foldedSizes, plateBody, sizeCommand, type FoldedPart } from './index.ts';
+import { plateBody, type FoldedPart } from './folded-part.ts';
+import { foldedSizes, sizeCommand } from './folded-sizes.ts';
+import { clashesOf } from './interference.ts';
 
 const folded = (part: Part, thicknessMm = 5): FoldedPart => plateBody(part, { ...context, thicknessMm })!;
 /** Outside of the folded solids, along an axis. */

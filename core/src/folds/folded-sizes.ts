@@ -1,6 +1,7 @@
-import { cross, distance, dot, leftOf, midpoint, subtract, times, unitVector, type Point } from '../geometry/index.ts';
 import { foldedSize, type FoldedSize } from '../allowance/index.ts';
-import { drawnId, type Part, type PartCommand } from '../drawing/index.ts';
+import type { PartCommand } from '../editing/index.ts';
+import { cross, distance, dot, leftOf, midpoint, subtract, times, unitVector, type Point } from '../geometry/index.ts';
+import { drawnId, type Part } from '../part/index.ts';
 import type { FoldedPart } from './folded-part.ts';
 import type { Hinge, Plate } from './plates.ts';
 

@@ -1,26 +1,17 @@
 import fc from 'fast-check';
 import { after, groove, made, plate, polygonPart, withBevel, withLine, withRound } from '../../test/samples.ts';
+import { applyCommand, type PartCommand } from '../editing/index.ts';
 import { applyRigid, distance3, polygonArea, regionArea, type Point3 } from '../geometry/index.ts';
-import {
-  applyCommand,
-  polylineDraft,
-  resolve,
-  starboardTwin,
-  type OperationDraft,
-  type Part,
-  type PartCommand,
-} from '../drawing/index.ts';
-import {
-  clashesOf,
-  fold,
-  foldedBy,
-  foldTree,
-  placedPoint,
-  platesOf,
-  solidsOf,
-  unfold,
-  type FoldTree,
-} from './index.ts';
+import type { OperationDraft } from '../operations/index.ts';
+import type { Part } from '../part/index.ts';
+import { polylineDraft } from '../paths/index.ts';
+import { resolve, starboardTwin } from '../resolve/index.ts';
+import { foldTree, type FoldTree } from './fold-tree.ts';
+import { fold, foldedBy, placedPoint } from './fold.ts';
+import { clashesOf } from './interference.ts';
+import { solidsOf } from './plate-solid.ts';
+import { platesOf } from './plates.ts';
+import { unfold } from './unfold.ts';
 
 const treeOf = (part: Part): FoldTree => foldTree(platesOf(made(part)));
 const trench = (foldDegrees: 90 | 180, side: 'centre' | 'left' | 'right' = 'centre'): OperationDraft => ({

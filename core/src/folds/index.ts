@@ -1,15 +1,34 @@
-export * from './plates.ts';
-export * from './fold-tree.ts';
-export * from './fold.ts';
-export * from './unfold.ts';
-export * from './plate-solid.ts';
-export * from './seam-edges.ts';
-export * from './seams.ts';
-export * from './seam-mends.ts';
-export * from './interference.ts';
-export * from './fold-order.ts';
-export * from './folded-part.ts';
-export * from './assembly.ts';
-export * from './folded-faces.ts';
-export * from './fold-report.ts';
-export * from './folded-sizes.ts';
+export {
+  type Assembly,
+  type StandingPart,
+  type StandingPiece,
+  type StrayJoint,
+  assemble,
+  assemblyClashes,
+  assemblySeams,
+  standingWith,
+} from './assembly.ts';
+export { type OrderedFold, foldOrder } from './fold-order.ts';
+export { STRAY_WORDS, assemblyReport, foldName, foldReport } from './fold-report.ts';
+export { foldTree } from './fold-tree.ts';
+export { type HingeState, fold, foldedBy, placedPoint } from './fold.ts';
+export {
+  FACE_COLOURS,
+  type FoldedFace,
+  type Viewpoint,
+  drawnFaces,
+  foldedFaces,
+  foldedSvg,
+  plateFaces,
+  seenDirection,
+  seenFrom,
+  shaded,
+} from './folded-faces.ts';
+export { type SeamFigures, clashOf, foldNamesInOrder, foldsInOrder, plateBody, seamFigures } from './folded-part.ts';
+export { type PlateSize, type SizeEnd, foldedSizes, sizeCommand } from './folded-sizes.ts';
+export { type Clash, clashesOf } from './interference.ts';
+export { type PlateSolid, solidsOf } from './plate-solid.ts';
+export { platesOf } from './plates.ts';
+export { type Line3, type PlacedEdge, placedEdge } from './seam-edges.ts';
+export { type SeamMend, bevellingMends, bevelsOf, closingMend } from './seam-mends.ts';
+export { CLOSED_MM, type SeamState, measureSeam } from './seams.ts';

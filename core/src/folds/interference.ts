@@ -18,8 +18,8 @@ import {
   type Polygon,
   type RigidMap,
 } from '../geometry/index.ts';
-import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import type { FoldTree } from './fold-tree.ts';
+import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import { movedIn, type PlateSolid } from './plate-solid.ts';
 import type { Hinge } from './plates.ts';
 

@@ -11,7 +11,8 @@ import {
   type Point,
   type Polygon,
 } from '../geometry/index.ts';
-import type { ResolvedPart, Stroke } from '../drawing/index.ts';
+import type { Stroke } from '../operations/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
 import type { FlatPlates, Plate } from './plates.ts';
 
 /** What a side face of a plate is: board cut square, the bevel of an edge, of a groove or a hinge's relief, the edge of a trench. */

@@ -22,7 +22,8 @@ import {
   type Polygon,
   type Region,
 } from '../geometry/index.ts';
-import type { ResolvedPart, Stroke } from '../drawing/index.ts';
+import type { Stroke } from '../operations/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
 
 /** A piece of the board between folds: foam between its skins, or only the skin that a trench leaves. */
 export interface Plate {

@@ -8,7 +8,8 @@ import {
   type Point3,
   type RigidMap,
 } from '../geometry/index.ts';
-import { curveOf, drawnId, isMirrorId, pathsOf, type Part } from '../drawing/index.ts';
+import { drawnId, isMirrorId, pathsOf, type Part } from '../part/index.ts';
+import { curveOf } from '../paths/index.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
 /** A straight line in space or on the flat part, from one end to the other. */

@@ -1,3 +1,5 @@
+import { STEEPEST_BEVEL_DEGREES, unequalBevelAngles } from '../allowance/index.ts';
+import type { PartCommand } from '../editing/index.ts';
 import {
   applyRigid,
   cross3,
@@ -17,8 +19,8 @@ import {
   type Point,
   type Point3,
 } from '../geometry/index.ts';
-import { STEEPEST_BEVEL_DEGREES, unequalBevelAngles } from '../allowance/index.ts';
-import { drawnId, type BoardFace, type PartCommand } from '../drawing/index.ts';
+import type { BoardFace } from '../operations/index.ts';
+import { drawnId } from '../part/index.ts';
 import { degrees } from '../units/index.ts';
 import type { Line3, PlacedEdge } from './seam-edges.ts';
 import { seamLines, type SeamState } from './seams.ts';

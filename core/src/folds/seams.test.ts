@@ -1,27 +1,17 @@
 import fc from 'fast-check';
 import { after, groove, made, plate, withLine } from '../../test/samples.ts';
-import {
-  emptyPart,
-  outlineOf,
-  polygonDraft,
-  resolve,
-  type OperationDraft,
-  type Part,
-  type PartCommand,
-} from '../drawing/index.ts';
-import {
-  clashesOf,
-  clashOf,
-  closingMend,
-  fold,
-  foldedBy,
-  foldOrder,
-  plateBody,
-  foldReport,
-  seamFigures,
-  solidsOf,
-  type FoldedPart,
-} from './index.ts';
+import type { PartCommand } from '../editing/index.ts';
+import type { OperationDraft } from '../operations/index.ts';
+import { emptyPart, outlineOf, type Part } from '../part/index.ts';
+import { polygonDraft } from '../paths/index.ts';
+import { resolve } from '../resolve/index.ts';
+import { foldOrder } from './fold-order.ts';
+import { foldReport } from './fold-report.ts';
+import { fold, foldedBy } from './fold.ts';
+import { clashOf, plateBody, seamFigures, type FoldedPart } from './folded-part.ts';
+import { clashesOf } from './interference.ts';
+import { solidsOf } from './plate-solid.ts';
+import { closingMend } from './seam-mends.ts';
 
 const context = (thicknessMm = 5) => ({ thicknessMm, gramsPerSquareMetre: 480, plateThicknesses: {} });
 const trench = (side: 'left' | 'right', foldDegrees: 90 | 180 = 90): OperationDraft => ({

@@ -1,5 +1,5 @@
 import { cross3, distance3, distanceToRun3, interpolate3, length3, subtract3 } from '../geometry/index.ts';
-import { isMirrorId, type Part, type Seam } from '../drawing/index.ts';
+import { isMirrorId, type Part, type Seam } from '../part/index.ts';
 import { degrees } from '../units/index.ts';
 import { overlapOf } from './interference.ts';
 import type { Line3, PlacedEdge } from './seam-edges.ts';

@@ -1,7 +1,8 @@
-import { circleDraft } from '../drawing/index.ts';
+import type { Ink } from '../ink/index.ts';
+import { circleDraft } from '../paths/index.ts';
+import { paintPdfPage, POINTS_PER_MM, type PdfCanvas } from './paint-pdf.ts';
+import { writePdf, type PdfDocument } from './write-pdf.ts';
 import { made, outlined } from '../../test/samples.ts';
-import type { Ink } from '../pages/index.ts';
-import { paintPdfPage, POINTS_PER_MM, writePdf, type PdfCanvas, type PdfDocument } from './index.ts';
 
 /** A canvas that remembers what it is told, in the order of the calls. */
 function recorder(): { readonly canvas: PdfCanvas; readonly calls: [string, ...unknown[]][] } {

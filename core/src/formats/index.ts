@@ -1,2 +1,1 @@
-export * from './paint-pdf.ts';
-export * from './write-pdf.ts';
+export { type PdfDocument, type PdfFontFiles, writePdf } from './write-pdf.ts';

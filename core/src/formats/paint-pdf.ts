@@ -1,5 +1,5 @@
 import { arcGeometry, type Curve, type Path, type Point } from '../geometry/index.ts';
-import type { Ink } from '../pages/index.ts';
+import type { Ink } from '../ink/index.ts';
 
 /** What the painter needs of a PDF document; pdfkit's document has all of it. Coordinates in points, y down. */
 export interface PdfCanvas {

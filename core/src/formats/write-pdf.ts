@@ -1,4 +1,4 @@
-import type { Ink } from '../pages/index.ts';
+import type { Ink } from '../ink/index.ts';
 import { paintPdfPage, PDF_FONTS, type PdfCanvas } from './paint-pdf.ts';
 
 /** What a PDF document of pdfkit offers beyond its canvas. */

@@ -1,16 +1,9 @@
 import fc from 'fast-check';
-import {
-  curvePoint,
-  curveTangent,
-  distance,
-  fitCurves,
-  flattenCurve,
-  nearestOnPath,
-  pathLength,
-  smoothCurve,
-  type Curve,
-  type Point,
-} from './index.ts';
+import { curvePoint, curveTangent, flattenCurve, type Curve } from './curve.ts';
+import { fitCurves } from './fit-path.ts';
+import { nearestOnPath, pathLength } from './path.ts';
+import { distance, type Point } from './point.ts';
+import { smoothCurve } from './smooth-curve.ts';
 
 const number = fc.double({ min: -200, max: 200, noNaN: true });
 const second = (curve: Curve, t: number): Point => {

@@ -1,34 +1,21 @@
 import fc from 'fast-check';
+import { selfCrossings } from './crossings.ts';
+import { arcGeometry, bulgeThrough, curveLength, curvePoint, nearestOnCurve, splitCurve, type Curve } from './curve.ts';
+import { roomiestPlace } from './inner-place.ts';
 import {
-  applyTransform,
-  arcGeometry,
-  bandAlong,
-  bulgeThrough,
-  curveLength,
-  curvePoint,
-  differenceOf,
-  distance,
   flattenClosedPath,
-  growRegion,
-  intersectionOf,
-  nearestOnCurve,
   pathLength,
   pathSignedArea,
-  polygonArea,
-  regionArea,
   reversePath,
-  roomiestPlace,
-  rotation,
-  selfCrossings,
-  separation,
-  splitCurve,
   svgPath,
   transformPath,
-  unionOf,
-  type Curve,
   type Path,
-  type Point,
-} from './index.ts';
+} from './path.ts';
+import { distance, type Point } from './point.ts';
+import { polygonArea } from './polygon.ts';
+import { bandAlong, differenceOf, growRegion, intersectionOf, regionArea, unionOf } from './region.ts';
+import { separation } from './separation.ts';
+import { applyTransform, rotation } from './transform.ts';
 
 const ring = (points: readonly (readonly [number, number])[]): Path =>
   points.map(([x, y], index) => {

@@ -1,6 +1,6 @@
 import { boundsOf, boundsTouch, growBounds } from './bounds.ts';
-import { curvePoint, curveTangent, flattenCurve, type Curve } from './curve.ts';
 import { runCrossing } from './crossings.ts';
+import { curvePoint, curveTangent, flattenCurve, type Curve } from './curve.ts';
 import { cross, distance, distanceToRun, subtract, type Point } from './point.ts';
 
 /** Where two curves meet: the place, and the parameter on each. */

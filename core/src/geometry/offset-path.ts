@@ -1,3 +1,4 @@
+import { chain, cutCurve } from './combine-outlines.ts';
 import {
   arcGeometry,
   bulgeThrough,
@@ -7,7 +8,6 @@ import {
   splitCurve,
   type Curve,
 } from './curve.ts';
-import { chain, cutCurve } from './combine-outlines.ts';
 import { curveMeetings } from './meetings.ts';
 import { pathSignedArea, reversePath, type Path } from './path.ts';
 import { add, cross, distance, subtract, times, type Point } from './point.ts';

@@ -1,21 +1,11 @@
 import fc from 'fast-check';
-import {
-  combineOutlines,
-  curveMeetings,
-  curvePoint,
-  distance,
-  nearestOnCurve,
-  offsetOutline,
-  pathSignedArea,
-  reversePath,
-  rotation,
-  transformPath,
-  compose,
-  translation,
-  type Curve,
-  type Path,
-  type Point,
-} from './index.ts';
+import { combineOutlines } from './combine-outlines.ts';
+import { curvePoint, nearestOnCurve, type Curve } from './curve.ts';
+import { curveMeetings } from './meetings.ts';
+import { offsetOutline } from './offset-path.ts';
+import { pathSignedArea, reversePath, transformPath, type Path } from './path.ts';
+import { distance, type Point } from './point.ts';
+import { rotation, compose, translation } from './transform.ts';
 
 const ring = (points: readonly (readonly [number, number])[]): Path =>
   points.map(([x, y], index) => {

@@ -1,7 +1,6 @@
 import { counterClockwise, differenceOf, growRegion, unionOf, type Region } from '../geometry/index.ts';
 import type { NestBoard, XY } from './instance.ts';
-import type { SlabShape } from './slab-shape.ts';
-import { slabSpans } from './slab-shape.ts';
+import { type SlabShape, slabSpans } from './slab-shape.ts';
 
 /** The free room of one board while it fills: per slab, the spans of x that are taken. Changed in place; lives for one nest. */
 export class BoardRows {

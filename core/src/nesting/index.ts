@@ -1,6 +1,6 @@
-export * from './instance.ts';
-export * from './read-instance.ts';
+export { type PlacementFault, layoutFaults, placementFaults } from './check-layout.ts';
+export type { NestBoard, NestInstance, NestLayout, NestPart, Placement } from './instance.ts';
+export { largestRest } from './largest-rest.ts';
 export { placedShape, placementTransform } from './nest-piece.ts';
-export * from './search-nest.ts';
-export * from './check-layout.ts';
-export * from './largest-rest.ts';
+export { instanceFault } from './read-instance.ts';
+export { nest, searchNest } from './search-nest.ts';

@@ -1,15 +1,10 @@
 import fc from 'fast-check';
 import { applyTransform, rotation, type Point } from '../geometry/index.ts';
-import {
-  instanceFault,
-  largestRest,
-  layoutFaults,
-  nest,
-  type NestInstance,
-  type NestLayout,
-  type NestPart,
-  type XY,
-} from './index.ts';
+import { layoutFaults } from './check-layout.ts';
+import type { NestInstance, NestLayout, NestPart, XY } from './instance.ts';
+import { largestRest } from './largest-rest.ts';
+import { instanceFault } from './read-instance.ts';
+import { nest } from './search-nest.ts';
 
 const box = (width: number, height: number): XY[] => [
   [0, 0],

@@ -1,5 +1,5 @@
 import { applyTransform, distance, interpolate, type Point, type Transform } from '../geometry/index.ts';
-import { textInk, type Ink } from './ink.ts';
+import { textInk, type Ink } from '../ink/index.ts';
 import type { Template } from './template.ts';
 
 /** Size of the ring round a fold's number, and how far from the fold's end it stands, in mm. */

@@ -1,7 +1,13 @@
-export * from './paper.ts';
-export * from './ink.ts';
-export * from './legend.ts';
+export { pageInk } from './page-ink.ts';
+export {
+  DEFAULT_PAGE_SETTINGS,
+  PAPERS,
+  PAPER_NAMES,
+  type PageSettings,
+  type PaperName,
+  pageSettingsFault,
+  paperSize,
+} from './paper.ts';
+export { planPages } from './plan-pages.ts';
+export type { Page, PagePlan, Sheet } from './sheet.ts';
 export type { Template } from './template.ts';
-export * from './plan-pages.ts';
-export * from './page-ink.ts';
-export { bestLattice, cellWindow, type InkLine, type TileLattice } from './tile-lattice.ts';

@@ -1,6 +1,6 @@
 import { applyTransform, compose, flattenClosedPath, rotation, translation, type Point } from '../geometry/index.ts';
 import { nest, placementTransform, type NestBoard, type NestInstance, type NestPart } from '../nesting/index.ts';
-import type { PlacedTemplate, Sheet } from './plan-pages.ts';
+import type { PlacedTemplate, Sheet } from './sheet.ts';
 import { templateInk, type Template } from './template.ts';
 import { bestLattice, cellWindow, type InkLine, type TileLattice } from './tile-lattice.ts';
 

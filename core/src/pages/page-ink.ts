@@ -10,32 +10,28 @@ import {
   type Point,
   type Transform,
 } from '../geometry/index.ts';
-import { LEGEND_WORDS, lineCode } from '../drawing/index.ts';
+import {
+  type DocumentTitle,
+  stateWords,
+  boxInk,
+  inksOfMark,
+  lineInk,
+  textInk,
+  type Ink,
+  legendSample,
+} from '../ink/index.ts';
+import { LEGEND_WORDS, lineCode } from '../linecode/index.ts';
 import { formatLength, MM_PER_INCH, radians } from '../units/index.ts';
-import { boxInk, inksOfMark, lineInk, textInk, type Ink } from './ink.ts';
 import { foldNumbers } from './fold-numbers.ts';
-import { legendSample } from './legend.ts';
-import { kindsOnPage, type Page, type PagePlan, type PlacedTemplate, type Sheet } from './plan-pages.ts';
+import { kindsOnPage } from './plan-pages.ts';
+import type { Page, PagePlan, PlacedTemplate, Sheet } from './sheet.ts';
 import { templateLabel } from './template.ts';
-
-/** What every page says about where it comes from. */
-export interface PageTitle {
-  readonly airframe: string;
-  /** Number of the saved version; 0 for an airframe that comes from a file. */
-  readonly version: number;
-  readonly scale: number;
-  readonly date: string;
-}
-
-/** The version, when there is one, and the scale. */
-export const stateWords = ({ version, scale }: PageTitle): string =>
-  `${version > 0 ? `version ${version} · ` : ''}× ${scale.toFixed(3)}`;
 
 const BAR_MM = 100;
 const BAR_INCHES = 4;
 
 /** Everything on one page, in mm from the paper's lower left corner. */
-export function pageInk(plan: PagePlan, page: Page, title: PageTitle): readonly Ink[] {
+export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): readonly Ink[] {
   const { frame } = plan;
   const sheet = plan.sheets.find((one) => one.number === page.sheet)!;
   const toPaper = translation(frame.window.minX - page.view.minX, frame.window.minY - page.view.minY);
@@ -169,7 +165,7 @@ function registrationCross(at: Point, coordinates: string, window: Bounds): read
 }
 
 /** Bars across, title, legend, locator map and the page's name. */
-function footer(plan: PagePlan, page: Page, sheet: Sheet, title: PageTitle): readonly Ink[] {
+function footer(plan: PagePlan, page: Page, sheet: Sheet, title: DocumentTitle): readonly Ink[] {
   const box = plan.frame.footer;
   const width = boundsWidth(box);
   const mapWidth = 22;

@@ -1,20 +1,13 @@
 import fc from 'fast-check';
 import { after, boxSide, groove, made, plate, polygonPart, withLine } from '../../test/samples.ts';
-import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
-import type { Part } from '../drawing/index.ts';
 import { foldsInOrder } from '../folds/index.ts';
-import {
-  DEFAULT_PAGE_SETTINGS,
-  pageFrame,
-  pageInk,
-  pageSettingsFault,
-  paperSize,
-  planPages,
-  type Ink,
-  type Page,
-  type PagePlan,
-  type PageSettings,
-} from './index.ts';
+import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
+import type { Ink } from '../ink/index.ts';
+import type { Part } from '../part/index.ts';
+import { pageInk } from './page-ink.ts';
+import { DEFAULT_PAGE_SETTINGS, pageFrame, pageSettingsFault, paperSize, type PageSettings } from './paper.ts';
+import { planPages } from './plan-pages.ts';
+import type { Page, PagePlan } from './sheet.ts';
 import { templateInk } from './template.ts';
 
 const settings = (changes: Partial<PageSettings> = {}): PageSettings => ({ ...DEFAULT_PAGE_SETTINGS, ...changes });

@@ -6,7 +6,8 @@ import {
   type Bounds,
   type Point,
 } from '../geometry/index.ts';
-import { dimensionEnds, type ResolvedPart } from '../drawing/index.ts';
+import { dimensionEnds } from '../part/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
 import type { InkLine } from './tile-lattice.ts';
 
 /** A part to print, and what is written on it. */

@@ -1,1 +1,1 @@
-export * from './scale-part.ts';
+export { LARGEST_SCALE, SMALLEST_SCALE, scalePart } from './scale-part.ts';

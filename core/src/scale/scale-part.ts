@@ -1,14 +1,9 @@
-import { CoreError } from '../units/index.ts';
+import { isOnEdge, scaledFeature } from '../features/index.ts';
 import { add, boundsCentre, boundsOf, dot, subtract, times, type Point } from '../geometry/index.ts';
-import {
-  isOnEdge,
-  scaledFeature,
-  slotDirection,
-  type Contour,
-  type DrawnLine,
-  type Part,
-  type Segment,
-} from '../drawing/index.ts';
+import type { Contour, DrawnLine, Part } from '../part/index.ts';
+import type { Segment } from '../paths/index.ts';
+import { slotDirection } from '../resolve/index.ts';
+import { CoreError } from '../units/index.ts';
 
 /** The factors that an airframe may be scaled by. */
 export const SMALLEST_SCALE = 0.05;

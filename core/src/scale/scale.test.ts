@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { after, airframeOf, boxSide, made, plate, withRound } from '../../test/samples.ts';
-import { boundsHeight, boundsOf, boundsWidth, regionArea } from '../geometry/index.ts';
-import { holesOf, outlineOf, rectangleDraft } from '../drawing/index.ts';
 import { quickFigures } from '../airframe/index.ts';
-import { scalePart } from './index.ts';
+import { boundsHeight, boundsOf, boundsWidth, regionArea } from '../geometry/index.ts';
+import { holesOf, outlineOf } from '../part/index.ts';
+import { rectangleDraft } from '../paths/index.ts';
+import { scalePart } from './scale-part.ts';
 
 describe('scaling true to the board', () => {
   const scaled = scalePart(boxSide(), 1.2);

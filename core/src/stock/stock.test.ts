@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { foam } from '../../test/samples.ts';
-import { allowedTurns, arealMassOf, materialsOf, thicknessOf, type GrainRule } from './index.ts';
+import { arealMassOf, materialsOf, thicknessOf } from './board.ts';
+import { allowedTurns, type GrainRule } from './grain.ts';
 
 test('a part along the grain lies with its direction on the board’s, either way round', () => {
   expect(allowedTurns({ directionDegrees: 0, rule: 'along' }, 'width')).toEqual([0, 180]);

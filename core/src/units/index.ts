@@ -1,7 +1,15 @@
-export * from './core-error.ts';
-export * from './angle.ts';
-export * from './length-unit.ts';
-export * from './parse-length.ts';
-export * from './format-length.ts';
-export * from './random.ts';
-export * from './stable-hash.ts';
+export { degrees, normaliseDegrees, radians } from './angle.ts';
+export { CoreError } from './core-error.ts';
+export {
+  countOf,
+  formatAngle,
+  formatLength,
+  formatLengthWithUnit,
+  formatMass,
+  formatRunLength,
+} from './format-length.ts';
+export { type LengthUnit, MM_PER_INCH } from './length-unit.ts';
+export { memo } from './memo.ts';
+export { parseLength, parseNumber } from './parse-length.ts';
+export { type RandomSource, seededRandom } from './random.ts';
+export { stableHash } from './stable-hash.ts';

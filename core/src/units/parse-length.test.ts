@@ -1,12 +1,7 @@
 import fc from 'fast-check';
-import {
-  formatLength,
-  formatRunLength,
-  LONGEST_LENGTH_MM,
-  parseLength,
-  parseNumber,
-  type LengthUnit,
-} from './index.ts';
+import { formatLength, formatRunLength } from './format-length.ts';
+import type { LengthUnit } from './length-unit.ts';
+import { LONGEST_LENGTH_MM, parseLength, parseNumber } from './parse-length.ts';
 
 const mm = (typed: string, unit: LengthUnit): number => {
   const parsed = parseLength(typed, unit);

@@ -1,5 +1,9 @@
 import fc from 'fast-check';
-import { CoreError, countOf, formatAngle, formatMass, normaliseDegrees, seededRandom, stableHash } from './index.ts';
+import { normaliseDegrees } from './angle.ts';
+import { CoreError } from './core-error.ts';
+import { countOf, formatAngle, formatMass } from './format-length.ts';
+import { seededRandom } from './random.ts';
+import { stableHash } from './stable-hash.ts';
 
 test('the same seed gives the same numbers, each at least 0 and below 1, spread evenly', () => {
   const [first, second, other] = [seededRandom(7), seededRandom(7), seededRandom(8)];

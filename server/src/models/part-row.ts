@@ -1,5 +1,5 @@
 import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
-import type { Part } from '@grain-fold/core/drawing';
+import type { Part } from '@grain-fold/core/part';
 import { jsonText } from './json-text.ts';
 
 /** One part of an airframe; body null once it is removed, so that its version lives on. */

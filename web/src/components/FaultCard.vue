@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Fault } from '@grain-fold/core/drawing';
+import type { Fault } from '@grain-fold/core/checks';
 
 defineProps<{ fault: Fault; partName?: string }>();
 defineEmits<{ mend: []; show: [] }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
-import type { Ink } from '@grain-fold/core/pages';
+import type { Ink } from '@grain-fold/core/ink';
 
 /** Printed ink as SVG, in mm with y up: the same marks that the PDF has. */
 const props = withDefaults(

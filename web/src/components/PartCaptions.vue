@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
-import { lineCode, type LineMark, type ResolvedPart } from '@grain-fold/core/drawing';
+import { lineCode, type LineMark } from '@grain-fold/core/linecode';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
 
 /** Captions of a part's lines, upright and of one size whatever the zoom. */
 const props = defineProps<{

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
-import { lineCode, type LineMark, type ResolvedPart } from '@grain-fold/core/drawing';
+import { lineCode, type LineMark } from '@grain-fold/core/linecode';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
 
 /** A resolved part in the line code, in world coordinates; captions are drawn on the screen by PartCaptions. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Part } from '@grain-fold/core/drawing';
+import type { Part } from '@grain-fold/core/part';
 import { ApiError } from '../api/client.ts';
 import { useAirframe } from '../stores/airframe.ts';
 

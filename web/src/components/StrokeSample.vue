@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { OperationKind } from '@grain-fold/core/drawing';
+import type { OperationKind } from '@grain-fold/core/operations';
 
 /** A 54 by 16 sample of a stroke of the line code, for lists and legends. */
 defineProps<{ kind: OperationKind; isBack?: boolean }>();

@@ -1,7 +1,8 @@
 import { jest } from '@jest/globals';
 import type { OpenedAirframe, SaveAirframe } from '@grain-fold/contract';
 import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
-import { emptyPart, rectangleDraft } from '@grain-fold/core/drawing';
+import { emptyPart } from '@grain-fold/core/part';
+import { rectangleDraft } from '@grain-fold/core/paths';
 import { createPinia, setActivePinia } from 'pinia';
 
 const kept = new Map<string, unknown>();

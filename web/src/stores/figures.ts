@@ -2,7 +2,7 @@ import { watchDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { faultsIn, quickFigures, type Airframe, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
-import type { Fault } from '@grain-fold/core/drawing';
+import type { Fault } from '@grain-fold/core/checks';
 import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
 import { figuresWorker } from '../workers/index.ts';
 import { useAirframe } from './airframe.ts';

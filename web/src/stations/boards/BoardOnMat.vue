@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
+import type { BoardView, PlacedPiece } from '@grain-fold/core/airframe';
 import type { Point } from '@grain-fold/core/geometry';
 import { placementTransform } from '@grain-fold/core/nesting';
-import type { BoardView, PlacedPiece } from '@grain-fold/core/airframe';
 import PartMarks from '../../components/PartMarks.vue';
 
 /** One nested board on the mat, its pieces in the line code and its largest rest hatched. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
-import { boundsOf, boundsWidth } from '@grain-fold/core/geometry';
 import { boardViews, isNestCurrent, shapeOf, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
+import { boundsOf, boundsWidth } from '@grain-fold/core/geometry';
 import { countOf, formatLength } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import TrayBar from '../../components/TrayBar.vue';

@@ -151,8 +151,7 @@ const held = computed(() => {
     <section>
       <h2 class="eyebrow">Held by</h2>
       <div v-for="one in held" :key="one.word" class="row">
-        <span>{{ one.word }}</span
-        ><span class="value"
+        <span>{{ one.word }}</span><span class="value"
           >{{ one.count }} <small>{{ one.unit }}</small></span
         >
       </div>

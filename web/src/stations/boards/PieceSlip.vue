@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boundsOf } from '@grain-fold/core/geometry';
 import { turnsOn, type BoardView } from '@grain-fold/core/airframe';
+import { boundsOf } from '@grain-fold/core/geometry';
 import { formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';
 import type { Placing } from './use-placing.ts';

@@ -1,5 +1,4 @@
 import { computed, ref, shallowRef, type ComputedRef } from 'vue';
-import { isInsideRegion, type Point } from '@grain-fold/core/geometry';
 import {
   pieceFaults,
   shapeOf,
@@ -9,6 +8,7 @@ import {
   type BoardView,
   type PlacedPiece,
 } from '@grain-fold/core/airframe';
+import { isInsideRegion, type Point } from '@grain-fold/core/geometry';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';

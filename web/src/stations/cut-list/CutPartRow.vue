@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { CutPart, CutWork } from '@grain-fold/core/cutting';
-import type { OperationKind } from '@grain-fold/core/drawing';
+import type { OperationKind } from '@grain-fold/core/operations';
 import { formatAngle, formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
 import StrokeSample from '../../components/StrokeSample.vue';
 import PartPicture from './PartPicture.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { boundsHeight, boundsWidth } from '@grain-fold/core/geometry';
-import { partPicture } from '@grain-fold/core/cutting';
-import type { ResolvedPart } from '@grain-fold/core/drawing';
+import { partPicture } from '@grain-fold/core/ink';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
 import InkDrawing from '../../components/InkDrawing.vue';
 
 /** A part in the line code, as tall as it needs at the picture's width. */

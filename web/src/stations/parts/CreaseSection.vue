@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
-import { applyCommand, lineName, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
+import { lineName, type Part } from '@grain-fold/core/part';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { arcGeometry, curveLength, directionDegrees, distance } from '@grain-fold/core/geometry';
-import { curveOf, type Contour, type DrawnLine, type Part, type Segment } from '@grain-fold/core/drawing';
+import type { Contour, DrawnLine, Part } from '@grain-fold/core/part';
+import { curveOf, type Segment } from '@grain-fold/core/paths';
 import { degrees, formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Part } from '@grain-fold/core/drawing';
+import type { Part } from '@grain-fold/core/part';
 import { useAirframe } from '../../stores/airframe.ts';
 
 /** In which variants of the airframe a thing exists; nothing to say while the airframe has none. */

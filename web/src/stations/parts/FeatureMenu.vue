@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { FEATURE_KINDS, featureTraits, type FeatureKind } from '@grain-fold/core/drawing';
-import { onMounted, useTemplateRef } from 'vue';
+import { FEATURE_KINDS, featureTraits, type FeatureKind } from '@grain-fold/core/features';
 import { svgPath, type Path } from '@grain-fold/core/geometry';
+import { onMounted, useTemplateRef } from 'vue';
 
 /** Things with a meaning to choose from, each with a small drawing of what it becomes. */
 defineProps<{ chosen?: FeatureKind }>();

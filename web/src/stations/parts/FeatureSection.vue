@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { curveLength } from '@grain-fold/core/geometry';
 import {
-  curveOf,
   featureTraits,
   featureWord,
-  findPath,
   isOnEdge,
   regularStations,
   tabReach,
   type Feature,
   type FeatureField,
-  type Part,
-  type ResolveContext,
-} from '@grain-fold/core/drawing';
+} from '@grain-fold/core/features';
+import { curveLength } from '@grain-fold/core/geometry';
+import { findPath, type Part } from '@grain-fold/core/part';
+import { curveOf } from '@grain-fold/core/paths';
+import type { ResolveContext } from '@grain-fold/core/resolve';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength, parseLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
@@ -167,8 +166,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
           @update:model-value="change({ [field.key]: $event })"
         />
         <div v-else-if="field.kind === 'text'" class="row">
-          <label :for="`words-${feature.id}`">{{ field.word }}</label
-          ><input
+          <label :for="`words-${feature.id}`">{{ field.word }}</label><input
             :id="`words-${feature.id}`"
             class="text"
             maxlength="80"

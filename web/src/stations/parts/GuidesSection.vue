@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { GuideDraft } from '@grain-fold/core/editing';
 import { boundsCentre, boundsOf } from '@grain-fold/core/geometry';
-import { pathsOf, type Guide, type GuideDraft, type Part } from '@grain-fold/core/drawing';
+import { pathsOf, type Guide, type Part } from '@grain-fold/core/part';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import type { Selection } from './selection.ts';

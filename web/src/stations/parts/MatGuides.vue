@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
-import { placedGuides, type Part } from '@grain-fold/core/drawing';
+import { placedGuides, type Part } from '@grain-fold/core/part';
 
 /** Guides and the centre line, on the screen: thin, without end, each with its name where it leaves the mat. */
 const props = defineProps<{

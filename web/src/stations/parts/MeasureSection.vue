@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { centroid, directionDegrees, distance } from '@grain-fold/core/geometry';
-import {
-  measureOnDrawing,
-  placedDimensions,
-  type DimensionAlong,
-  type Part,
-  type ResolvedPart,
-} from '@grain-fold/core/drawing';
+import { placedDimensions, type DimensionAlong, type Part } from '@grain-fold/core/part';
+import { measureOnDrawing } from '@grain-fold/core/pointing';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
+import { GROOVE_SCHOOLS, grooveWallDegrees, MOST_TRENCH_LAYERS, rolledEdge, slitGap } from '@grain-fold/core/allowance';
 import {
-  findPath,
-  foundLips,
   grooveGap,
   operationDepth,
   operationWidth,
@@ -13,10 +12,10 @@ import {
   OPERATION_KINDS,
   type Operation,
   type OperationKind,
-  type Part,
-} from '@grain-fold/core/drawing';
+} from '@grain-fold/core/operations';
+import { findPath, type Part } from '@grain-fold/core/part';
+import { foundLips } from '@grain-fold/core/resolve';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
-import { GROOVE_SCHOOLS, grooveWallDegrees, MOST_TRENCH_LAYERS, rolledEdge, slitGap } from '@grain-fold/core/allowance';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -185,8 +184,7 @@ const placeWords = computed(() => {
           @update:model-value="change({ toolDegrees: $event })"
         />
         <div class="row">
-          <span class="label">{{ cut.school === 'square' ? 'Walls' : 'Bevel each side' }}</span
-          ><span class="value">{{
+          <span class="label">{{ cut.school === 'square' ? 'Walls' : 'Bevel each side' }}</span><span class="value">{{
             cut.school === 'square'
               ? 'upright'
               : formatAngle(grooveWallDegrees(Math.min(170, Math.max(0, groove.foldDegrees)), cut))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { pathsOf, type Part, type PartDetails } from '@grain-fold/core/drawing';
+import type { PartDetails } from '@grain-fold/core/editing';
+import { pathsOf, type Part } from '@grain-fold/core/part';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';

@@ -1,17 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { curvePoint, distance, svgPath, type Curve, type Path, type Point } from '@grain-fold/core/geometry';
-import {
-  curveOf,
-  curvesOf,
-  featureIdOf,
-  findPath,
-  isMirrorId,
-  pathsOf,
-  type DrawnPath,
-  type Part,
-  type Picked,
-} from '@grain-fold/core/drawing';
+import { featureIdOf, findPath, isMirrorId, pathsOf, type Part } from '@grain-fold/core/part';
+import { curveOf, curvesOf, type DrawnPath } from '@grain-fold/core/paths';
+import type { Picked } from '@grain-fold/core/pointing';
 import type { Selection } from './selection.ts';
 import type { Drafting } from './use-drafting.ts';
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import type { Fault } from '@grain-fold/core/checks';
 import {
   applyTransform,
   distance,
@@ -9,18 +10,11 @@ import {
   type Bounds,
   type Point,
 } from '@grain-fold/core/geometry';
-import {
-  backView,
-  mirrorOf,
-  pathsOf,
-  traitsOf,
-  type Fault,
-  type Part,
-  type Picked,
-  type ResolveContext,
-  type ResolvedPart,
-  type Snap,
-} from '@grain-fold/core/drawing';
+import { traitsOf } from '@grain-fold/core/operations';
+import { pathsOf, type Part } from '@grain-fold/core/part';
+import type { Snap } from '@grain-fold/core/paths';
+import type { Picked } from '@grain-fold/core/pointing';
+import { backView, mirrorOf, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';
 import MeasureField from '../../components/MeasureField.vue';

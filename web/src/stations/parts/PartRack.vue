@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { svgPath } from '@grain-fold/core/geometry';
-import { existsIn, piecesOf, resolve, type Part, type ResolvedPart } from '@grain-fold/core/drawing';
 import { contextOf, type Airframe } from '@grain-fold/core/airframe';
+import { svgPath } from '@grain-fold/core/geometry';
+import { piecesOf, type Part } from '@grain-fold/core/part';
+import { existsIn, resolve, type ResolvedPart } from '@grain-fold/core/resolve';
 import { useStaggered } from '../../composables/staggered.ts';
 import { useFigures } from '../../stores/figures.ts';
 

@@ -1,21 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { Fault } from '@grain-fold/core/checks';
+import { featureFigure, featureWord } from '@grain-fold/core/features';
 import { boundsHeight, boundsWidth } from '@grain-fold/core/geometry';
-import {
-  existsIn,
-  featureFigure,
-  featureWord,
-  operationCaption,
-  operationWidth,
-  operationWord,
-  pathsOf,
-  piecesOf,
-  type Fault,
-  type Operation,
-  type Part,
-  type ResolveContext,
-  type ResolvedPart,
-} from '@grain-fold/core/drawing';
+import { operationCaption, operationWidth, operationWord, type Operation } from '@grain-fold/core/operations';
+import { pathsOf, piecesOf, type Part } from '@grain-fold/core/part';
+import { existsIn, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FaultCard from '../../components/FaultCard.vue';
 import StrokeSample from '../../components/StrokeSample.vue';
@@ -208,8 +198,9 @@ const t = computed(() => {
             }"
             @click="selection.chosen.value = { kind: 'feature', featureId: feature.id }"
           >
-            <span class="label">{{ capital(featureWord(feature)) }}</span
-            ><span class="value">{{ featureFigure(feature, work.unit) }}</span>
+            <span class="label">{{ capital(featureWord(feature)) }}</span><span class="value">{{
+              featureFigure(feature, work.unit)
+            }}</span>
           </button>
         </li>
       </ul>

@@ -2,20 +2,15 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { times, type Point } from '@grain-fold/core/geometry';
-import {
-  copiedFrom,
-  emptyPart,
-  existsIn,
-  expandPart,
-  resolve,
-  type CopiedPaths,
-  type Fault,
-  type FeatureKind,
-  type Picked,
-  type Snap,
-} from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
+import type { Fault } from '@grain-fold/core/checks';
+import { copiedFrom, type CopiedPaths } from '@grain-fold/core/editing';
+import type { FeatureKind } from '@grain-fold/core/features';
+import { times, type Point } from '@grain-fold/core/geometry';
+import { emptyPart } from '@grain-fold/core/part';
+import type { Snap } from '@grain-fold/core/paths';
+import type { Picked } from '@grain-fold/core/pointing';
+import { existsIn, expandPart, resolve } from '@grain-fold/core/resolve';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
 import TrayBar from '../../components/TrayBar.vue';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { curveOf, pathsOf, type Contour, type DrawnLine, type Part } from '@grain-fold/core/drawing';
 import { curveLength } from '@grain-fold/core/geometry';
+import { pathsOf, type Contour, type DrawnLine, type Part } from '@grain-fold/core/part';
+import { curveOf } from '@grain-fold/core/paths';
 import { formatLength } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';
 import type { Chosen } from './selection.ts';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Part, PathNode } from '@grain-fold/core/drawing';
+import type { Part } from '@grain-fold/core/part';
+import type { PathNode } from '@grain-fold/core/paths';
 import MeasureField from '../../components/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { applyCommand, type Part, type PartDetails } from '@grain-fold/core/drawing';
+import { applyCommand, type PartDetails } from '@grain-fold/core/editing';
+import type { Part } from '@grain-fold/core/part';
 import { materialsOf } from '@grain-fold/core/stock';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';

@@ -1,18 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
+import type { Alignment, Motion, PartCommand } from '@grain-fold/core/editing';
 import { add, boundsCentre, boundsOf, pathBounds, type Combination } from '@grain-fold/core/geometry';
-import {
-  curvesOf,
-  operationWord,
-  outlineOf,
-  placedGuides,
-  type Alignment,
-  type Contour,
-  type DrawnLine,
-  type Motion,
-  type Part,
-  type PartCommand,
-} from '@grain-fold/core/drawing';
+import { operationWord } from '@grain-fold/core/operations';
+import { outlineOf, placedGuides, type Contour, type DrawnLine, type Part } from '@grain-fold/core/part';
+import { curvesOf } from '@grain-fold/core/paths';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';

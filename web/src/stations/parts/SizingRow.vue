@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Contour, DrawnLine, Part, Sizing } from '@grain-fold/core/drawing';
+import type { Contour, DrawnLine, Part } from '@grain-fold/core/part';
+import type { Sizing } from '@grain-fold/core/paths';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 

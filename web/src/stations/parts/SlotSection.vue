@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { STEEPEST_SLANT_DEGREES } from '@grain-fold/core/allowance';
 import { contextOf } from '@grain-fold/core/airframe';
-import { canHoldPlate, fittedWidth, type Contour, type Part, type PlateSlot } from '@grain-fold/core/drawing';
+import { STEEPEST_SLANT_DEGREES } from '@grain-fold/core/allowance';
+import type { Contour, Part, PlateSlot } from '@grain-fold/core/part';
+import { canHoldPlate, fittedWidth } from '@grain-fold/core/resolve';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
 import { flatStrip, type StripSide } from '@grain-fold/core/allowance';
-import { applyCommand, USUAL_FOLDS, type FoldStyle, type Part, type PartCommand } from '@grain-fold/core/drawing';
+import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
+import { USUAL_FOLDS, type FoldStyle } from '@grain-fold/core/operations';
+import type { Part } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../components/ChoiceRow.vue';
 import MeasureField from '../../components/MeasureField.vue';

@@ -1,12 +1,7 @@
-import {
-  drawnId,
-  featureIdOf,
-  featureWord,
-  findPath,
-  operationWord,
-  type Part,
-  type Picked,
-} from '@grain-fold/core/drawing';
+import { featureWord } from '@grain-fold/core/features';
+import { operationWord } from '@grain-fold/core/operations';
+import { drawnId, featureIdOf, findPath, type Part } from '@grain-fold/core/part';
+import type { Picked } from '@grain-fold/core/pointing';
 import { featureOfTool, type Tool } from './part-tools.ts';
 
 /** What a click where the pointer stands will do, in a few words. */

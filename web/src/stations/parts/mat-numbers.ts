@@ -1,12 +1,8 @@
+import type { PartCommand } from '@grain-fold/core/editing';
 import type { Point } from '@grain-fold/core/geometry';
-import {
-  drawnId,
-  featureIdOf,
-  lineCode,
-  type Part,
-  type PartCommand,
-  type ResolvedPart,
-} from '@grain-fold/core/drawing';
+import { lineCode } from '@grain-fold/core/linecode';
+import { drawnId, featureIdOf, type Part } from '@grain-fold/core/part';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
 
 /** A number written on the mat that can be typed in place. */
 export interface MatNumber {

@@ -1,11 +1,5 @@
-import {
-  FEATURE_KINDS,
-  featureTraits,
-  traitsOf,
-  type FeatureKind,
-  type OperationDraft,
-  type OperationKind,
-} from '@grain-fold/core/drawing';
+import { FEATURE_KINDS, featureTraits, type FeatureKind } from '@grain-fold/core/features';
+import { traitsOf, type OperationDraft, type OperationKind } from '@grain-fold/core/operations';
 
 /** What the pointer does on the mat. */
 export type Tool =

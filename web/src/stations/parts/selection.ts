@@ -1,17 +1,9 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
+import type { Feature } from '@grain-fold/core/features';
 import type { Point } from '@grain-fold/core/geometry';
-import {
-  findPath,
-  pathsOf,
-  type Contour,
-  type DrawnLine,
-  type Feature,
-  type Guide,
-  type Operation,
-  type Part,
-  type PathNode,
-  type Segment,
-} from '@grain-fold/core/drawing';
+import type { Operation } from '@grain-fold/core/operations';
+import { findPath, pathsOf, type Contour, type DrawnLine, type Guide, type Part } from '@grain-fold/core/part';
+import type { PathNode, Segment } from '@grain-fold/core/paths';
 
 /** What is chosen on the mat. */
 export type Chosen =

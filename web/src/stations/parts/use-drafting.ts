@@ -9,6 +9,8 @@ import {
   type Curve,
   type Point,
 } from '@grain-fold/core/geometry';
+import type { OperationKind } from '@grain-fold/core/operations';
+import type { Part } from '@grain-fold/core/part';
 import {
   bulgeLeaving,
   bulgeOfRadius,
@@ -17,10 +19,8 @@ import {
   rectangleDraft,
   roundEndedSlot,
   type DraftSegment,
-  type OperationKind,
-  type Part,
   type PathDraft,
-} from '@grain-fold/core/drawing';
+} from '@grain-fold/core/paths';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';
 import { drawsPath, endsAfterTwo, mustClose, operationDraft, type Tool } from './part-tools.ts';

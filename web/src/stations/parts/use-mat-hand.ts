@@ -1,28 +1,12 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
+import { featureTraits, isOnEdge, type FeatureKind } from '@grain-fold/core/features';
 import { applyTransform, distance, nearestOnCurve, subtract, type Point } from '@grain-fold/core/geometry';
-import {
-  applyCommand,
-  curveOf,
-  curvesNear,
-  expandPart,
-  featureTraits,
-  findPath,
-  isOnEdge,
-  mirrorOf,
-  pathsOf,
-  pick,
-  placedGuides,
-  resolve,
-  snap,
-  type FeatureKind,
-  type Part,
-  type PartCommand,
-  type Picked,
-  type ResolveContext,
-  type ResolvedPart,
-  type Snap,
-} from '@grain-fold/core/drawing';
+import { findPath, pathsOf, placedGuides, type Part } from '@grain-fold/core/part';
+import { curveOf, curvesNear, type Snap } from '@grain-fold/core/paths';
+import { pick, snap, type Picked } from '@grain-fold/core/pointing';
+import { expandPart, mirrorOf, resolve, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { isTyping } from '../../composables/keys.ts';
 import { gridSteps } from '../../composables/mat-view.ts';
 import { useAirframe } from '../../stores/airframe.ts';
@@ -361,7 +345,7 @@ export function useMatHand(site: HandSite): MatHand {
 
   /** Takes out the stretch of a line under the pointer. */
   function trimAt(at: Point): void {
-    const nearest = curvesNear(site.part(), at, reach())
+    const nearest = curvesNear(pathsOf(site.part()), at, reach())
       .filter(({ path }) => !('role' in path))
       .map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
       .filter(({ near }) => near.distance <= reach())

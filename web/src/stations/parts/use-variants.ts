@@ -1,6 +1,6 @@
 import { computed, type ComputedRef } from 'vue';
 import type { Airframe } from '@grain-fold/core/airframe';
-import type { Part } from '@grain-fold/core/drawing';
+import type { Part } from '@grain-fold/core/part';
 import { useAirframe } from '../../stores/airframe.ts';
 
 /** Variants that an airframe can have. */

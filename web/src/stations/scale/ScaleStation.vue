@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef } from 'vue';
-import { boundsHeight, boundsWidth, type Bounds } from '@grain-fold/core/geometry';
-import { resolve } from '@grain-fold/core/drawing';
 import { contextOf, resolveIn } from '@grain-fold/core/airframe';
+import { boundsHeight, boundsWidth, type Bounds } from '@grain-fold/core/geometry';
+import { resolve } from '@grain-fold/core/resolve';
 import { LARGEST_SCALE, SMALLEST_SCALE } from '@grain-fold/core/scale';
 import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
 import MatCanvas from '../../components/MatCanvas.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { joinBounds, svgPath } from '@grain-fold/core/geometry';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
 import { countOf } from '@grain-fold/core/units';
-import type { ResolvedPart } from '@grain-fold/core/drawing';
 
 /** One part as it was and as it is, laid on each other: lines that are gone, lines that came, and those that stayed. */
 const props = defineProps<{ name: string; then?: ResolvedPart; now?: ResolvedPart }>();

@@ -3,8 +3,8 @@ import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { RevisionLine } from '@grain-fold/contract';
 import { contextOf, quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
-import { resolve } from '@grain-fold/core/drawing';
 import { boundsHeight, boundsWidth, svgPath } from '@grain-fold/core/geometry';
+import { resolve } from '@grain-fold/core/resolve';
 import { countOf, formatMass } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
@@ -143,8 +143,7 @@ const days = computed(() =>
             <h2 class="eyebrow">Against now</h2>
             <p v-if="differences.length === 0">The same as now.</p>
             <div v-for="one in differences" :key="one.what + one.how" class="row">
-              <span>{{ one.what }}</span
-              ><span class="how">{{ one.how }}</span>
+              <span>{{ one.what }}</span><span class="how">{{ one.how }}</span>
             </div>
           </section>
           <section v-if="changed.length > 0" aria-label="Lines that changed">

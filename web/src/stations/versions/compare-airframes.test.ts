@@ -1,5 +1,5 @@
 import { DEFAULT_SETTINGS, standardBoard, type Airframe } from '@grain-fold/core/airframe';
-import { emptyPart } from '@grain-fold/core/drawing';
+import { emptyPart } from '@grain-fold/core/part';
 import { compareAirframes } from './compare-airframes.ts';
 
 const then: Airframe = {

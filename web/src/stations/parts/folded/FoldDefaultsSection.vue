@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { USUAL_FOLDS, type FoldDefaults } from '@grain-fold/core/drawing';
+import { USUAL_FOLDS, type FoldDefaults } from '@grain-fold/core/operations';
 import ChoiceRow from '../../../components/ChoiceRow.vue';
 import MeasureField from '../../../components/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';

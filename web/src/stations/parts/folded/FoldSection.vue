@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { drawnId, lineName, type Part, type PartCommand } from '@grain-fold/core/drawing';
 import type { FoldView, ShownSeam } from '@grain-fold/core/airframe';
+import type { PartCommand } from '@grain-fold/core/editing';
 import {
   bevellingMends,
   bevelsOf,
@@ -11,6 +11,7 @@ import {
   type SeamMend,
   type SeamState,
 } from '@grain-fold/core/folds';
+import { drawnId, lineName, type Part } from '@grain-fold/core/part';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe.ts';
 import type { Selection } from '../selection.ts';
@@ -191,8 +192,9 @@ const keepOrder = (): void => {
         folded. Declare them as seams and their gaps are watched.
       </p>
       <div v-for="(state, index) in near" :key="index" class="seam near">
-        <span class="name">{{ nameOf({ partId: part.id, state, pieces: [0, 0] }) }}</span
-        ><span class="value figures">{{ length(state.gapMm) }}</span>
+        <span class="name">{{ nameOf({ partId: part.id, state, pieces: [0, 0] }) }}</span><span class="value figures">{{
+          length(state.gapMm)
+        }}</span>
       </div>
       <button type="button" class="button small" @click="declare(near)">
         {{ near.length === 1 ? 'Declare the seam' : `Declare ${near.length} seams` }}

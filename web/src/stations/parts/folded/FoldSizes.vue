@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { lineName, operationWord, type Part } from '@grain-fold/core/drawing';
 import type { FoldView } from '@grain-fold/core/airframe';
 import { sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/folds';
+import { operationWord } from '@grain-fold/core/operations';
+import { lineName, type Part } from '@grain-fold/core/part';
 import MeasureField from '../../../components/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';
 

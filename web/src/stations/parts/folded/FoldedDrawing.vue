@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import type { Point3 } from '@grain-fold/core/geometry';
 import { CLOSED_MM, drawnFaces, seenFrom, shaded } from '@grain-fold/core/folds';
+import type { Point3 } from '@grain-fold/core/geometry';
 import type { Folding } from './use-folding.ts';
 
 /** The folded part as a drawing without perspective, where no model can be shown. Dragging turns it. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef } from 'vue';
-import { distance3, distanceToRun3, type Point3 } from '@grain-fold/core/geometry';
-import type { Part } from '@grain-fold/core/drawing';
 import type { FoldExtent, FoldView } from '@grain-fold/core/airframe';
 import { foldedSvg, foldName, seenDirection } from '@grain-fold/core/folds';
+import { distance3, distanceToRun3, type Point3 } from '@grain-fold/core/geometry';
+import type { Part } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { isTyping } from '../../../composables/keys.ts';
 import { useAirframe } from '../../../stores/airframe.ts';

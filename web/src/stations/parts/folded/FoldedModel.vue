@@ -22,8 +22,8 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
-import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import { CLOSED_MM, plateFaces, type PlateSolid } from '@grain-fold/core/folds';
+import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import {
   mergedPlates,
   rodBetween,

@@ -1,16 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue';
-import {
-  expandPart,
-  lineName,
-  straightLines,
-  type BoardFace,
-  type Joint,
-  type Part,
-  type Place,
-  type StraightLine,
-} from '@grain-fold/core/drawing';
 import { contextOf } from '@grain-fold/core/airframe';
+import type { BoardFace } from '@grain-fold/core/operations';
+import { lineName, straightLines, type Joint, type Part, type Place, type StraightLine } from '@grain-fold/core/part';
+import { expandPart } from '@grain-fold/core/resolve';
 import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../components/ChoiceRow.vue';
 import MeasureField from '../../../components/MeasureField.vue';

@@ -8,8 +8,8 @@ import {
   Vector2,
   Vector3,
 } from 'three';
-import type { Point3, RigidMap } from '@grain-fold/core/geometry';
 import { FACE_COLOURS, type FoldedFace } from '@grain-fold/core/folds';
+import type { Point3, RigidMap } from '@grain-fold/core/geometry';
 
 export const vector = ({ x, y, z }: Point3): Vector3 => new Vector3(x, y, z);
 

@@ -1,0 +1,59 @@
+import type { PartCommand } from '../editing/index.ts';
+import type { FeatureFault } from '../features/index.ts';
+import type { Point } from '../geometry/index.ts';
+import type { OperationFault } from '../operations/index.ts';
+
+/** Every fault that a part can have. */
+export type FaultCode =
+  | OperationFault['code']
+  | FeatureFault['code']
+  | 'OUTLINE_MISSING'
+  | 'OUTLINE_OPEN'
+  | 'OUTLINE_CROSSES'
+  | 'HOLE_OPEN'
+  | 'HOLE_OUTSIDE'
+  | 'LINE_OPEN'
+  | 'PLATE_MISSING'
+  | 'NEAR_MISS'
+  | 'EDGE_TINY'
+  | 'DRAWN_TWICE'
+  | 'FOLDS_CROSS'
+  | 'FOLD_CURVED'
+  | 'FOLD_SHORT'
+  | 'PART_TOO_LARGE'
+  | 'BOARD_MISSING'
+  | 'WEB_NARROW'
+  | 'SLOT_UNFIT'
+  | 'SYMMETRY_APART'
+  | 'VARIANT_OPEN'
+  | 'PAIR_TWICE'
+  | 'GRAIN_NOWHERE'
+  | 'JOINT_STRAY'
+  | 'JOINT_MANY'
+  | 'SEAM_STRAY'
+  | 'SEAM_APART'
+  | 'LIP_ALONE';
+
+/** Something that only the airframe as a whole can mend. */
+export type AirframeAction =
+  | { readonly name: 'setScale'; readonly factor: number }
+  | { readonly name: 'addBoard'; readonly material: string }
+  | { readonly name: 'removePart'; readonly partId: string }
+  | { readonly name: 'startOutline' };
+
+/** What one click does about a fault. */
+export type Mend =
+  | { readonly label: string; readonly command: PartCommand }
+  | { readonly label: string; readonly action: AirframeAction };
+
+/** A fault of a part: the thing, the number and the mend. */
+export interface Fault {
+  readonly code: FaultCode;
+  readonly partId: string;
+  /** Path or operation it belongs to. */
+  readonly targetId?: string;
+  readonly place?: Point;
+  readonly title: string;
+  readonly detail: string;
+  readonly mend: Mend;
+}

@@ -1,0 +1,111 @@
+import { foldReach } from '../editing/index.ts';
+import {
+  distanceToEdge,
+  distanceToRun,
+  flattenClosedPath,
+  flattenOpenPath,
+  isInsideRegion,
+  midpoint,
+  type Point,
+} from '../geometry/index.ts';
+import { traitsOf, type Operation } from '../operations/index.ts';
+import { findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
+import { curvesOf } from '../paths/index.ts';
+import { foundLips } from '../resolve/index.ts';
+import type { Fault } from './fault.ts';
+
+/** How near a fold's end must come to an edge, in mm: the width of a knife cut. */
+const REACH_MM = 0.2;
+const STRAIGHT_MM = 0.05;
+
+/** Fold lines that are not straight, or that end before an edge. */
+export function foldFaults(part: Part): readonly Fault[] {
+  return part.operations
+    .filter((operation) => traitsOf(operation.kind).folds && part.lines.some((line) => line.id === operation.on.pathId))
+    .flatMap((operation) => [...curved(part, operation), ...short(part, operation)]);
+}
+
+/** Bevels on a line within the part that have no second beside them. */
+export const lipFaults = (part: Part, thicknessMm: number): readonly Fault[] =>
+  foundLips(part, thicknessMm).alone.map(({ operation, line }): Fault => ({
+    code: 'LIP_ALONE',
+    partId: part.id,
+    targetId: operation.id,
+    place: midpoint(line.nodes[0]!, line.nodes[1]!),
+    title: `A bevel within ${part.name} stands alone`,
+    detail: 'It is one lip of a groove: the other must run beside it, as far away as the groove is wide.',
+    mend: {
+      label: 'Make it a groove',
+      command: { name: 'changeWork', args: { operationId: operation.id, kind: 'groove' } },
+    },
+  }));
+
+function curved(part: Part, operation: Operation): readonly Fault[] {
+  const line = findPath(part, operation.on.pathId)!;
+  const points = flattenOpenPath(curvesOf(line), 0.02);
+  const from = points[0]!,
+    to = points.at(-1)!;
+  const off = Math.max(...points.map((p) => distanceToRun(p, from, to)));
+  if (off <= STRAIGHT_MM) return [];
+  return [
+    {
+      code: 'FOLD_CURVED',
+      partId: part.id,
+      targetId: operation.id,
+      place: points[Math.floor(points.length / 2)]!,
+      title: `This ${traitsOf(operation.kind).word} is not straight`,
+      detail: `It leaves the straight line by ${off.toFixed(1)} mm; flat board only folds along a straight line.`,
+      mend: { label: 'Straighten it', command: { name: 'straightenLine', args: { pathId: line.id } } },
+    },
+  ];
+}
+
+function short(part: Part, operation: Operation): readonly Fault[] {
+  const outline = outlineOf(part),
+    line = findPath(part, operation.on.pathId)!;
+  if (!outline?.closed || line.closed) return [];
+  const ring = flattenClosedPath(curvesOf(outline), 0.02);
+  const holes = holesOf(part)
+    .filter((hole) => hole.closed)
+    .map((hole) => flattenClosedPath(curvesOf(hole), 0.02));
+  const stops = part.operations
+    .filter((other) => other.id !== operation.id && (other.kind === 'through' || traitsOf(other.kind).folds))
+    .map((other) => flattenOpenPath(curvesOf(findPath(part, other.on.pathId)!), 0.05));
+  const gapAt = (p: Point): number => {
+    if (!isInsideRegion(p, ring, holes)) return 0;
+    const toEdge = Math.min(distanceToEdge(p, ring), ...holes.map((hole) => distanceToEdge(p, hole)));
+    return Math.min(
+      toEdge,
+      ...stops.map((stop) => Math.min(...stop.slice(1).map((b, index) => distanceToRun(p, stop[index]!, b)))),
+    );
+  };
+  const first = line.nodes[0]!,
+    last = line.nodes.at(-1)!;
+  const worst = [first, last].map((p) => ({ p, gap: gapAt(p) })).reduce((a, b) => (b.gap > a.gap ? b : a));
+  const isOffPart = !foldReach(part, line.id);
+  if (worst.gap <= REACH_MM && !isOffPart) return [];
+  if (isOffPart) {
+    return [
+      {
+        code: 'FOLD_SHORT',
+        partId: part.id,
+        targetId: operation.id,
+        place: first,
+        title: `This ${traitsOf(operation.kind).word} does not lie across ${part.name}`,
+        detail: 'Neither of its sides reaches an edge of the part.',
+        mend: { label: 'Remove it', command: { name: 'removeOperation', args: { operationId: operation.id } } },
+      },
+    ];
+  }
+  return [
+    {
+      code: 'FOLD_SHORT',
+      partId: part.id,
+      targetId: operation.id,
+      place: worst.p,
+      title: `This ${traitsOf(operation.kind).word} stops ${worst.gap.toFixed(1)} mm before the edge`,
+      detail: 'A fold must run from edge to edge, or the board tears at its end.',
+      mend: { label: 'Extend it', command: { name: 'extendFold', args: { pathId: line.id } } },
+    },
+  ];
+}

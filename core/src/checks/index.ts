@@ -1,0 +1,2 @@
+export type { AirframeAction, Fault } from './fault.ts';
+export { partFaults } from './part-faults.ts';

@@ -1,0 +1,154 @@
+import {
+  curveLength,
+  curveMeetings,
+  curvePoint,
+  distance,
+  isInsideRegion,
+  flattenClosedPath,
+  midpoint,
+} from '../geometry/index.ts';
+import { traitsOf, type Operation } from '../operations/index.ts';
+import { holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
+import { curveOf, curvesOf } from '../paths/index.ts';
+import type { Fault } from './fault.ts';
+
+/** Ends this near were meant to meet; edges this short are slips of the hand, in mm. */
+const NEAR_MISS_MM = 0.5;
+const TINY_MM = 0.2;
+const SAME_PLACE_MM = 1e-3;
+
+/** Slips of drafting: ends that nearly meet, edges too short to be meant, lines drawn twice, folds that cross. */
+export const lineFaults = (part: Part): readonly Fault[] => [
+  ...nearMisses(part),
+  ...tinyEdges(part),
+  ...doubled(part),
+  ...crossingFolds(part),
+];
+
+function nearMisses(part: Part): readonly Fault[] {
+  const open = part.lines.filter((line) => !line.closed);
+  return open.flatMap((a, index) =>
+    open.slice(index + 1).flatMap((b): readonly Fault[] => {
+      const pairs = [a.nodes[0]!, a.nodes.at(-1)!].flatMap((p) =>
+        [b.nodes[0]!, b.nodes.at(-1)!].map((q) => ({ p, q, gap: distance(p, q) })),
+      );
+      const nearest = pairs.sort((m, n) => m.gap - n.gap)[0]!;
+      if (nearest.gap <= SAME_PLACE_MM || nearest.gap > NEAR_MISS_MM) return [];
+      return [
+        {
+          code: 'NEAR_MISS',
+          partId: part.id,
+          targetId: a.id,
+          place: midpoint(nearest.p, nearest.q),
+          title: `Two lines of ${part.name} nearly meet`,
+          detail: `Their ends are ${nearest.gap.toFixed(2)} mm apart.`,
+          mend: {
+            label: 'Bring the ends together',
+            command: { name: 'meetNode', args: { nodeId: nearest.q.id, atNodeId: nearest.p.id } },
+          },
+        },
+      ];
+    }),
+  );
+}
+
+function tinyEdges(part: Part): readonly Fault[] {
+  return pathsOf(part).flatMap((path) =>
+    path.segments.flatMap((_, index): readonly Fault[] => {
+      const curve = curveOf(path, index);
+      const length = curveLength(curve);
+      if (length >= TINY_MM || path.nodes.length <= (path.closed ? 3 : 2)) return [];
+      const node = path.nodes[(index + 1) % path.nodes.length]!;
+      return [
+        {
+          code: 'EDGE_TINY',
+          partId: part.id,
+          targetId: path.id,
+          place: curvePoint(curve, 0.5),
+          title: `An edge of ${part.name} is only ${length.toFixed(2)} mm long`,
+          detail: `Edges under ${TINY_MM} mm are slips: no knife follows them.`,
+          mend: { label: 'Take its point out', command: { name: 'removeNode', args: { nodeId: node.id } } },
+        },
+      ];
+    }),
+  );
+}
+
+/** The same line or hole drawn twice, either way round. */
+function doubled(part: Part): readonly Fault[] {
+  const paths = pathsOf(part);
+  return paths.flatMap((a, index) =>
+    paths.slice(index + 1).flatMap((b): readonly Fault[] => {
+      if (!isSame(a, b)) return [];
+      const words = 'role' in b ? 'hole' : 'line';
+      return [
+        {
+          code: 'DRAWN_TWICE',
+          partId: part.id,
+          targetId: b.id,
+          place: midpoint(b.nodes[0]!, b.nodes[1]!),
+          title: `A ${words} of ${part.name} is drawn twice`,
+          detail: 'One lies exactly on the other and would be cut again.',
+          mend: { label: 'Remove the second', command: { name: 'removePath', args: { pathId: b.id } } },
+        },
+      ];
+    }),
+  );
+}
+function isSame(a: Contour | DrawnLine, b: Contour | DrawnLine): boolean {
+  if (a.closed !== b.closed || a.nodes.length !== b.nodes.length) return false;
+  const [p, q] = [curvesOf(a), curvesOf(b)];
+  const middles = q.map((curve) => curvePoint(curve, 0.5));
+  return (
+    a.nodes.every((node) => b.nodes.some((other) => distance(node, other) < SAME_PLACE_MM)) &&
+    p.every((curve) => middles.some((middle) => distance(middle, curvePoint(curve, 0.5)) < SAME_PLACE_MM))
+  );
+}
+
+/** Folds that cross on the part: the board cannot bend about both. */
+function crossingFolds(part: Part): readonly Fault[] {
+  const outline = outlineOf(part);
+  if (!outline?.closed) return [];
+  const ring = flattenClosedPath(curvesOf(outline), 0.05),
+    holes = holesOf(part)
+      .filter((hole) => hole.closed)
+      .map((hole) => flattenClosedPath(curvesOf(hole), 0.05));
+  const folds = part.operations
+    .filter((operation) => traitsOf(operation.kind).folds)
+    .flatMap((operation) => {
+      const line = part.lines.find(({ id }) => id === operation.on.pathId);
+      return line ? [{ operation, line }] : [];
+    });
+  return folds.flatMap((a, index) =>
+    folds.slice(index + 1).flatMap((b): readonly Fault[] => {
+      if (a.line.id === b.line.id) return [];
+      const inner = (s: number, length: number): boolean =>
+        s * length > NEAR_MISS_MM && (1 - s) * length > NEAR_MISS_MM;
+      const at = curvesOf(a.line)
+        .flatMap((p) =>
+          curvesOf(b.line).flatMap((q) =>
+            curveMeetings(p, q).filter(({ s, t }) => inner(s, curveLength(p)) && inner(t, curveLength(q))),
+          ),
+        )
+        .find(({ point }) => isInsideRegion(point, ring, holes));
+      return at ? [crossingFault(part, a.operation, b.operation, at.point)] : [];
+    }),
+  );
+}
+const crossingFault = (
+  part: Part,
+  a: Operation,
+  b: Operation,
+  place: { readonly x: number; readonly y: number },
+): Fault => ({
+  code: 'FOLDS_CROSS',
+  partId: part.id,
+  targetId: b.id,
+  place,
+  title: `Two folds of ${part.name} cross`,
+  detail: `A ${traitsOf(a.kind).word} and a ${traitsOf(b.kind).word} meet at x ${place.x.toFixed(1)}, y ${place.y.toFixed(1)} mm; flat board cannot bend about both.`,
+  mend: {
+    label: `Remove the ${traitsOf(b.kind).word}`,
+    command: { name: 'removeOperation', args: { operationId: b.id } },
+  },
+});

@@ -1,0 +1,107 @@
+import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, rotation } from '../geometry/index.ts';
+import type { Part } from '../part/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
+import { allowedTurns, type Board, type TurnStep } from '../stock/index.ts';
+import type { Fault } from './fault.ts';
+
+/** Width and height of a part in each turn. */
+function sizesIn(
+  part: ResolvedPart,
+  turns: readonly number[],
+): readonly { readonly width: number; readonly height: number }[] {
+  const hull = convexHull(part.outer);
+  return turns.map((turn) => {
+    const box = boundsOf(hull.map((p) => applyTransform(rotation(turn), p)));
+    return { width: boundsWidth(box), height: boundsHeight(box) };
+  });
+}
+
+/** The largest factor by which a part could be scaled and still lie on one of the boards in its allowed turns. */
+export function largestFit(
+  part: ResolvedPart,
+  boards: readonly Board[],
+  grain: Part['grain'],
+  edgeMarginMm: number,
+  step: TurnStep,
+): number {
+  const fits = boards.flatMap((board) =>
+    sizesIn(part, allowedTurns(grain, board.grain, step)).map(({ width, height }) =>
+      Math.min((board.widthMm - 2 * edgeMarginMm) / width, (board.heightMm - 2 * edgeMarginMm) / height),
+    ),
+  );
+  return Math.max(0, ...fits);
+}
+
+/** Slots whose plate's material is not in stock: their width is a guess. */
+export function slotFaults(part: Part, boards: readonly Board[]): readonly Fault[] {
+  return part.contours.flatMap(({ id, plate, nodes }): readonly Fault[] =>
+    !plate || boards.some(({ material }) => material === plate.material)
+      ? []
+      : [
+          {
+            code: 'PLATE_MISSING',
+            partId: part.id,
+            targetId: id,
+            place: nodes[0]!,
+            title: `A slot of ${part.name} is for a plate of "${plate.material}"`,
+            detail: 'No such board is in stock, so the width of the slot is a guess.',
+            mend: { label: `Add a board of ${plate.material}`, action: { name: 'addBoard', material: plate.material } },
+          },
+        ],
+  );
+}
+
+/** A part that no board of its material can hold, or whose material is not in stock. */
+export function sizeFaults(
+  part: Part,
+  resolved: ResolvedPart,
+  boards: readonly Board[],
+  scale: number,
+  edgeMarginMm: number,
+  step: TurnStep,
+): readonly Fault[] {
+  if (resolved.outer.length === 0) return [];
+  const ofMaterial = boards.filter((board) => board.material === part.material && board.count > 0);
+  if (ofMaterial.length === 0) {
+    return [
+      {
+        code: 'BOARD_MISSING',
+        partId: part.id,
+        title: `No board of "${part.material}" in stock`,
+        detail: `${part.name} cannot be placed, and its thickness is a guess.`,
+        mend: { label: `Add a board of ${part.material}`, action: { name: 'addBoard', material: part.material } },
+      },
+    ];
+  }
+  const fit = largestFit(resolved, ofMaterial, part.grain, edgeMarginMm, step);
+  if (fit >= 1 - 1e-9) return [];
+  const width = boundsWidth(resolved.bounds),
+    height = boundsHeight(resolved.bounds);
+  const base = {
+    code: 'PART_TOO_LARGE' as const,
+    partId: part.id,
+    title: `${part.name} is larger than any board`,
+    detail: `It measures ${width.toFixed(1)} × ${height.toFixed(1)} mm; the largest board of ${part.material} is ${largest(ofMaterial)} mm less ${edgeMarginMm} mm a side.`,
+  };
+  const turned =
+    part.grain.rule === 'any'
+      ? 0
+      : largestFit(resolved, ofMaterial, { ...part.grain, rule: 'any' }, edgeMarginMm, step);
+  if (turned >= 1)
+    return [
+      {
+        ...base,
+        mend: {
+          label: 'Let it lie any way',
+          command: { name: 'changeDetails', args: { changes: { grain: { ...part.grain, rule: 'any' } } } },
+        },
+      },
+    ];
+  const factor = Math.floor(scale * fit * 1000) / 1000;
+  return [{ ...base, mend: { label: `Scale to ${factor.toFixed(3)}`, action: { name: 'setScale', factor } } }];
+}
+
+function largest(boards: readonly Board[]): string {
+  const board = boards.reduce((a, b) => (b.widthMm * b.heightMm > a.widthMm * a.heightMm ? b : a));
+  return `${board.widthMm.toFixed(0)} × ${board.heightMm.toFixed(0)}`;
+}

@@ -1,0 +1,181 @@
+import {
+  featureTraits,
+  featureWord,
+  isOnEdge,
+  lettersMissing,
+  type Feature,
+  type FeatureEdge,
+  type FeatureField,
+  type FeatureKind,
+} from '../../features/index.ts';
+import { flattenClosedPath, isFinitePoint, roomiestPlace, type Point } from '../../geometry/index.ts';
+import {
+  findPath,
+  FURTHEST_COORDINATE_MM,
+  holesOf,
+  outlineOf,
+  type Part,
+  IdSource,
+  withoutLostPlaces,
+} from '../../part/index.ts';
+import { curvesOf } from '../../paths/index.ts';
+import { withMirrorHalf } from '../../resolve/index.ts';
+import { done, refused, type CommandResult } from '../command.ts';
+
+const MOST_PLACES = 200;
+
+/** Why a value does not suit a field, or undefined. */
+function fieldFault(field: FeatureField, value: unknown): string | undefined {
+  if (field.auto && value === 'auto') return undefined;
+  const least = field.least ?? -360,
+    most = field.most ?? 360;
+  switch (field.kind) {
+    case 'length':
+    case 'angle':
+      return typeof value === 'number' && value >= least && value <= most
+        ? undefined
+        : `${field.word} goes from ${least} to ${most}${field.kind === 'angle' ? '°' : ' mm'}, got ${String(value)}.`;
+    case 'count':
+      return Number.isInteger(value) && (value as number) >= least && (value as number) <= most
+        ? undefined
+        : `${field.word}: a whole number from ${least} to ${most}, got ${String(value)}.`;
+    case 'choice':
+      return field.choices!.some(([name]) => name === value)
+        ? undefined
+        : `${field.word} cannot be "${String(value)}".`;
+    case 'material':
+    case 'mate':
+      return typeof value === 'string' && value.length <= 90 ? undefined : `${field.word} needs a name.`;
+    case 'text':
+      return textFault(value);
+    case 'places':
+      return placesFault(value);
+  }
+}
+function textFault(value: unknown): string | undefined {
+  if (typeof value !== 'string' || value.trim() === '' || value.length > 80) return 'Words need 1 to 80 letters.';
+  const missing = lettersMissing(value);
+  return missing.length > 0
+    ? `There are no strokes for ${missing.map((letter) => `"${letter}"`).join(', ')}: leave ${missing.length === 1 ? 'it' : 'them'} out.`
+    : undefined;
+}
+function placesFault(value: unknown): string | undefined {
+  if (!Array.isArray(value) || value.length > MOST_PLACES) return `At most ${MOST_PLACES} stations can be marked.`;
+  const bad = value.findIndex((place: unknown) => {
+    const { atMm, name } = (place ?? {}) as { atMm?: unknown; name?: unknown };
+    return !(
+      typeof atMm === 'number' &&
+      atMm >= 0 &&
+      atMm <= 2 * FURTHEST_COORDINATE_MM &&
+      typeof name === 'string' &&
+      name.length <= 40
+    );
+  });
+  return bad >= 0 ? `Station ${bad + 1} needs a place of 0 mm or more and a name of up to 40 letters.` : undefined;
+}
+
+/** Adds a feature at a place or on an edge, with numbers of its own where they are given. */
+export function addFeature(
+  part: Part,
+  args: {
+    readonly kind: FeatureKind;
+    readonly at?: Point;
+    readonly on?: FeatureEdge;
+    readonly numbers?: Readonly<Record<string, unknown>>;
+  },
+): CommandResult {
+  const traits = featureTraits(args.kind);
+  const ids = new IdSource(part);
+  const id = ids.next('f');
+  if (traits.ground === 'edge') {
+    if (
+      !args.on ||
+      !findPath(part, args.on.pathId)?.segments.some(({ id: segmentId }) => segmentId === args.on!.segmentId)
+    )
+      return refused(`A ${traits.word} stands on an edge: choose one.`);
+    if (
+      args.kind === 'tabs' &&
+      part.features?.some((one) => one.kind === 'tabs' && one.on.segmentId === args.on!.segmentId)
+    )
+      return refused('That edge has a tab row already. Change its number of tabs.');
+  } else if (!args.at || !isFinitePoint(args.at)) return refused(`A ${traits.word} needs a place.`);
+  const feature = {
+    ...traits.defaults,
+    id,
+    label: '',
+    ...(traits.ground === 'edge' ? { on: args.on! } : { at: args.at! }),
+  } as Feature;
+  const added: Part = { ...part, features: [...(part.features ?? []), feature], lastId: ids.lastId };
+  const changed = args.numbers ? changeFeature(added, { featureId: id, changes: args.numbers }) : done(added, '');
+  return changed.ok ? done(changed.part, `Add ${traits.word}`) : changed;
+}
+
+/** Changes a feature's numbers, words, place or label; its kind and edge stay. */
+export function changeFeature(
+  part: Part,
+  args: { readonly featureId: string; readonly changes: Readonly<Record<string, unknown>> },
+): CommandResult {
+  const found = part.features?.find(({ id }) => id === args.featureId);
+  if (!found) return refused(`There is no feature "${args.featureId}" in ${part.name}.`);
+  const { fields } = featureTraits(found.kind);
+  for (const [key, value] of Object.entries(args.changes)) {
+    if (key === 'at' && !isOnEdge(found)) {
+      if (!isFinitePoint(value as Point)) return refused('A place needs two finite numbers.');
+      continue;
+    }
+    if (key === 'label') {
+      if (typeof value !== 'string' || value.length > 80) return refused('A label has up to 80 letters.');
+      continue;
+    }
+    const field =
+      fields.find((one) => one.key === key) ??
+      (key === 'angleDegrees' && !isOnEdge(found) ? { key, word: 'Turned by', kind: 'angle' as const } : undefined);
+    if (!field) return refused(`A ${featureWord(found)} has no ${key} to change.`);
+    const fault = fieldFault(field, value);
+    if (fault) return refused(fault);
+  }
+  const changed = { ...found, ...args.changes } as Feature;
+  return done(
+    { ...part, features: part.features!.map((feature) => (feature === found ? changed : feature)) },
+    'at' in args.changes ? `Move ${featureWord(found)}` : `Change ${featureWord(found)}`,
+  );
+}
+
+export function removeFeature(part: Part, args: { readonly featureId: string }): CommandResult {
+  const found = part.features?.find(({ id }) => id === args.featureId);
+  if (!found) return refused(`There is no feature "${args.featureId}" in ${part.name}.`);
+  return done(
+    withoutLostPlaces({ ...part, features: part.features!.filter((feature) => feature !== found) }),
+    `Remove ${featureWord(found)}`,
+  );
+}
+
+/** Moves a feature by a step. */
+export function moveFeature(part: Part, args: { readonly featureId: string; readonly by: Point }): CommandResult {
+  const found = part.features?.find(({ id }) => id === args.featureId);
+  if (!found || isOnEdge(found))
+    return refused(
+      found
+        ? `A ${featureWord(found)} stands on its edge: move the edge.`
+        : `There is no feature "${args.featureId}" in ${part.name}.`,
+    );
+  return changeFeature(part, {
+    featureId: found.id,
+    changes: { at: { x: found.at.x + args.by.x, y: found.at.y + args.by.y } },
+  });
+}
+
+/** Moves a feature to the roomiest place of its part. */
+export function centreFeature(part: Part, args: { readonly featureId: string }): CommandResult {
+  const found = part.features?.find(({ id }) => id === args.featureId);
+  if (!found || isOnEdge(found))
+    return refused(`There is no feature "${args.featureId}" with a place in ${part.name}.`);
+  const whole = withMirrorHalf(part),
+    outline = outlineOf(whole);
+  if (!outline?.closed) return refused(`${part.name} needs a closed outline first.`);
+  const avoid = holesOf(whole)
+    .filter(({ closed }) => closed)
+    .map((hole) => flattenClosedPath(curvesOf(hole), 0.1));
+  const { place } = roomiestPlace(flattenClosedPath(curvesOf(outline), 0.1), avoid, 0.5);
+  return changeFeature(part, { featureId: found.id, changes: { at: place } });
+}

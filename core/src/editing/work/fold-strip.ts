@@ -1,0 +1,93 @@
+import {
+  flatStrip,
+  LARGEST_CREASE_FOLD_DEGREES,
+  LARGEST_GROOVE_FOLD_DEGREES,
+  type StripSide,
+} from '../../allowance/index.ts';
+import type { FoldStyle, OperationDraft } from '../../operations/index.ts';
+import { outlineOf, type Part } from '../../part/index.ts';
+import { rectangleDraft } from '../../paths/index.ts';
+import { CoreError } from '../../units/index.ts';
+import { done, refused, type CommandResult } from '../command.ts';
+import { drawLine } from '../path/draw-line.ts';
+import { drawOutline } from '../path/draw-outline.ts';
+
+const MOST_SIDES = 40;
+
+/** A fold of a strip by its style and its turn, toward the face. */
+function operationFor(style: FoldStyle, foldDegrees: number): OperationDraft | string {
+  switch (style) {
+    case 'groove':
+      return foldDegrees <= LARGEST_GROOVE_FOLD_DEGREES
+        ? { kind: 'groove', face: 'face', foldDegrees, mouthMm: 'auto', label: '' }
+        : `A groove folds by up to ${LARGEST_GROOVE_FOLD_DEGREES}°, got ${foldDegrees}.`;
+    case 'crease':
+      return foldDegrees <= LARGEST_CREASE_FOLD_DEGREES
+        ? { kind: 'crease', face: 'face', foldDegrees, label: '' }
+        : `One crease folds by up to ${LARGEST_CREASE_FOLD_DEGREES}°, got ${foldDegrees}.`;
+    // What opens turns away from its own face, so a slit that folds toward the face is cut from the back.
+    case 'slit':
+      return { kind: 'slit', face: 'back', foldDegrees, depthMm: 'auto', label: '' };
+    case 'trench':
+      return foldDegrees === 90 || foldDegrees === 180
+        ? { kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side: 'centre', label: '' }
+        : `A trench folds by 90° or 180°, got ${foldDegrees}.`;
+  }
+}
+
+/**
+ * Draws a strip that folds to wanted sizes: a channel, a box, a doubled spar. Sides follow each other upwards, folds run across.
+ * @param args sizes outside or inside, in mm; folds toward the face, one fewer than sides; `lengthMm` along the folds
+ */
+export function foldStrip(
+  part: Part,
+  args: {
+    readonly lengthMm: number;
+    readonly sides: readonly StripSide[];
+    readonly folds: readonly { readonly foldDegrees: number; readonly style: FoldStyle }[];
+    readonly thicknessMm: number;
+  },
+): CommandResult {
+  const { sides, folds, thicknessMm, lengthMm } = args;
+  if (outlineOf(part)) return refused(`${part.name} has an outline already: fold a strip in a new part.`);
+  if (sides.length < 2 || sides.length > MOST_SIDES)
+    return refused(`A strip has 2 to ${MOST_SIDES} sides, got ${sides.length}.`);
+  if (!(lengthMm > 0)) return refused(`A strip is longer than 0 mm, got ${lengthMm}.`);
+  const wrong = folds.find(({ foldDegrees }) => !(foldDegrees > 0 && foldDegrees <= 180));
+  if (wrong) return refused(`A strip folds by more than 0° and up to 180°, got ${wrong.foldDegrees}.`);
+  try {
+    const { lines, lengthMm: heightMm } = flatStrip(
+      sides,
+      folds.map(({ foldDegrees, style }) => ({ foldDegrees, isTrench: style === 'trench' })),
+      thicknessMm,
+    );
+    const drawn = drawOutline(part, { draft: rectangleDraft({ x: 0, y: 0 }, lengthMm, heightMm) });
+    return lines.reduce<CommandResult>((now, y, index) => {
+      if (!now.ok) return now;
+      const { style, foldDegrees } = folds[index]!,
+        operation = operationFor(style, foldDegrees);
+      if (typeof operation === 'string') return refused(operation);
+      // A wall turns about its line and stands on the strip beside it, which is part of the larger neighbour.
+      const isBelow = sides[index]!.sizeMm >= sides[index + 1]!.sizeMm;
+      const sided =
+        operation.kind === 'trench' && foldDegrees === 90
+          ? { ...operation, side: isBelow ? ('right' as const) : ('left' as const) }
+          : operation;
+      const next = drawLine(now.part, {
+        draft: {
+          points: [
+            { x: 0, y },
+            { x: lengthMm, y },
+          ],
+          segments: [{ kind: 'line' }],
+          closed: false,
+        },
+        operation: sided,
+      });
+      return next.ok ? done(next.part, 'Fold a strip from its sizes') : next;
+    }, drawn);
+  } catch (error) {
+    if (error instanceof CoreError) return refused(`${error.message[0]!.toUpperCase()}${error.message.slice(1)}.`);
+    throw error;
+  }
+}

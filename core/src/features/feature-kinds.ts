@@ -1,0 +1,48 @@
+import { balance } from './balance.ts';
+import { dowel } from './dowel.ts';
+import type { FeatureDrawing, FeatureFault, FeatureSite, FeatureTraits } from './feature-kind.ts';
+import type { Feature, FeatureKind } from './feature.ts';
+import { finger } from './finger.ts';
+import { hatch } from './hatch.ts';
+import { lap } from './lap.ts';
+import { lettering } from './lettering.ts';
+import { lightening } from './lightening.ts';
+import { servo } from './servo.ts';
+import { slots } from './slots.ts';
+import { stations } from './stations.ts';
+import { tabs } from './tabs.ts';
+import { wire } from './wire.ts';
+
+/** Every kind of feature. A new kind is a new file and one line here. */
+const TRAITS: { readonly [K in FeatureKind]: FeatureTraits<K> } = {
+  tabs,
+  slots,
+  lap,
+  lightening,
+  dowel,
+  wire,
+  finger,
+  servo,
+  hatch,
+  balance,
+  stations,
+  lettering,
+};
+
+/** What is particular to a feature's kind. */
+export const featureTraits = <K extends FeatureKind>(kind: K): FeatureTraits<K> => TRAITS[kind] as FeatureTraits<K>;
+
+// The table is keyed by kind, so a feature always meets the traits of its own kind; TypeScript cannot follow that through a union.
+const own = (feature: Feature): FeatureTraits<FeatureKind> =>
+  TRAITS[feature.kind] as unknown as FeatureTraits<FeatureKind>;
+
+export const featureWord = (feature: Feature): string => own(feature).word;
+export const featureDrawing = (feature: Feature, site: FeatureSite): FeatureDrawing => own(feature).draw(feature, site);
+export const featureFaults = (feature: Feature, site: FeatureSite): readonly FeatureFault[] =>
+  own(feature).faults?.(feature, site) ?? [];
+/** A feature's own numbers at another size of the airframe; its place is not moved. */
+export const scaledFeature = (feature: Feature, factor: number): Feature =>
+  own(feature).scaled?.(feature, factor) ?? feature;
+/** Materials of the plates that a feature is cut to. */
+export const featureMaterials = (feature: Feature): readonly string[] =>
+  'material' in feature && feature.material !== '' ? [feature.material] : [];

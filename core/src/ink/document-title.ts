@@ -1,0 +1,12 @@
+/** What every page of a document says about where it comes from. */
+export interface DocumentTitle {
+  readonly airframe: string;
+  /** Number of the saved version; 0 for an airframe that comes from a file. */
+  readonly version: number;
+  readonly scale: number;
+  readonly date: string;
+}
+
+/** The version, when there is one, and the scale. */
+export const stateWords = ({ version, scale }: DocumentTitle): string =>
+  `${version > 0 ? `version ${version} · ` : ''}× ${scale.toFixed(3)}`;

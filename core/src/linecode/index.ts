@@ -1,0 +1,1 @@
+export { LEGEND_WORDS, type LineMark, lineCode, transformMark } from './line-code.ts';

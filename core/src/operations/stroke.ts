@@ -1,0 +1,27 @@
+import type { GrooveCut } from '../allowance/index.ts';
+import type { Path, Region } from '../geometry/index.ts';
+import type { BoardFace, OperationKind } from './operation.ts';
+
+/** One line of work on a part, at true size. */
+export interface Stroke {
+  readonly operationId: string;
+  readonly kind: OperationKind;
+  readonly face: BoardFace;
+  /** Centre lines: one path a run of neighbouring segments. */
+  readonly paths: readonly Path[];
+  readonly closed: boolean;
+  /** The worked area at its true width, clipped to the part. */
+  readonly area: Region;
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly angleDegrees?: number;
+  readonly depthMm?: number;
+  /** How a groove is cut. */
+  readonly cut?: GrooveCut;
+  /** Tape holds it: the board is cut right through. */
+  readonly isTaped?: boolean;
+  readonly caption: string;
+  readonly label: string;
+  /** Variants in which it exists; always when undefined. */
+  readonly variants?: readonly string[];
+}

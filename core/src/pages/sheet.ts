@@ -1,0 +1,40 @@
+import type { Bounds, Point, Transform } from '../geometry/index.ts';
+import type { PageFrame, PageSettings } from './paper.ts';
+import type { Template } from './template.ts';
+
+/** A template on a sheet. */
+export interface PlacedTemplate {
+  readonly template: Template;
+  readonly transform: Transform;
+}
+
+/** One page of a sheet. */
+export interface Page {
+  /** Sheet number, with column letter and row number when the sheet has several pages: `3`, `1B2`. */
+  readonly name: string;
+  readonly sheet: number;
+  readonly column: number;
+  readonly row: number;
+  /** What of the sheet this page shows. */
+  readonly view: Bounds;
+  readonly neighbours: Readonly<Partial<Record<'left' | 'right' | 'above' | 'below', string>>>;
+}
+
+/** Templates laid out at true size, cut into one or more pages. */
+export interface Sheet {
+  readonly number: number;
+  readonly columns: number;
+  readonly rows: number;
+  readonly placed: readonly PlacedTemplate[];
+  /** Cells that are printed, as [column, row]. */
+  readonly cells: readonly (readonly [number, number])[];
+  /** Lower left corner of the lattice; registration coordinates count from it. */
+  readonly origin: Point;
+}
+
+export interface PagePlan {
+  readonly settings: PageSettings;
+  readonly frame: PageFrame;
+  readonly sheets: readonly Sheet[];
+  readonly pages: readonly Page[];
+}

@@ -1,0 +1,125 @@
+import {
+  boundsOf,
+  counterClockwise,
+  flattenClosedPath,
+  flattenOpenPath,
+  pathLength,
+  pathSignedArea,
+  type Bounds,
+  type Path,
+  type Polygon,
+  type Region,
+} from '../geometry/index.ts';
+import type { Stroke } from '../operations/index.ts';
+import { placedDimensions, type PlacedDimension, holesOf, outlineOf, type Part } from '../part/index.ts';
+import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
+import type { LengthUnit } from '../units/index.ts';
+import { expandKey, expandPart, type ExpandContext } from './expand-part.ts';
+import { meetingStrokes } from './meeting-strokes.ts';
+import { strokeOf } from './strokes.ts';
+
+/** What a part needs from around it to become exact. */
+export interface ResolveContext extends ExpandContext {
+  readonly gramsPerSquareMetre: number;
+  /** Unit that dimensions are written in. */
+  readonly unit?: LengthUnit;
+}
+
+/** A part made exact: the only form that pages, boards, cut lists and the mat read. */
+export interface ResolvedPart {
+  readonly id: string;
+  readonly name: string;
+  readonly group: string;
+  readonly material: string;
+  readonly side: 'single' | 'port' | 'starboard';
+  readonly thicknessMm: number;
+  readonly grain: Part['grain'];
+  /** Undefined while the outline is missing or open. */
+  readonly outline?: Path;
+  readonly holes: readonly Path[];
+  /** The outline and holes as polygons within 0.01 mm, outer counter-clockwise; empty without a closed outline. */
+  readonly outer: Polygon;
+  readonly holeRings: readonly Polygon[];
+  /** Paths drawn but not closed: shown, never cut. */
+  readonly openPaths: readonly Path[];
+  readonly strokes: readonly Stroke[];
+  /** Folds as drawn, in the order that the builder keeps. */
+  readonly foldOrder?: readonly string[];
+  readonly dimensions: readonly PlacedDimension[];
+  /** Unit that dimensions are written in. */
+  readonly unit: LengthUnit;
+  readonly areaMm2: number;
+  readonly massG: number;
+  /** Length of the outline and holes, all cut through, in mm. */
+  readonly outlineLengthMm: number;
+  readonly bounds: Bounds;
+}
+
+const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
+
+/**
+ * Makes a drawn part exact for its board. Pure, and remembered by the part and the context.
+ * @param part what was drawn; the port part of a pair
+ * @param context measured thickness in mm and mass in g/m² of its board
+ */
+export function resolve(part: Part, context: ResolveContext): ResolvedPart {
+  const key = `${context.gramsPerSquareMetre}/${context.unit ?? 'mm'}/${expandKey(context)}`;
+  const known = remembered.get(part) ?? new Map<string, ResolvedPart>();
+  remembered.set(part, known);
+  const found = known.get(key);
+  if (found) return found;
+  const made = resolveAnew(expandPart(part, context), context);
+  known.set(key, made);
+  return made;
+}
+
+function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
+  const outer = outlineOf(part);
+  const closedOuter = outer?.closed && outer.nodes.length >= 2 ? outer : undefined;
+  const holes = holesOf(part).filter((hole) => hole.closed);
+  const outline = closedOuter && curvesOf(closedOuter);
+  const holePaths = holes.map(curvesOf);
+  const outerRing = outline ? counterClockwise(flattenClosedPath(outline, FINE_TOLERANCE_MM)) : [];
+  const holeRings = holePaths.map((path) => counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)));
+  const body: Region = outline ? [outerRing, ...holeRings.map((ring) => [...ring].reverse())] : [];
+  const strokes = meetingStrokes(
+    part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body)),
+    context.thicknessMm,
+  );
+  const areaMm2 = outline
+    ? Math.max(
+        0,
+        Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0),
+      )
+    : 0;
+  const openPaths = part.contours.filter((contour) => !contour.closed).map(curvesOf);
+  // Lines may overhang a closed outline; they are worked only on the part and do not make it larger.
+  const drawn = outline
+    ? outerRing
+    : [
+        ...openPaths.flatMap((path) => flattenOpenPath(path, 0.1)),
+        ...strokes.flatMap((stroke) => stroke.paths.flatMap((path) => flattenOpenPath(path, 0.1))),
+      ];
+  return {
+    id: part.id,
+    name: part.name,
+    group: part.group,
+    material: part.material,
+    side: part.handed === 'pair' ? 'port' : 'single',
+    thicknessMm: context.thicknessMm,
+    grain: part.grain,
+    outline,
+    holes: holePaths,
+    outer: outerRing,
+    holeRings,
+    openPaths,
+    strokes,
+    areaMm2,
+    ...(part.foldOrder ? { foldOrder: part.foldOrder } : {}),
+    dimensions: placedDimensions(part),
+    unit: context.unit ?? 'mm',
+    massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
+    outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),
+    bounds: boundsOf(drawn),
+  };
+}

@@ -16,6 +16,7 @@ const titleOf = (airframe: Airframe, version: number, date: string): DocumentTit
   version,
   scale: airframe.settings.scale,
   date,
+  unit: airframe.settings.unit,
 });
 
 /** The printed pages of an airframe at true size. @throws CoreError OUT_OF_RANGE when its page settings cannot print */
@@ -30,7 +31,5 @@ export function pagesDocument(airframe: Airframe, version: number, date: string)
 /** The cut list of an airframe on A4, or on Letter for builders in inches. */
 export function cutListDocument(airframe: Airframe, version: number, date: string): readonly PaperPage[] {
   const paper = airframe.settings.unit === 'in' ? PAPERS.Letter : PAPERS.A4;
-  return cutListPages(cutListOf(airframe), titleOf(airframe, version, date), airframe.settings.unit, paper).map(
-    (inks) => ({ inks, ...paper }),
-  );
+  return cutListPages(cutListOf(airframe), titleOf(airframe, version, date), paper).map((inks) => ({ inks, ...paper }));
 }

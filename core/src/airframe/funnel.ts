@@ -13,7 +13,7 @@ import {
 } from '../resolve/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
-import { stableHash } from '../units/index.ts';
+import { stableHash, memo, identityOf } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
@@ -45,7 +45,6 @@ export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveCon
   return {
     thicknessMm: thickness(part.material),
     gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
-    unit: airframe.settings.unit,
     plateThicknesses: Object.fromEntries(plates.map((material) => [material, thickness(material)] as const)),
     ...(mates.length > 0
       ? {
@@ -83,12 +82,7 @@ function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | und
 export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart =>
   resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
 
-const twins = new WeakMap<ResolvedPart, ResolvedPart>();
-function twinOf(part: ResolvedPart): ResolvedPart {
-  const twin = twins.get(part) ?? starboardTwin(part);
-  twins.set(part, twin);
-  return twin;
-}
+const twinOf = memo(starboardTwin);
 
 /** The parts that exist in the chosen variant. */
 export const partsInVariant = (airframe: Airframe): readonly Part[] =>
@@ -106,54 +100,39 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
   });
 }
 
-interface KnownFaults {
-  readonly boards: Airframe['boards'];
-  readonly scale: number;
-  readonly nest: Airframe['settings']['nest'];
-  readonly variants: readonly string[] | undefined;
-  readonly key: string;
-  readonly faults: readonly Fault[];
-}
-const knownFaults = new WeakMap<Part, KnownFaults>();
+/** Faults of one part by itself, remembered while nothing that they depend on changes. */
+const ownFaults = memo(
+  (part: Part, airframe: Airframe, context: ResolveContext): readonly Fault[] => {
+    const { boards, settings } = airframe;
+    const { scale, nest, variants = [] } = settings;
+    return partFaults(scalePart(part, scale), resolveIn(airframe, part), context, {
+      boards,
+      scale,
+      edgeMarginMm: nest.edgeMarginMm,
+      turnStep: nest.turnStep,
+      variants,
+    });
+  },
+  ({ boards, settings: { scale, nest, variants } }, context) =>
+    `${identityOf(boards)}/${scale}/${identityOf(nest)}/${identityOf(variants)}/${expandKey(context)}`,
+);
 
-/** What is wrong with one part, at the airframe's scale and on its boards; nothing while the variant leaves it out. Remembered while none of these changes. */
+/** What is wrong with one part, at the airframe's scale and on its boards; nothing while the variant leaves it out. */
 export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
-  const { boards, settings } = airframe;
-  if (!existsIn(part, settings.variant)) return [];
-  const { scale, nest, variants } = settings;
-  const context = contextOf(airframe, part, scale),
-    key = expandKey(context);
+  const { variant, scale } = airframe.settings;
+  if (!existsIn(part, variant)) return [];
+  const own = ownFaults(part, airframe, contextOf(airframe, part, scale));
   const others = [
-    ...(twiceDrawn(airframe).get(part.id) ?? []),
+    ...(twiceDrawn(airframe.parts).get(part.id) ?? []),
     ...(part.joints || part.seams ? strayFaults(airframe, part) : []),
   ];
-  const known = knownFaults.get(part);
-  const isKnown =
-    known &&
-    known.boards === boards &&
-    known.scale === scale &&
-    known.nest === nest &&
-    known.variants === variants &&
-    known.key === key;
-  if (isKnown) return others.length > 0 ? [...known.faults, ...others] : known.faults;
-  const faults = partFaults(scalePart(part, scale), resolveIn(airframe, part), context, {
-    boards,
-    scale,
-    edgeMarginMm: nest.edgeMarginMm,
-    turnStep: nest.turnStep,
-    variants: variants ?? [],
-  });
-  knownFaults.set(part, { boards, scale, nest, variants, key, faults });
-  return others.length > 0 ? [...faults, ...others] : faults;
+  return others.length > 0 ? [...own, ...others] : own;
 }
 
-const shapeHashes = new WeakMap<ResolvedPart, string>();
 /** Fingerprint of what a nest needs of a shape: its outline, its holes and how its grain runs. */
-function shapeHash(part: ResolvedPart): string {
-  const known = shapeHashes.get(part) ?? stableHash([part.outline, part.holes, part.grain, part.material]);
-  shapeHashes.set(part, known);
-  return known;
-}
+const shapeHash = memo((part: ResolvedPart): string =>
+  stableHash([part.outline, part.holes, part.grain, part.material]),
+);
 
 /** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */
 export function nestHash(airframe: Airframe): string {

@@ -2,12 +2,12 @@ import type { Fault } from '../checks/index.ts';
 import { boundsHeight, boundsWidth, distance, type Point } from '../geometry/index.ts';
 import { holesOf, outlineOf, type Part } from '../part/index.ts';
 import { resolve, type ResolvedPart } from '../resolve/index.ts';
+import { memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 
 /** Outlines this alike are one shape, in mm. */
 const SAME_MM = 0.05;
 
-const remembered = new WeakMap<Airframe['parts'], ReadonlyMap<string, readonly Fault[]>>();
 /** Shapes are compared as drawn, on one board: only their likeness matters. */
 const PLAIN = { thicknessMm: 5, gramsPerSquareMetre: 500, plateThicknesses: {} } as const;
 
@@ -15,11 +15,9 @@ const PLAIN = { thicknessMm: 5, gramsPerSquareMetre: 500, plateThicknesses: {} }
  * Parts that are drawn a second time beside a pair: the pair's drawing gives port and starboard already. By part id; remembered by the
  * list of parts.
  */
-export function twiceDrawn({ parts }: Pick<Airframe, 'parts'>): ReadonlyMap<string, readonly Fault[]> {
-  const known = remembered.get(parts);
-  if (known) return known;
+export const twiceDrawn = memo((parts: Airframe['parts']): ReadonlyMap<string, readonly Fault[]> => {
   const pairs = parts.filter(({ handed }) => handed === 'pair');
-  const faults = new Map(
+  return new Map(
     pairs.length === 0
       ? []
       : parts.flatMap((part, index): readonly (readonly [string, readonly Fault[]])[] => {
@@ -34,9 +32,7 @@ export function twiceDrawn({ parts }: Pick<Airframe, 'parts'>): ReadonlyMap<stri
           return pair ? [[part.id, [faultOf(part, pair)]]] : [];
         }),
   );
-  remembered.set(parts, faults);
-  return faults;
-}
+});
 
 /** Whether two drawings have as many edges and holes: others need no closer look. */
 const isLike = (a: Part, b: Part): boolean =>

@@ -36,12 +36,8 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
 }
 
 /** The cut list set on pages, each part with its picture in the line code. */
-export function cutListPages(
-  list: CutList,
-  title: DocumentTitle,
-  unit: LengthUnit,
-  paper: ListPaper,
-): readonly (readonly Ink[])[] {
+export function cutListPages(list: CutList, title: DocumentTitle, paper: ListPaper): readonly (readonly Ink[])[] {
+  const { unit } = title;
   const pages: Ink[][] = [];
   let page: Ink[] = [];
   let y = 0;

@@ -16,11 +16,9 @@ const STEPS = [0.5, 1];
 /** Trying every fold in every place pays up to so many; beyond, the folds furthest out come first. */
 const MOST_TRIED = 12;
 
-const remembered = new WeakMap<FoldTree, readonly OrderedFold[]>();
-
 /**
  * An order in which a part can be folded: the one that the builder keeps, or those furthest out first, unless a plate would be in the
- * way. Remembered by the tree.
+ * way.
  * @param nameOf what a fold is called in the reasons
  * @param kept ids of folds as drawn; folds that it leaves out follow
  */
@@ -30,11 +28,7 @@ export function foldOrder(
   nameOf: (operationId: string) => string,
   kept?: readonly string[],
 ): readonly OrderedFold[] {
-  const known =
-    remembered.get(tree) ??
-    (kept && kept.length > 0 ? keptOrder(solids, tree, nameOf, kept) : orderAnew(solids, tree, nameOf));
-  remembered.set(tree, known);
-  return known;
+  return kept && kept.length > 0 ? keptOrder(solids, tree, nameOf, kept) : orderAnew(solids, tree, nameOf);
 }
 
 /** The kept order, each fold tried in its place. */

@@ -2,6 +2,7 @@ import { distance3 } from '../geometry/index.ts';
 import { traitsOf } from '../operations/index.ts';
 import type { Part } from '../part/index.ts';
 import { expandPart, resolve, type ResolveContext, type ResolvedPart } from '../resolve/index.ts';
+import { memo } from '../units/index.ts';
 import { foldOrder, type OrderedFold } from './fold-order.ts';
 import { foldTree, type FoldTree } from './fold-tree.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
@@ -30,22 +31,22 @@ export interface FoldedPart {
 
 /** Edges nearer than this many board thicknesses are offered as seams. */
 const NEAR_IN_THICKNESSES = 0.8;
-const remembered = new WeakMap<ResolvedPart, FoldedPart>();
 
 /**
  * A part folded; one that has no folds is a single plate. Remembered by the part as it is resolved.
  * @returns undefined while the part has no closed outline
  */
 export function plateBody(part: Part, context: ResolveContext): FoldedPart | undefined {
-  const resolved = resolve(part, context);
-  const known = remembered.get(resolved);
-  if (known) return known;
+  return bodyOf(resolve(part, context), expandPart(part, context));
+}
+
+/** The resolved part is made of the whole one, so it stands for both. */
+const bodyOf = memo((resolved: ResolvedPart, whole: Part): FoldedPart | undefined => {
   const flat = platesOf(resolved),
     tree = foldTree(flat);
   if (flat.plates.length === 0) return undefined;
   const solids = solidsOf(resolved, flat),
     maps = fold(tree, foldedBy(1));
-  const whole = expandPart(part, context);
   const edges = seamEdges(whole, solids),
     placed = edges.map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
   const seams = declaredSeams(whole, placed);
@@ -54,7 +55,7 @@ export function plateBody(part: Part, context: ResolveContext): FoldedPart | und
     placed.filter((edge) => !taken.has(edge)),
     Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm),
   );
-  const folded: FoldedPart = {
+  return {
     resolved,
     tree,
     solids,
@@ -64,9 +65,7 @@ export function plateBody(part: Part, context: ResolveContext): FoldedPart | und
     near,
     tornRings: tree.rings.filter((hinge) => isTorn(hinge, maps)),
   };
-  remembered.set(resolved, folded);
-  return folded;
-}
+});
 
 /** Whether both plates of a fold carry its line to different places: a fold on which they agree closes a ring without harm. */
 const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean =>
@@ -89,25 +88,14 @@ export const seamFigures = (seams: readonly SeamState[]): SeamFigures => {
   };
 };
 
-const orders = new WeakMap<ResolvedPart, readonly OrderedFold[]>();
 /** The folds of a resolved part in the order to fold them, each with its reason; none when nothing folds. Remembered by the part. */
-export function foldsInOrder(resolved: ResolvedPart): readonly OrderedFold[] {
-  const known = orders.get(resolved);
-  if (known) return known;
+export const foldsInOrder = memo((resolved: ResolvedPart): readonly OrderedFold[] => {
   const flat = platesOf(resolved),
     tree = foldTree(flat);
-  const order =
-    tree.turns.length === 0
-      ? []
-      : foldOrder(
-          solidsOf(resolved, flat),
-          tree,
-          (operationId) => strokeName(resolved, operationId),
-          resolved.foldOrder,
-        );
-  orders.set(resolved, order);
-  return order;
-}
+  return tree.turns.length === 0
+    ? []
+    : foldOrder(solidsOf(resolved, flat), tree, (operationId) => strokeName(resolved, operationId), resolved.foldOrder);
+});
 
 /** What a fold of a resolved part is called: its label, or its word. */
 function strokeName(resolved: ResolvedPart, operationId: string): string {
@@ -131,10 +119,7 @@ function inRuns(names: readonly string[]): readonly string[] {
   return runs.map(({ name, count }) => (count > 1 ? `${name} × ${count}` : name));
 }
 
-const clashes = new WeakMap<FoldedPart, { readonly clash: ReturnType<typeof firstClash> }>();
 /** The first clash on a part's way to folded. Remembered by the part. */
-export function clashOf(folded: FoldedPart): (Clash & { readonly share: number }) | undefined {
-  const known = clashes.get(folded) ?? { clash: firstClash(folded.solids, folded.tree) };
-  clashes.set(folded, known);
-  return known.clash;
-}
+export const clashOf = memo((folded: FoldedPart): (Clash & { readonly share: number }) | undefined =>
+  firstClash(folded.solids, folded.tree),
+);

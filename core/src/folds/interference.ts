@@ -18,6 +18,7 @@ import {
   type Polygon,
   type RigidMap,
 } from '../geometry/index.ts';
+import { memo } from '../units/index.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import { movedIn, type PlateSolid } from './plate-solid.ts';
@@ -106,14 +107,11 @@ function depthIn({ bottom, top, holes, thicknessMm }: PlateSolid, p: Point3): nu
 /** Shares of a plate's thickness at which rings are laid within it, and how far in from its sides. */
 const LEVELS = [0.1, 0.5, 0.9],
   INSETS = [0.1, 0.5];
-const within = new WeakMap<PlateSolid, readonly (readonly [Point3, Point3])[]>();
 
 /** Rings within a plate, as the edges of its flat part: plates that lie flush in each other share their corners' planes, not these. */
-function ringsWithin(solid: PlateSolid): readonly (readonly [Point3, Point3])[] {
-  const known = within.get(solid);
-  if (known) return known;
+const ringsWithin = memo((solid: PlateSolid): readonly (readonly [Point3, Point3])[] => {
   const { bottom, top, thicknessMm } = solid;
-  const edges = LEVELS.flatMap((level) => {
+  return LEVELS.flatMap((level) => {
     const whole = bottom === top ? bottom : bottom.map((p, index) => interpolate(p, top[index]!, level));
     const ring = whole.filter((p, index) => distance(p, whole[(index + 1) % whole.length]!) > 1e-6);
     if (ring.length < 3) return [];
@@ -125,9 +123,7 @@ function ringsWithin(solid: PlateSolid): readonly (readonly [Point3, Point3])[] 
       return inner.map((p, index) => [p, inner[(index + 1) % inner.length]!] as const);
     });
   });
-  within.set(solid, edges);
-  return edges;
-}
+});
 
 /** How deep rings within one plate lie in another. */
 function depthWithin({ solid, map }: Placed, outer: Placed): number {

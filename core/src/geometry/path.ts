@@ -1,3 +1,4 @@
+import { memo } from '../units/index.ts';
 import { boundsOf, type Bounds } from './bounds.ts';
 import {
   areaBeyondChord,
@@ -68,16 +69,8 @@ export function nearestOnPath(
   return best;
 }
 
-const writtenPaths = new WeakMap<Path, { readonly closed: boolean; readonly text: string }>();
-
 /** The path as an SVG path string, in the same coordinates; arcs stay arcs and cubics stay cubics. Remembered by the path. */
-export function svgPath(path: Path, closed: boolean): string {
-  const known = writtenPaths.get(path);
-  if (known?.closed === closed) return known.text;
-  const text = writeSvgPath(path, closed);
-  writtenPaths.set(path, { closed, text });
-  return text;
-}
+export const svgPath = memo(writeSvgPath, (closed) => Number(closed));
 
 function writeSvgPath(path: Path, closed: boolean): string {
   if (path.length === 0) return '';
@@ -86,13 +79,8 @@ function writeSvgPath(path: Path, closed: boolean): string {
   return closed ? `${text}Z` : text;
 }
 
-const writtenCurves = new WeakMap<Curve, string>();
 /** A curve's part of an SVG path. Remembered by the curve: of a long outline only what moves is written anew. */
-function writtenCurve(curve: Curve): string {
-  const text = writtenCurves.get(curve) ?? writeCurve(curve);
-  writtenCurves.set(curve, text);
-  return text;
-}
+const writtenCurve = memo(writeCurve);
 
 const figure = (value: number): string => String(Math.round(value * 1e4) / 1e4);
 const at = (p: Point): string => `${figure(p.x)} ${figure(p.y)}`;

@@ -1,3 +1,5 @@
+import type { LengthUnit } from '../units/index.ts';
+
 /** What every page of a document says about where it comes from. */
 export interface DocumentTitle {
   readonly airframe: string;
@@ -5,6 +7,8 @@ export interface DocumentTitle {
   readonly version: number;
   readonly scale: number;
   readonly date: string;
+  /** Unit that lengths are written in. */
+  readonly unit: LengthUnit;
 }
 
 /** The version, when there is one, and the scale. */

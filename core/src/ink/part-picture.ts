@@ -1,5 +1,5 @@
 import { boundsHeight, boundsWidth, compose, scaling, translation, type Bounds } from '../geometry/index.ts';
-import { lineCode } from '../linecode/index.ts';
+import { lineMarks } from '../linecode/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { inksOfMark, type Ink } from './ink.ts';
 
@@ -18,7 +18,7 @@ export function partPicture(part: ResolvedPart, box: Bounds): readonly Ink[] {
     ),
     translation((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2),
   );
-  return lineCode(part)
+  return lineMarks(part)
     .filter(
       (mark) =>
         mark.dimensionId === undefined && (mark.kind === 'path' || (mark.kind === 'dot' && k > SMALLEST_DOTTED_SCALE)),

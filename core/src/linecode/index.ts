@@ -1,1 +1,1 @@
-export { LEGEND_WORDS, type LineMark, lineCode, transformMark } from './line-code.ts';
+export { LEGEND_WORDS, type LineMark, lineCode, lineMarks, lineTexts, transformMark } from './line-code.ts';

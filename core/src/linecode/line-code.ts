@@ -23,7 +23,7 @@ import {
 import type { OperationKind, Stroke } from '../operations/index.ts';
 import { dimensionEnds, type PlacedDimension } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { formatLength, radians, type LengthUnit } from '../units/index.ts';
+import { formatLength, radians, type LengthUnit, memo } from '../units/index.ts';
 
 /** How heavy a line is drawn; the painter knows the width for its medium. */
 export type Pen = 'heavy' | 'middle' | 'thin';
@@ -91,19 +91,8 @@ const run = (from: Point, to: Point): Path => [{ kind: 'line', from, to }];
 const ring = (points: readonly Point[]): Path =>
   points.map((from, index) => ({ kind: 'line', from, to: points[(index + 1) % points.length]! }));
 
-const remembered = new WeakMap<ResolvedPart, readonly LineMark[]>();
-
-/**
- * A part in the line code: readable in black and white, true widths.
- * @returns marks in drawing order; texts last. Remembered by part
- */
-export function lineCode(part: ResolvedPart): readonly LineMark[] {
-  const marks = remembered.get(part) ?? marksOf(part);
-  remembered.set(part, marks);
-  return marks;
-}
-
-function marksOf(part: ResolvedPart): readonly LineMark[] {
+/** Lines and dots of a part in the line code: readable in black and white, true widths. In drawing order; remembered by part. */
+export const lineMarks = memo((part: ResolvedPart): readonly LineMark[] => {
   const cut = (path: Path, closed: boolean): LineMark => ({
     kind: 'path',
     path,
@@ -117,11 +106,27 @@ function marksOf(part: ResolvedPart): readonly LineMark[] {
     ...(part.outline ? [cut(part.outline, true)] : []),
     ...part.holes.map((hole) => cut(hole, true)),
     ...part.openPaths.map((path) => cut(path, false)),
-    ...part.dimensions.flatMap((dimension) => dimensionLines(dimension)),
-    ...part.strokes.flatMap(captionMarks),
-    ...part.dimensions.map((dimension) => dimensionCaption(dimension, part.unit)),
+    ...part.dimensions.flatMap(dimensionLines),
   ];
-}
+});
+
+/** A text of the line code. */
+export type TextMark = Extract<LineMark, { kind: 'text' }>;
+
+/** What is written on a part's lines and dimensions. Remembered by part and the unit that dimensions are written in. */
+export const lineTexts = memo(
+  (part: ResolvedPart, unit: LengthUnit): readonly TextMark[] => [
+    ...part.strokes.flatMap(captionMarks),
+    ...part.dimensions.map((dimension) => dimensionCaption(dimension, unit)),
+  ],
+  (unit) => unit,
+);
+
+/** A part in the line code: its lines, then its texts. */
+export const lineCode = (part: ResolvedPart, unit: LengthUnit): readonly LineMark[] => [
+  ...lineMarks(part),
+  ...lineTexts(part, unit),
+];
 
 /** The marks of one stroke, without its caption. */
 export function strokeMarks(stroke: Stroke): readonly LineMark[] {
@@ -238,7 +243,7 @@ function dimensionLines(dimension: PlacedDimension): readonly LineMark[] {
   ];
 }
 
-function dimensionCaption(dimension: PlacedDimension, unit: LengthUnit): LineMark {
+function dimensionCaption(dimension: PlacedDimension, unit: LengthUnit): TextMark {
   const [a, b] = dimensionEnds(dimension);
   const angle = directionDegrees(a, b);
   return {
@@ -252,7 +257,7 @@ function dimensionCaption(dimension: PlacedDimension, unit: LengthUnit): LineMar
 }
 
 /** Where a stroke's caption goes: the middle of its longest run, along it, never upside down. */
-function captionMarks(stroke: Stroke): readonly LineMark[] {
+function captionMarks(stroke: Stroke): readonly TextMark[] {
   const path = stroke.paths[0];
   const text = [stroke.caption, ...(stroke.variants ?? [])].filter(Boolean).join(' · ');
   if (text === '' || !path) return [];

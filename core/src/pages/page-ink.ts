@@ -21,7 +21,7 @@ import {
   legendSample,
 } from '../ink/index.ts';
 import { LEGEND_WORDS, lineCode } from '../linecode/index.ts';
-import { formatLength, MM_PER_INCH, radians } from '../units/index.ts';
+import { formatLength, MM_PER_INCH, radians, type LengthUnit } from '../units/index.ts';
 import { foldNumbers } from './fold-numbers.ts';
 import { kindsOnPage } from './plan-pages.ts';
 import type { Page, PagePlan, PlacedTemplate, Sheet } from './sheet.ts';
@@ -35,7 +35,7 @@ export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): reado
   const { frame } = plan;
   const sheet = plan.sheets.find((one) => one.number === page.sheet)!;
   const toPaper = translation(frame.window.minX - page.view.minX, frame.window.minY - page.view.minY);
-  const drawing = sheet.placed.flatMap((placed) => templateInkOnPage(placed, toPaper));
+  const drawing = sheet.placed.flatMap((placed) => templateInkOnPage(placed, toPaper, title.unit));
   return [
     { kind: 'clip', box: frame.window, inks: drawing },
     ...seams(plan, page, toPaper, sheet.origin),
@@ -44,7 +44,11 @@ export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): reado
   ];
 }
 
-function templateInkOnPage({ template, transform }: PlacedTemplate, toPaper: Transform): readonly Ink[] {
+function templateInkOnPage(
+  { template, transform }: PlacedTemplate,
+  toPaper: Transform,
+  unit: LengthUnit,
+): readonly Ink[] {
   const t = compose(transform, toPaper);
   const label = templateLabel(template);
   const at = applyTransform(t, label.at);
@@ -58,7 +62,7 @@ function templateInkOnPage({ template, transform }: PlacedTemplate, toPaper: Tra
           label.sizeMm,
         );
   return [
-    ...lineCode(template.part).flatMap((mark) => inksOfMark(mark, t)),
+    ...lineCode(template.part, unit).flatMap((mark) => inksOfMark(mark, t)),
     ...foldNumbers(template, t),
     textInk({ x: at.x, y: at.y + label.sizeMm * 0.35 }, label.lines[0]!, label.sizeMm, {
       weight: 'bold',

@@ -8,6 +8,7 @@ import {
 } from '../geometry/index.ts';
 import { dimensionEnds } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
+import { memo } from '../units/index.ts';
 import type { InkLine } from './tile-lattice.ts';
 
 /** A part to print, and what is written on it. */
@@ -28,18 +29,10 @@ export interface TemplateLabel {
 }
 
 const SIDE_WORDS = { single: '', port: ' · port', starboard: ' · starboard' } as const;
-const remembered = new WeakMap<ResolvedPart, Map<number, TemplateLabel>>();
+const labelOf = memo(placeLabel, (pieces) => pieces);
 
 /** The label of a template, in its roomiest place, no larger than fits there. */
-export function templateLabel({ part, pieces }: Template): TemplateLabel {
-  const known = remembered.get(part) ?? new Map<number, TemplateLabel>();
-  remembered.set(part, known);
-  const found = known.get(pieces);
-  if (found) return found;
-  const made = placeLabel(part, pieces);
-  known.set(pieces, made);
-  return made;
-}
+export const templateLabel = ({ part, pieces }: Template): TemplateLabel => labelOf(part, pieces);
 
 function placeLabel(part: ResolvedPart, pieces: number): TemplateLabel {
   const lines = [

@@ -110,12 +110,12 @@ test('a page that only a dimension crosses is printed too', () => {
 });
 test('it is drawn on mat and page in the builder’s unit, mirrored with the twin, and left out of small pictures', () => {
   const part = pinned(plate(187.325, 100), 0, 1);
-  const words = (resolved: ReturnType<typeof made>): string[] =>
-    lineCode(resolved).flatMap((mark) => (mark.kind === 'text' && mark.dimensionId ? [mark.text] : []));
+  const words = (resolved: ReturnType<typeof made>, unit: 'mm' | 'in' = 'mm'): string[] =>
+    lineCode(resolved, unit).flatMap((mark) => (mark.kind === 'text' && mark.dimensionId ? [mark.text] : []));
   expect(words(made(part))).toEqual(['187.3']);
   const airframe = airframeOf([part]);
   const inches = { ...airframe, settings: { ...airframe.settings, unit: 'in' as const } };
-  expect(words(resolveIn(inches, part))).toEqual(['7 3/8']);
+  expect(words(resolveIn(inches, part), 'in')).toEqual(['7 3/8']);
   expect(words(resolveIn({ ...airframe, settings: { ...airframe.settings, scale: 2 } }, part))).toEqual(['374.6']);
   expect(starboardTwin(made(part)).dimensions[0]!.to.x).toBeCloseTo(-187.325, 9);
   const box = { minX: 0, maxX: 40, minY: 0, maxY: 20 };

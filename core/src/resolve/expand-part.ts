@@ -1,6 +1,7 @@
 import type { FeatureContext } from '../features/index.ts';
 import type { FoldDefaults } from '../operations/index.ts';
 import type { Part } from '../part/index.ts';
+import { memo } from '../units/index.ts';
 import { expandFeatures } from './expand-features.ts';
 import { followsFoldDefaults, withFoldsMade } from './folds-made.ts';
 import { hasLips, withLipsAsGrooves } from './lips.ts';
@@ -15,8 +16,6 @@ export interface ExpandContext extends FeatureContext {
   /** How folds are made that do not say so themselves; by knife without it. */
   readonly folds?: FoldDefaults;
 }
-
-const remembered = new WeakMap<Part, Map<string, Part>>();
 
 /** A key that is the same for contexts that give the same part. */
 export const expandKey = ({ variant, thicknessMm, plateThicknesses, tabRows, folds }: ExpandContext): string =>
@@ -36,17 +35,10 @@ export function expandPart(part: Part, context: ExpandContext): Part {
     !followsFoldDefaults(part, context.folds) &&
     !hasLips(part);
   if (isPlain) return part;
-  const key = expandKey(context);
-  const known = remembered.get(part) ?? new Map<string, Part>();
-  remembered.set(part, known);
-  const found = known.get(key);
-  if (found) return found;
-  const made = expandAnew(part, context);
-  known.set(key, made);
-  return made;
+  return expanded(part, context);
 }
 
-function expandAnew(part: Part, context: ExpandContext): Part {
+const expanded = memo((part: Part, context: ExpandContext): Part => {
   const there = withFoldsMade(withLipsAsGrooves(inVariant(part, context.variant), context.thicknessMm), context.folds);
   const features = there.features ?? [];
   // Words are not mirrored with the half they stand on: they would read backwards.
@@ -61,4 +53,4 @@ function expandAnew(part: Part, context: ExpandContext): Part {
     context,
   );
   return fitSlots(whole, context);
-}
+}, expandKey);

@@ -1,6 +1,6 @@
 import { applyCommand } from '../editing/index.ts';
 import { boundsOf, polygonArea, regionArea } from '../geometry/index.ts';
-import { lineCode } from '../linecode/index.ts';
+import { lineMarks } from '../linecode/index.ts';
 import { pick, snap } from '../pointing/index.ts';
 import { backView, starboardTwin } from './twin.ts';
 import { boxSide, groove, made, plate, withBevel, withLine, withRound } from '../../test/samples.ts';
@@ -61,13 +61,13 @@ describe('the other side', () => {
 describe('the line code', () => {
   test('a groove is two thin lines at its true width and a dashed middle; work on the back is grey', () => {
     const part = withLine(plate(200, 100), [0, 50], [200, 50], groove());
-    const marks = lineCode(made(part)).filter((mark) => mark.operationId);
+    const marks = lineMarks(made(part)).filter((mark) => mark.operationId);
     const thin = marks.flatMap((mark) =>
       mark.kind === 'path' && mark.pen === 'thin' ? mark.path.map(({ from }) => from.y) : [],
     );
     expect([Math.min(...thin), Math.max(...thin)]).toEqual([expect.closeTo(45, 3), expect.closeTo(55, 3)]);
     expect(marks.some((mark) => mark.kind === 'path' && mark.dash === 'long')).toBe(true);
-    const back = lineCode(made(withLine(plate(200, 100), [0, 50], [200, 50], { ...groove(), face: 'back' })));
+    const back = lineMarks(made(withLine(plate(200, 100), [0, 50], [200, 50], { ...groove(), face: 'back' })));
     expect(back.filter((mark) => mark.operationId).every((mark) => mark.tone === 'back')).toBe(true);
   });
   test('a hinge shows its relief at true width on the bevelled side, with rings; a slit barbs and its depth', () => {
@@ -83,7 +83,7 @@ describe('the line code', () => {
     const ys = hinged.strokes[0]!.area.flatMap((ring) => ring.map(({ y }) => y));
     expect([Math.min(...ys), Math.max(...ys)]).toEqual([expect.closeTo(50, 3), expect.closeTo(55, 3)]);
     expect(
-      lineCode(hinged).filter(
+      lineMarks(hinged).filter(
         (mark) => mark.kind === 'path' && mark.operationId && mark.path.some(({ kind }) => kind === 'arc'),
       ),
     ).toHaveLength(10);
@@ -97,7 +97,7 @@ describe('the line code', () => {
       }),
     );
     expect(slitted.strokes[0]!.depthMm).toBeCloseTo(4.5, 9);
-    expect(lineCode(slitted).filter((mark) => mark.kind === 'path' && mark.operationId)).toHaveLength(1 + 13);
+    expect(lineMarks(slitted).filter((mark) => mark.kind === 'path' && mark.operationId)).toHaveLength(1 + 13);
     const mirrored = applyCommand(
       withLine(plate(200, 100), [0, 50], [200, 50], {
         kind: 'hinge',
@@ -111,7 +111,7 @@ describe('the line code', () => {
     expect(mirrored.ok && mirrored.part.operations[0]).toMatchObject({ relief: 'right' });
   });
   test('hatch of a bevel stays within its band', () => {
-    const marks = lineCode(made(withBevel(plate(200, 100), 0, 45))).filter(
+    const marks = lineMarks(made(withBevel(plate(200, 100), 0, 45))).filter(
       (mark) => mark.kind === 'path' && mark.operationId,
     );
     const ys = marks.flatMap((mark) =>

@@ -13,7 +13,7 @@ import {
 import type { Stroke } from '../operations/index.ts';
 import { placedDimensions, type PlacedDimension, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
-import type { LengthUnit } from '../units/index.ts';
+import { memo } from '../units/index.ts';
 import { expandKey, expandPart, type ExpandContext } from './expand-part.ts';
 import { meetingStrokes } from './meeting-strokes.ts';
 import { strokeOf } from './strokes.ts';
@@ -21,8 +21,6 @@ import { strokeOf } from './strokes.ts';
 /** What a part needs from around it to become exact. */
 export interface ResolveContext extends ExpandContext {
   readonly gramsPerSquareMetre: number;
-  /** Unit that dimensions are written in. */
-  readonly unit?: LengthUnit;
 }
 
 /** A part made exact: the only form that pages, boards, cut lists and the mat read. */
@@ -46,8 +44,6 @@ export interface ResolvedPart {
   /** Folds as drawn, in the order that the builder keeps. */
   readonly foldOrder?: readonly string[];
   readonly dimensions: readonly PlacedDimension[];
-  /** Unit that dimensions are written in. */
-  readonly unit: LengthUnit;
   readonly areaMm2: number;
   readonly massG: number;
   /** Length of the outline and holes, all cut through, in mm. */
@@ -55,23 +51,15 @@ export interface ResolvedPart {
   readonly bounds: Bounds;
 }
 
-const remembered = new WeakMap<Part, Map<string, ResolvedPart>>();
-
 /**
  * Makes a drawn part exact for its board. Pure, and remembered by the part and the context.
  * @param part what was drawn; the port part of a pair
  * @param context measured thickness in mm and mass in g/m² of its board
  */
-export function resolve(part: Part, context: ResolveContext): ResolvedPart {
-  const key = `${context.gramsPerSquareMetre}/${context.unit ?? 'mm'}/${expandKey(context)}`;
-  const known = remembered.get(part) ?? new Map<string, ResolvedPart>();
-  remembered.set(part, known);
-  const found = known.get(key);
-  if (found) return found;
-  const made = resolveAnew(expandPart(part, context), context);
-  known.set(key, made);
-  return made;
-}
+export const resolve = memo(
+  (part: Part, context: ResolveContext): ResolvedPart => resolveAnew(expandPart(part, context), context),
+  (context) => `${context.gramsPerSquareMetre}/${expandKey(context)}`,
+);
 
 function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
   const outer = outlineOf(part);
@@ -117,7 +105,6 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
     areaMm2,
     ...(part.foldOrder ? { foldOrder: part.foldOrder } : {}),
     dimensions: placedDimensions(part),
-    unit: context.unit ?? 'mm',
     massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
     outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),
     bounds: boundsOf(drawn),

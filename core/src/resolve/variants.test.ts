@@ -8,7 +8,7 @@ import {
   type Airframe,
 } from '../airframe/index.ts';
 import { applyCommand, copiedFrom, type PartCommand } from '../editing/index.ts';
-import { lineCode } from '../linecode/index.ts';
+import { lineMarks } from '../linecode/index.ts';
 import { emptyPart, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { polygonDraft } from '../paths/index.ts';
 import { resolve } from './resolve.ts';
@@ -39,7 +39,7 @@ describe('variants', () => {
     expect(partsInVariant(glider!).map(({ id }) => id)).toEqual(['p1']);
   });
   test('what exists only in some is drawn in double line with their names', () => {
-    const marks = lineCode(resolve(part, { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} })).filter(
+    const marks = lineMarks(resolve(part, { thicknessMm: 5, gramsPerSquareMetre: 480, plateThicknesses: {} })).filter(
       ({ operationId }) => operationId === part.operations[0]!.id,
     );
     expect(marks.some((mark) => mark.kind === 'path' && mark.isDouble)).toBe(true);

@@ -3,13 +3,11 @@ import { add, boundsCentre, boundsOf, dot, subtract, times, type Point } from '.
 import type { Contour, DrawnLine, Part } from '../part/index.ts';
 import type { Segment } from '../paths/index.ts';
 import { slotDirection } from '../resolve/index.ts';
-import { CoreError } from '../units/index.ts';
+import { CoreError, memo } from '../units/index.ts';
 
 /** The factors that an airframe may be scaled by. */
 export const SMALLEST_SCALE = 0.05;
 export const LARGEST_SCALE = 20;
-
-const remembered = new WeakMap<Part, Map<number, Part>>();
 
 /**
  * A part at another size of the airframe, true to the board's thickness: outlines and the places of folds scale; widths, depths,
@@ -24,11 +22,11 @@ export function scalePart(part: Part, factor: number): Part {
     });
   }
   if (factor === 1 || (part.sizing === 'fixed' && !part.joints && !part.place)) return part;
-  const known = remembered.get(part) ?? new Map<number, Part>();
-  remembered.set(part, known);
-  const found = known.get(factor);
-  if (found) return found;
-  const scaled: Part =
+  return scaled(part, factor);
+}
+
+const scaled = memo(
+  (part: Part, factor: number): Part =>
     part.sizing === 'fixed'
       ? { ...part, ...standingAt(part, factor) }
       : {
@@ -46,10 +44,9 @@ export function scalePart(part: Part, factor: number): Part {
               }
             : {}),
           ...(part.symmetry ? { symmetry: { ...part.symmetry, atMm: part.symmetry.atMm * factor } } : {}),
-        };
-  known.set(factor, scaled);
-  return scaled;
-}
+        },
+  (factor) => factor,
+);
 
 /** Where a part stands in the larger or smaller airframe, which holds for parts that keep their own size too. */
 const standingAt = ({ joints, place }: Part, factor: number): Pick<Part, 'joints' | 'place'> => ({

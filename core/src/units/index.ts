@@ -9,7 +9,7 @@ export {
   formatRunLength,
 } from './format-length.ts';
 export { type LengthUnit, MM_PER_INCH } from './length-unit.ts';
-export { memo } from './memo.ts';
+export { identityOf, memo } from './memo.ts';
 export { parseLength, parseNumber } from './parse-length.ts';
 export { type RandomSource, seededRandom } from './random.ts';
 export { stableHash } from './stable-hash.ts';

@@ -1,28 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
-import { lineCode, type LineMark } from '@grain-fold/core/linecode';
+import { lineTexts } from '@grain-fold/core/linecode';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
+import type { LengthUnit } from '@grain-fold/core/units';
 
 /** Captions of a part's lines, upright and of one size whatever the zoom. */
 const props = defineProps<{
   part: ResolvedPart;
+  unit: LengthUnit;
   toScreen: (p: Point) => Point;
   faulty?: ReadonlySet<string>;
   size?: number;
 }>();
 const captions = computed(() =>
-  lineCode(props.part)
-    .filter((mark): mark is Extract<LineMark, { kind: 'text' }> => mark.kind === 'text')
-    .map((mark) => {
-      const at = props.toScreen(mark.at);
-      return {
-        ...mark,
-        at,
-        isFaulty: mark.operationId !== undefined && props.faulty?.has(mark.operationId),
-        width: mark.text.length * (props.size ?? 14) * 0.44 + 10,
-      };
-    }),
+  lineTexts(props.part, props.unit).map((mark) => {
+    const at = props.toScreen(mark.at);
+    return {
+      ...mark,
+      at,
+      isFaulty: mark.operationId !== undefined && props.faulty?.has(mark.operationId),
+      width: mark.text.length * (props.size ?? 14) * 0.44 + 10,
+    };
+  }),
 );
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
-import { lineCode, type LineMark } from '@grain-fold/core/linecode';
+import { lineMarks, type LineMark } from '@grain-fold/core/linecode';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 
 /** A resolved part in the line code, in world coordinates; captions are drawn on the screen by PartCaptions. */
@@ -39,8 +39,7 @@ const strokes = computed(() => {
     string,
     { readonly mark: PathMark | undefined; readonly colour: string; readonly pieces: string[] }
   >();
-  for (const mark of lineCode(props.part)) {
-    if (mark.kind === 'text') continue;
+  for (const mark of lineMarks(props.part)) {
     const colour = colourOf(mark);
     const key = mark.kind === 'path' ? `${mark.pen}/${mark.dash}/${colour}/${mark.isDouble}` : colour;
     const look = looks.get(key) ?? { mark: mark.kind === 'path' ? mark : undefined, colour, pieces: [] };

@@ -62,6 +62,7 @@ const preview = computed(() =>
         version: work.version,
         scale: work.airframe.settings.scale,
         date: dayjs().format('YYYY-MM-DD'),
+        unit: work.unit,
       })
     : [],
 );

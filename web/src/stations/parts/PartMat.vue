@@ -104,7 +104,7 @@ async function double(at: Point, event: MouseEvent): Promise<void> {
   const toScreen = mat.value?.toScreen;
   const found =
     toScreen && !props.drafting.isDrawing.value
-      ? numberAt(props.part, drawn.value, { x: event.offsetX, y: event.offsetY }, toScreen)
+      ? numberAt(props.part, drawn.value, { x: event.offsetX, y: event.offsetY }, toScreen, work.unit)
       : undefined;
   if (!found) {
     hand.double(turned(at));
@@ -266,7 +266,7 @@ defineExpose({ fit: () => mat.value?.fit() });
           <text text-anchor="middle" y="6" font-size="17" font-weight="600" stroke="none">{{ lengthBar.text }}</text>
         </g>
       </g>
-      <PartCaptions :part="drawn" :to-screen="toScreen" :faulty="faulty" />
+      <PartCaptions :part="drawn" :unit="work.unit" :to-screen="toScreen" :faulty="faulty" />
       <g v-if="measure" pointer-events="none" class="figures">
         <path
           :d="`M${onScreen(toScreen)(measure.from).x} ${onScreen(toScreen)(measure.from).y}L${onScreen(toScreen)(measure.to).x} ${onScreen(toScreen)(measure.to).y}`"

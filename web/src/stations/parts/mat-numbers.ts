@@ -1,8 +1,9 @@
 import type { PartCommand } from '@grain-fold/core/editing';
 import type { Point } from '@grain-fold/core/geometry';
-import { lineCode } from '@grain-fold/core/linecode';
+import { lineTexts } from '@grain-fold/core/linecode';
 import { drawnId, featureIdOf, type Part } from '@grain-fold/core/part';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
+import type { LengthUnit } from '@grain-fold/core/units';
 
 /** A number written on the mat that can be typed in place. */
 export interface MatNumber {
@@ -23,9 +24,9 @@ export function numberAt(
   resolved: ResolvedPart,
   at: Point,
   toScreen: (p: Point) => Point,
+  unit: LengthUnit,
 ): MatNumber | undefined {
-  for (const mark of lineCode(resolved)) {
-    if (mark.kind !== 'text') continue;
+  for (const mark of lineTexts(resolved, unit)) {
     const middle = toScreen(mark.at),
       turn = (mark.angleDegrees * Math.PI) / 180;
     const off = { x: at.x - middle.x, y: at.y - middle.y };

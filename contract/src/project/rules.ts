@@ -3,6 +3,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsIn,
   IsInt,
   IsNumber,
   IsOptional,
@@ -46,6 +47,10 @@ export const IsTextUpTo = (most: number): PropertyDecorator =>
 /** A text that is not blank, of at most so many characters. */
 export const IsNameUpTo = (most: number): PropertyDecorator =>
   applyDecorators(IsTextUpTo(most), Matches(/\S/, { message: 'must not be blank' }));
+
+/** One of a few values, named in the message. */
+export const IsOneOf = (values: readonly (string | number)[]): PropertyDecorator =>
+  IsIn([...values], { message: `must be ${values.slice(0, -1).join(', ')} or ${values.at(-1)}, got $value` });
 
 /** Whether a field is a number of its own rather than "auto". */
 export const isGiven =

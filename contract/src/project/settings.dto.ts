@@ -1,6 +1,8 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
+import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
+import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
+import { FOLD_STYLES } from '@grain-fold/core/operations';
 
 /** How the airframe is printed. */
 export class PageSettingsDto {
@@ -26,11 +28,9 @@ export class NestSettingsDto {
 
 /** How folds are made where a fold does not say so itself. */
 export class FoldDefaultsDto {
-  @IsIn(['groove', 'trench', 'crease', 'slit'], { message: 'must be groove, trench, crease or slit, got $value' })
-  style!: string;
-  @IsIn(['knife', 'tool', 'sanded', 'square'], { message: 'must be knife, tool, sanded or square, got $value' })
-  school!: string;
-  @IsNumberBetween(5, 80) toolDegrees!: number;
+  @IsOneOf(FOLD_STYLES) style!: string;
+  @IsOneOf(GROOVE_SCHOOLS) school!: string;
+  @IsNumberBetween(LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES) toolDegrees!: number;
   @IsIn(['skin', 'tape'], { message: 'must be skin or tape, got $value' }) hingeOn!: string;
 }
 

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { traitsOf } from '@grain-fold/core/operations';
 import { FEATURE_TYPES, GUIDE_TYPES } from '../project/feature.dto.ts';
 import { OPERATION_TYPES } from '../project/operation.dto.ts';
 import { SEGMENT_TYPES } from '../project/path.dto.ts';
@@ -20,11 +21,14 @@ const options = {
 
 /** Fields that may say "auto" instead of a number. */
 const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = {
-  GrooveDto: ['mouthMm'],
-  TrenchDto: ['widthMm'],
-  SlitDto: ['depthMm'],
   TabsDto: ['reachMm'],
   LapDto: ['depthMm', 'widthMm'],
+  ...Object.fromEntries(
+    OPERATION_TYPES.map(({ value, name }) => [
+      value.name,
+      traitsOf(name).fields.flatMap(({ key, auto }) => (auto === undefined ? [] : [key])),
+    ]),
+  ),
 };
 
 /** One of several classes, told apart by their kind. */

@@ -5,6 +5,9 @@ import { LARGEST_GROOVE_FOLD_DEGREES, mitreBevelAngle, mitreMouthWidth, STEEPEST
 export type GrooveSchool = 'knife' | 'tool' | 'sanded' | 'square';
 export const GROOVE_SCHOOLS: readonly GrooveSchool[] = ['knife', 'tool', 'sanded', 'square'];
 
+/** Tilts that bevel tools are made with, in degrees from the normal. */
+export const LEAST_TOOL_DEGREES = 5;
+export const MOST_TOOL_DEGREES = 80;
 /** Tilt of the usual bevel tool from the board's normal. */
 export const USUAL_TOOL_DEGREES = 45;
 /** Steepest face that a sanding block keeps true. */

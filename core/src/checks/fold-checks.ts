@@ -1,14 +1,6 @@
 import { foldReach } from '../editing/index.ts';
-import {
-  distanceToEdge,
-  distanceToRun,
-  flattenClosedPath,
-  flattenOpenPath,
-  isInsideRegion,
-  midpoint,
-  type Point,
-} from '../geometry/index.ts';
-import { traitsOf, type Operation } from '../operations/index.ts';
+import { distanceToEdge, distanceToRun, flattenClosedPath, flattenOpenPath, isInsideRegion, midpoint, type Point } from '../geometry/index.ts';
+import { canFold, isThroughCut, traitsOf, type Operation } from '../operations/index.ts';
 import { findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import { foundLips } from '../resolve/index.ts';
@@ -21,7 +13,7 @@ const STRAIGHT_MM = 0.05;
 /** Fold lines that are not straight, or that end before an edge. */
 export function foldFaults(part: Part): readonly Fault[] {
   return part.operations
-    .filter((operation) => traitsOf(operation.kind).folds && part.lines.some((line) => line.id === operation.on.pathId))
+    .filter((operation) => canFold(operation.kind) && part.lines.some((line) => line.id === operation.on.pathId))
     .flatMap((operation) => [...curved(part, operation), ...short(part, operation)]);
 }
 
@@ -69,7 +61,7 @@ function short(part: Part, operation: Operation): readonly Fault[] {
     .filter((hole) => hole.closed)
     .map((hole) => flattenClosedPath(curvesOf(hole), 0.02));
   const stops = part.operations
-    .filter((other) => other.id !== operation.id && (other.kind === 'through' || traitsOf(other.kind).folds))
+    .filter((other) => other.id !== operation.id && (isThroughCut(other.kind) || canFold(other.kind)))
     .map((other) => flattenOpenPath(curvesOf(findPath(part, other.on.pathId)!), 0.05));
   const gapAt = (p: Point): number => {
     if (!isInsideRegion(p, ring, holes)) return 0;

@@ -1,13 +1,5 @@
-import {
-  curveLength,
-  curveMeetings,
-  curvePoint,
-  distance,
-  isInsideRegion,
-  flattenClosedPath,
-  midpoint,
-} from '../geometry/index.ts';
-import { traitsOf, type Operation } from '../operations/index.ts';
+import { curveLength, curveMeetings, curvePoint, distance, isInsideRegion, flattenClosedPath, midpoint } from '../geometry/index.ts';
+import { canFold, traitsOf, type Operation } from '../operations/index.ts';
 import { holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
 import { curveOf, curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
@@ -114,7 +106,7 @@ function crossingFolds(part: Part): readonly Fault[] {
       .filter((hole) => hole.closed)
       .map((hole) => flattenClosedPath(curvesOf(hole), 0.05));
   const folds = part.operations
-    .filter((operation) => traitsOf(operation.kind).folds)
+    .filter((operation) => canFold(operation.kind))
     .flatMap((operation) => {
       const line = part.lines.find(({ id }) => id === operation.on.pathId);
       return line ? [{ operation, line }] : [];

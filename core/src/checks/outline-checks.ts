@@ -1,4 +1,5 @@
 import { distance, midpoint, selfCrossings } from '../geometry/index.ts';
+import { traitsOf } from '../operations/index.ts';
 import { outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
@@ -60,7 +61,7 @@ export function outlineFaults(part: Part): readonly Fault[] {
 function openPockets(part: Part): readonly Fault[] {
   return part.operations.flatMap((operation): readonly Fault[] => {
     const line = part.lines.find((one) => one.id === operation.on.pathId);
-    if (operation.kind !== 'pocket' || !line || line.closed) return [];
+    if (traitsOf(operation.kind).ground !== 'area' || !line || line.closed) return [];
     return [
       {
         code: 'LINE_OPEN',

@@ -1,7 +1,6 @@
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import { legendSample, lineInk, textInk, type Ink, partPicture, stateWords, type DocumentTitle } from '../ink/index.ts';
-import { LEGEND_WORDS } from '../linecode/index.ts';
-import type { OperationKind } from '../operations/index.ts';
+import { legendSample, lineInk, textInk, type Ink, partPicture, stateWords, type DocumentTitle, legendWords } from '../ink/index.ts';
+import { traitsOf, type OperationKind } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
 import type { CutList, CutPart, CutWork } from './cut-list.ts';
@@ -21,14 +20,10 @@ export function workWords(work: CutWork, unit: LengthUnit): string {
   const words = [work.words];
   if (work.face !== 'through') words.push(`on the ${work.face}`);
   if (work.count > 1) words.push(`${work.count} off`);
-  if (work.kind === 'groove' || work.kind === 'trench' || work.kind === 'crease' || work.kind === 'slit')
-    words.push(`folds ${formatAngle(work.angleDegrees ?? 0)}`);
-  if (work.kind === 'hinge') words.push(`moves ±${formatAngle(work.angleDegrees ?? 0)}`);
+  const cutting = work.kind === 'outline' || work.kind === 'holes' ? undefined : traitsOf(work.kind).cutting;
+  if (cutting?.angleWords && work.angleDegrees !== undefined) words.push(cutting.angleWords(work.angleDegrees));
   if (work.bladeDegrees !== undefined) words.push(`blade ${formatAngle(work.bladeDegrees)}`);
-  if (work.widthMm !== undefined)
-    words.push(
-      `${work.kind === 'bevel' ? 'run' : work.kind === 'groove' ? 'mouth' : 'width'} ${formatLengthWithUnit(work.widthMm, unit)}`,
-    );
+  if (work.widthMm !== undefined) words.push(`${cutting?.widthWord} ${formatLengthWithUnit(work.widthMm, unit)}`);
   if (work.depthMm !== undefined) words.push(`${formatLengthWithUnit(work.depthMm, unit)} deep`);
   words.push(`${formatLengthWithUnit(work.lengthMm, unit)} long`);
   if (work.glueMl !== undefined) words.push(`glue ${work.glueMl.toFixed(1)} ml`);
@@ -148,7 +143,7 @@ const pictureHeight = ({ bounds }: ResolvedPart): number =>
 function legend(kinds: readonly OperationKind[], top: number): readonly Ink[] {
   return kinds.flatMap((kind, index) => [
     ...legendSample(kind, { x: MARGIN_MM, y: top - index * 5 }),
-    textInk({ x: MARGIN_MM + 13, y: top - index * 5 - 1 }, LEGEND_WORDS[kind], 3),
+    textInk({ x: MARGIN_MM + 13, y: top - index * 5 - 1 }, legendWords(kind), 3),
   ]);
 }
 

@@ -1,7 +1,6 @@
-import { glueSection, grooveWallDegrees, USUAL_TOOL_DEGREES } from '../allowance/index.ts';
 import { foldNamesInOrder } from '../folds/index.ts';
 import { pathLength } from '../geometry/index.ts';
-import { cutWords, type BoardFace, type OperationKind, type Stroke } from '../operations/index.ts';
+import { traitsOf, type BoardFace, type OperationKind, type Stroke } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 
 /** Pieces cut from one drawing, on one side of the airframe. */
@@ -66,19 +65,6 @@ export interface CutBoard {
   readonly pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[];
 }
 
-const WORDS: Readonly<Record<OperationKind, string>> = {
-  through: 'cut through',
-  groove: 'mitre groove',
-  bevel: 'edge bevel',
-  crease: 'crease',
-  trench: 'trench',
-  pocket: 'pocket',
-  slit: 'open slit',
-  hinge: 'control hinge',
-  mark: 'mark',
-  engrave: 'drawn on the skin',
-};
-
 /** All work on a part, cuts through first, then face before back. */
 export function worksOf(part: ResolvedPart): readonly CutWork[] {
   const works = new Map<string, CutWork>();
@@ -99,7 +85,8 @@ export function worksOf(part: ResolvedPart): readonly CutWork[] {
     );
   }
   const outlineMm = part.outline ? pathLength(part.outline) : 0;
-  const ORDER = ['through', 'pocket', 'trench', 'groove', 'crease', 'slit', 'hinge', 'bevel', 'mark', 'engrave'];
+  const orderOf = ({ kind }: CutWork): number =>
+    kind === 'outline' || kind === 'holes' ? -1 : traitsOf(kind).cutting.order;
   return [
     { kind: 'outline', words: 'outline', face: 'through', count: 1, lengthMm: outlineMm },
     ...(part.holes.length > 0
@@ -113,66 +100,31 @@ export function worksOf(part: ResolvedPart): readonly CutWork[] {
           },
         ]
       : []),
-    ...[...works.values()].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || (a.face < b.face ? 1 : -1)),
+    ...[...works.values()].sort((a, b) => orderOf(a) - orderOf(b) || (a.face < b.face ? 1 : -1)),
   ];
 }
 
-const withTape = (words: string, { isTaped }: Stroke): string => (isTaped ? `${words}, cut through, taped` : words);
-
-/** Glue that is not worth a figure, in ml. */
-const LEAST_GLUE_ML = 0.05;
-
-function grooveWork(stroke: Stroke, base: CutWork, thicknessMm: number): CutWork {
-  const cut = stroke.cut ?? { school: 'knife', toolDegrees: USUAL_TOOL_DEGREES },
-    foldDegrees = Math.min(170, Math.max(0, stroke.angleDegrees ?? 0));
-  const glueMl = (glueSection(foldDegrees, stroke.widthMm, thicknessMm, cut.school) * stroke.lengthMm) / 1000;
-  return {
-    ...base,
-    words: withTape([base.words, cutWords(cut)].filter(Boolean).join(', '), stroke),
-    angleDegrees: stroke.angleDegrees,
-    bladeDegrees: grooveWallDegrees(foldDegrees, cut),
-    widthMm: stroke.widthMm,
-    ...(glueMl > LEAST_GLUE_ML ? { glueMl } : {}),
-  };
+/** What a stroke is in words: `open slit, hatch`, `mark: former 2`, `mitre groove, 45° tool, cut through, taped`. */
+function wordsOf({ kind, label, isTaped }: Stroke, details: string | undefined): string {
+  const { words, wordsBeforeLabel } = traitsOf(kind).cutting;
+  if (label && wordsBeforeLabel) return `${wordsBeforeLabel} ${label}`;
+  return [words, label, details, isTaped ? 'cut through, taped' : ''].filter(Boolean).join(', ');
 }
 
 function workOf(stroke: Stroke, thicknessMm: number): CutWork {
-  const base = {
+  const { cutting } = traitsOf(stroke.kind);
+  const { words, ...details } = cutting.details?.(stroke, thicknessMm) ?? {};
+  return {
     kind: stroke.kind,
-    face: stroke.kind === 'through' ? ('through' as const) : stroke.face,
+    words: wordsOf(stroke, words),
+    face: cutting.isThrough ? 'through' : stroke.face,
     count: stroke.paths.length,
     lengthMm: stroke.lengthMm,
+    angleDegrees: stroke.angleDegrees,
+    depthMm: stroke.depthMm,
+    ...(cutting.widthWord ? { widthMm: stroke.widthMm } : {}),
+    ...details,
   };
-  const words =
-    stroke.label && stroke.kind !== 'mark'
-      ? `${WORDS[stroke.kind]}, ${stroke.label}`
-      : stroke.kind === 'mark' && stroke.label
-        ? `mark: ${stroke.label}`
-        : WORDS[stroke.kind];
-  switch (stroke.kind) {
-    case 'groove':
-      return grooveWork(stroke, { ...base, words }, thicknessMm);
-    case 'bevel':
-      return {
-        ...base,
-        words,
-        angleDegrees: stroke.angleDegrees,
-        bladeDegrees: stroke.angleDegrees,
-        widthMm: stroke.widthMm,
-      };
-    case 'trench':
-      return { ...base, words, angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
-    case 'crease':
-      return { ...base, words, angleDegrees: stroke.angleDegrees };
-    case 'slit':
-      return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, depthMm: stroke.depthMm };
-    case 'hinge':
-      return { ...base, words: withTape(words, stroke), angleDegrees: stroke.angleDegrees, widthMm: stroke.widthMm };
-    case 'pocket':
-      return { ...base, words, depthMm: stroke.depthMm };
-    default:
-      return { ...base, words };
-  }
 }
 
 /** Sums over pieces, each part's work as often as it is cut. */
@@ -200,7 +152,8 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
       0,
     ),
     pockets: pieces.reduce(
-      (sum, { part, quantity }) => sum + quantity * part.strokes.filter((stroke) => stroke.kind === 'pocket').length,
+      (sum, { part, quantity }) =>
+        sum + quantity * part.strokes.filter(({ kind }) => traitsOf(kind).ground === 'area').length,
       0,
     ),
     pieces: pieces.reduce((sum, { quantity }) => sum + quantity, 0),

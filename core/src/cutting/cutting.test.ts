@@ -91,7 +91,7 @@ describe('as a table', () => {
 
 describe('on paper', () => {
   const many = Array.from({ length: 40 }, (_, index) => ({ part: made(boxSide(`p${index}`)), quantity: 1 }));
-  const title = { airframe: 'Test', version: 1, scale: 1, date: '2026-01-02' };
+  const title = { airframe: 'Test', version: 1, scale: 1, date: '2026-01-02', unit: 'mm' as const };
   test('nothing runs off the paper, every part is there with its picture', () => {
     const pages = cutListPages(cutList(many, [{ label: 'Foam, 700 × 500 mm', pieces: many }]), title, {
       widthMm: 210,

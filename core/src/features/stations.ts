@@ -1,14 +1,4 @@
-import {
-  add,
-  curveLength,
-  curvePoint,
-  curveTangent,
-  leftOf,
-  parameterAtLength,
-  times,
-  unitVector,
-  type Point,
-} from '../geometry/index.ts';
+import { add, curveLength, curvePoint, curveTangent, leftOf, parameterAtLength, times, unitVector, type Point } from '../geometry/index.ts';
 import { polylineDraft } from '../paths/index.ts';
 import type { FeatureTraits } from './feature-kind.ts';
 import type { Stations } from './feature.ts';

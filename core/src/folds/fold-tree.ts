@@ -1,5 +1,5 @@
 import { cross, polygonArea, subtract, unitVector, type Point } from '../geometry/index.ts';
-import type { FlatPlates, Hinge } from './plates.ts';
+import { leavesStrip, type FlatPlates, type Hinge } from './plates.ts';
 
 /** One turn of the tree: a plate and all beyond it turn about a hinge of the plate before. */
 export interface Turn {
@@ -81,7 +81,7 @@ export function foldTree(flat: FlatPlates): FoldTree {
  */
 function withWallsTurned(flat: FlatPlates, turns: readonly Turn[]): readonly Turn[] {
   const isOpen = ({ hinge, child }: Turn): boolean =>
-    hinge.kind === 'trench' &&
+    leavesStrip(hinge.kind) &&
     !hinge.isDoubled &&
     flat.plates[child]!.kind === 'skin' &&
     flat.hinges.every((other) => other.operationId !== hinge.operationId || other.turnDegrees !== 0);

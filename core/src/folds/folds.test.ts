@@ -151,7 +151,7 @@ describe('folded', () => {
         name: 'changeOperation',
         args: { operationId: part.operations[0]!.id, changes: { layers: 7 } },
       }),
-    ).toMatchObject({ message: 'A trench fits 1 to 6 boards, got 7.' });
+    ).toMatchObject({ message: 'The count of boards of a trench is from 1 to 6, got 7.' });
   });
   test('a trench of 90° stands its wall on the skin, flush with the trench’s far edge', () => {
     const part = withLine(plate(200, 100), [0, 60], [200, 60], trench(90, 'right'));

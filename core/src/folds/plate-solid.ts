@@ -1,22 +1,10 @@
-import {
-  add,
-  cross,
-  distance,
-  distanceToRun,
-  dot,
-  leftOf,
-  subtract,
-  times,
-  unitVector,
-  type Point,
-  type Polygon,
-} from '../geometry/index.ts';
-import type { Stroke } from '../operations/index.ts';
+import { add, cross, distance, distanceToRun, dot, leftOf, subtract, times, unitVector, type Point, type Polygon } from '../geometry/index.ts';
+import { traitsOf, type PlateSide } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import type { FlatPlates, Plate } from './plates.ts';
+import { leavesStrip, type FlatPlates, type Plate } from './plates.ts';
 
 /** What a side face of a plate is: board cut square, the bevel of an edge, of a groove or a hinge's relief, the edge of a trench. */
-export type SideKind = 'cut' | 'bevel' | 'groove' | 'trench' | 'fold';
+export type SideKind = 'cut' | PlateSide['kind'];
 
 /** A plate with its thickness: side i joins corner i and i + 1 of the far skin with those of the face. */
 export interface PlateSolid {
@@ -34,49 +22,19 @@ export interface PlateSolid {
 export const SKIN_MM = 0.3;
 const ON_LINE_MM = 0.01;
 
-interface Slope {
-  readonly kind: SideKind;
-  readonly runMm: number;
-  readonly face: 'face' | 'back' | 'both';
+interface Slope extends PlateSide {
   readonly lines: readonly (readonly [Point, Point])[];
 }
 
-/** The lines of work that slant or part the sides of plates. */
+/** The lines of work that slant or part the sides of plates: edges of the strip where one is left, else the line itself. */
 function slopesOf(part: ResolvedPart): readonly Slope[] {
-  const linesOf = (stroke: Stroke): readonly (readonly [Point, Point])[] =>
-    stroke.paths.flatMap((path) => path.map(({ from, to }) => [from, to] as const));
   return part.strokes.flatMap((stroke): readonly Slope[] => {
-    switch (stroke.kind) {
-      case 'groove':
-        return [
-          {
-            kind: 'groove',
-            runMm: stroke.widthMm / 2,
-            face: stroke.cut?.school === 'square' ? 'both' : stroke.face,
-            lines: linesOf(stroke),
-          },
-        ];
-      case 'bevel':
-        return [{ kind: 'bevel', runMm: stroke.widthMm, face: stroke.face, lines: linesOf(stroke) }];
-      case 'hinge':
-        return [{ kind: 'groove', runMm: stroke.widthMm / 2, face: stroke.face, lines: linesOf(stroke) }];
-      case 'crease':
-      case 'slit':
-        return [{ kind: 'fold', runMm: 0, face: stroke.face, lines: linesOf(stroke) }];
-      case 'trench':
-        return [
-          {
-            kind: 'trench',
-            runMm: 0,
-            face: stroke.face,
-            lines: stroke.area.flatMap((ring) =>
-              ring.map((p, index) => [p, ring[(index + 1) % ring.length]!] as const),
-            ),
-          },
-        ];
-      default:
-        return [];
-    }
+    const side = traitsOf(stroke.kind).plateSide?.(stroke);
+    if (!side) return [];
+    const lines = leavesStrip(stroke.kind)
+      ? stroke.area.flatMap((ring) => ring.map((p, index) => [p, ring[(index + 1) % ring.length]!] as const))
+      : stroke.paths.flatMap((path) => path.map(({ from, to }) => [from, to] as const));
+    return [{ ...side, lines }];
   });
 }
 

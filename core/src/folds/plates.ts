@@ -1,28 +1,5 @@
-import {
-  add,
-  bandAlong,
-  boundsOf,
-  counterClockwise,
-  differenceOf,
-  distance,
-  distanceToRun,
-  dot,
-  intersectionOf,
-  interpolate,
-  isInside,
-  isInsideRegion,
-  leftOf,
-  polygonArea,
-  signedArea,
-  subtract,
-  times,
-  unionOf,
-  unitVector,
-  type Point,
-  type Polygon,
-  type Region,
-} from '../geometry/index.ts';
-import type { Stroke } from '../operations/index.ts';
+import { add, bandAlong, boundsOf, counterClockwise, differenceOf, distance, distanceToRun, dot, intersectionOf, interpolate, isInside, isInsideRegion, leftOf, polygonArea, signedArea, subtract, times, unionOf, unitVector, type Point, type Polygon, type Region } from '../geometry/index.ts';
+import { canFold, isThroughCut, traitsOf, turnOf, type Stroke } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 
 /** A piece of the board between folds: foam between its skins, or only the skin that a trench leaves. */
@@ -74,12 +51,12 @@ const PROBES = 24;
  */
 export function platesOf(part: ResolvedPart): FlatPlates {
   if (part.outer.length === 0) return { thicknessMm: part.thicknessMm, plates: [], hinges: [] };
-  const folds = part.strokes.filter(({ kind }) => FOLDS.has(kind));
-  const trenches = folds.filter(({ kind, area }) => kind === 'trench' && area.length > 0);
+  const folds = part.strokes.filter(({ kind }) => canFold(kind));
+  const trenches = folds.filter(({ kind, area }) => leavesStrip(kind) && area.length > 0);
   const body: Region = [part.outer, ...part.holeRings.map((ring) => [...ring].reverse())];
   const cuts = [
-    ...folds.filter(({ kind }) => kind !== 'trench'),
-    ...part.strokes.filter(({ kind }) => kind === 'through'),
+    ...folds.filter(({ kind }) => !leavesStrip(kind)),
+    ...part.strokes.filter(({ kind }) => isThroughCut(kind)),
   ].flatMap(({ paths }) => paths.map(pointsOf));
   // Without them a trench that ends on a corner would leave board and wall joined at that point.
   const slivers = [
@@ -107,12 +84,13 @@ export function platesOf(part: ResolvedPart): FlatPlates {
     thicknessMm: part.thicknessMm,
     plates,
     hinges: folds
-      .filter(({ kind, area }) => kind !== 'trench' || area.length > 0)
+      .filter(({ kind, area }) => !leavesStrip(kind) || area.length > 0)
       .flatMap((stroke) => hingesOf(stroke, plates, part.thicknessMm)),
   };
 }
 
-const FOLDS: ReadonlySet<Stroke['kind']> = new Set(['groove', 'crease', 'slit', 'trench', 'hinge']);
+/** Whether a strip of skin is left between the plates that a kind of fold joins. */
+export const leavesStrip = (kind: Stroke['kind']): boolean => traitsOf(kind).fold?.leavesStrip === true;
 
 const pointsOf = (path: Stroke['paths'][number]): readonly Point[] => [path[0]!.from, ...path.map(({ to }) => to)];
 
@@ -186,13 +164,6 @@ function piecesOf(region: Region): readonly { readonly outer: Polygon; readonly 
 const plateAt = (plates: readonly Plate[], p: Point): Plate | undefined =>
   plates.find(({ outer, holes }) => isInsideRegion(p, outer, holes));
 
-/** Turn of a fold when it is folded: toward its own face, but for a slit, which opens. */
-function turnOf(stroke: Stroke): number {
-  if (stroke.kind === 'hinge') return 0;
-  const angle = (stroke.angleDegrees ?? 0) * (stroke.kind === 'slit' ? -1 : 1);
-  return stroke.face === 'back' ? -angle : angle;
-}
-
 function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number): readonly Hinge[] {
   const zMm = stroke.face === 'back' ? thicknessMm : 0,
     turn = turnOf(stroke);
@@ -219,7 +190,7 @@ function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number)
           ...(isDoubled ? { isDoubled } : {}),
         }));
     };
-    if (stroke.kind !== 'trench') return hinge([from, to], turn, undefined);
+    if (!leavesStrip(stroke.kind)) return hinge([from, to], turn, undefined);
     const [low, high] = stripEdges(stroke, path);
     // A doubled board turns half at each edge of the strip.
     if (Math.abs(turn) > 135)

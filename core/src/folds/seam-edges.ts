@@ -1,13 +1,5 @@
-import {
-  applyRigid,
-  distance,
-  distanceToRun,
-  dot,
-  subtract,
-  type Point,
-  type Point3,
-  type RigidMap,
-} from '../geometry/index.ts';
+import { applyRigid, distance, distanceToRun, dot, subtract, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import { isThroughCut } from '../operations/index.ts';
 import { drawnId, isMirrorId, pathsOf, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';
 import type { PlateSolid } from './plate-solid.ts';
@@ -44,7 +36,7 @@ const SHORTEST_EDGE_MM = 2;
  */
 export function seamEdges(part: Part, solids: readonly PlateSolid[]): readonly SeamEdge[] {
   const isCut = (pathId: string): boolean =>
-    part.operations.some(({ kind, on }) => kind === 'through' && on.pathId === pathId);
+    part.operations.some(({ kind, on }) => isThroughCut(kind) && on.pathId === pathId);
   const runs = pathsOf(part)
     .filter((path) => 'role' in path || isCut(path.id))
     .flatMap((path) =>

@@ -1,17 +1,6 @@
-import { arcGeometry, bulgeThrough, curvePoint, curveTangent, type Curve } from './curve.ts';
+import { bulgeThrough, curvePoint, curveTangent, nearestOnCurve, type Curve } from './curve.ts';
 import type { Path } from './path.ts';
-import {
-  add,
-  cross,
-  distance,
-  distanceToRun,
-  dot,
-  interpolate,
-  subtract,
-  times,
-  unitVector,
-  type Point,
-} from './point.ts';
+import { add, distance, distanceToRun, dot, interpolate, subtract, times, unitVector, type Point } from './point.ts';
 
 type Cubic = Extract<Curve, { kind: 'cubic' }>;
 
@@ -58,12 +47,8 @@ function arcAlong(samples: readonly Point[], toleranceMm: number): Path | undefi
   const bulge = bulgeThrough(from, samples[Math.floor(samples.length / 2)]!, to);
   if (bulge === 0 || Math.abs(bulge) > FULLEST_ARC_BULGE) return undefined;
   const arc = { kind: 'arc' as const, from, to, bulge };
-  const { centre, radius } = arcGeometry(arc);
-  // On the circle, on the arc's side of the chord or near its ends.
-  const isAlong = (p: Point): boolean =>
-    Math.abs(distance(p, centre) - radius) <= toleranceMm &&
-    (cross(subtract(to, from), subtract(p, from)) * bulge <= 0 || distanceToRun(p, from, to) <= toleranceMm);
-  return samples.every(isAlong) ? [arc] : undefined;
+  // To the arc itself, not to its circle: a chain may run on past its own end before it comes back.
+  return samples.every((p) => nearestOnCurve(arc, p).distance <= toleranceMm) ? [arc] : undefined;
 }
 
 /** Direction of the chain at a sample, from its neighbours on either side. */

@@ -71,6 +71,14 @@ test('many points of a straight run, an arc and a free curve become one run, one
   const [found] = fitCurves([...flattenCurve(arc, 0.005).map(({ point }) => point), arc.to], 0.02);
   expect(found).toMatchObject({ kind: 'arc', bulge: expect.closeTo(0.6, 2) });
 });
+test('a chain that runs on past its end along the same circle is not taken for the arc between its ends', () => {
+  const around = (degrees: number): Point => ({
+    x: 100 * Math.cos((degrees * Math.PI) / 180),
+    y: 100 * Math.sin((degrees * Math.PI) / 180),
+  });
+  const chain = [0, 10, 20, 30, 40, 50, 60, 63, 60].map(around);
+  for (const p of chain) expect(nearestOnPath(fitCurves(chain, 0.2), p)!.distance).toBeLessThan(0.2 + 1e-6);
+});
 test('no point of a chain is further from the fitted curves than the tolerance, and its ends are kept', () => {
   fc.assert(
     fc.property(

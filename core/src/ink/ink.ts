@@ -1,5 +1,5 @@
 import type { Bounds, Path, Point, Transform } from '../geometry/index.ts';
-import { transformMark, type LineMark } from '../linecode/index.ts';
+import { transformMark, type LineMark } from '../marks/index.ts';
 
 /** Something printed, in mm from the lower left corner of the paper, y up. */
 export type Ink =

@@ -1,1 +1,1 @@
-export { LEGEND_WORDS, type LineMark, lineCode, lineMarks, lineTexts, transformMark } from './line-code.ts';
+export { lineCode, lineMarks, lineTexts } from './line-code.ts';

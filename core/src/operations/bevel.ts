@@ -1,29 +1,52 @@
 import { bevelRun, STEEPEST_BEVEL_DEGREES } from '../allowance/index.ts';
 import { bandAlong, intersectionOf } from '../geometry/index.ts';
+import { hatching, run } from '../marks/index.ts';
 import { formatAngle } from '../units/index.ts';
+import type { OperationBase } from './operation-base.ts';
+import { ANGLE_BOUNDS } from './operation-field.ts';
 import type { OperationTraits } from './operation-kind.ts';
-import type { Bevel } from './operation.ts';
+import { sampleLine } from './sample-marks.ts';
+
+/** Slanted edge: the face is cut back by t·tan β. On a line within the part it is one of the two lips of a groove. */
+export interface Bevel extends OperationBase {
+  readonly kind: 'bevel';
+  readonly bevelDegrees: number;
+}
+
+/** Bevels are figured up to this; steeper ones are faults, in degrees. */
+const FIGURED_UP_TO_DEGREES = 85;
 
 const runOf = (operation: Bevel, thicknessMm: number): number =>
-  bevelRun(Math.min(Math.max(operation.bevelDegrees, 0), 85), thicknessMm);
+  bevelRun(Math.min(Math.max(operation.bevelDegrees, 0), FIGURED_UP_TO_DEGREES), thicknessMm);
 
 /** Slanted edge of a part. */
-export const bevel: OperationTraits<'bevel'> = {
+export const bevel: OperationTraits<Bevel> = {
   kind: 'bevel',
   word: 'edge bevel',
+  toolWord: 'bevel',
   key: 'B',
+  hint: 'Click the edge to bevel',
   ground: 'edge',
-  folds: false,
+  choiceWord: 'bevel, one lip of a groove',
+  lineFault: ({ closed, points }) =>
+    closed || points !== 2 ? 'A bevel runs along an edge, or on one straight line as a lip of a groove.' : undefined,
+  fields: [{ key: 'bevelDegrees', word: 'Bevel', name: 'bevel', kind: 'angle', ...ANGLE_BOUNDS, isOnLine: true }],
   defaults: { kind: 'bevel', face: 'face', bevelDegrees: 45 },
   trueWidthMm: runOf,
   // The band straddles the edge with twice the run; what lies within the part is the bevel.
   area: (operation, site) =>
     intersectionOf(
-      site.runs.flatMap((run) => bandAlong(run, 2 * runOf(operation, site.thicknessMm))),
+      site.runs.flatMap((one) => bandAlong(one, 2 * runOf(operation, site.thicknessMm))),
       site.body,
     ),
+  cutFace: ({ widthMm }) => ({ kind: 'slopes', reachMm: widthMm }),
+  plateSide: ({ widthMm, face }) => ({ kind: 'bevel', runMm: widthMm, face }),
   caption: (operation) => `bevel ${formatAngle(operation.bevelDegrees)}`,
+  captionStands: 'beside the band',
   angleDegrees: (operation) => operation.bevelDegrees,
+  figures: (operation, thicknessMm) => [
+    { word: 'Reaches in by', kind: 'length', value: runOf(operation, thicknessMm) },
+  ],
   faults: (operation) => {
     if (operation.bevelDegrees > 0 && operation.bevelDegrees <= STEEPEST_BEVEL_DEGREES) return [];
     const mended = operation.bevelDegrees <= 0 ? 45 : STEEPEST_BEVEL_DEGREES;
@@ -35,5 +58,20 @@ export const bevel: OperationTraits<'bevel'> = {
         mend: { label: `Set ${mended}°`, changes: { bevelDegrees: mended } },
       },
     ];
+  },
+  marks: (stroke, pen) => [
+    ...hatching(stroke.area).map(([a, b]) => pen.line(run(a, b), 'thin', 'solid')),
+    ...pen.ends(),
+  ],
+  sample: [
+    sampleLine({ x: 0, y: 1 }, { x: 10, y: 1 }, 'heavy'),
+    ...[0, 2, 4, 6, 8].map((x) => sampleLine({ x, y: -1 }, { x: x + 1.2, y: 1 }, 'thin')),
+  ],
+  legend: 'edge bevel, true run',
+  cutting: {
+    order: 70,
+    words: 'edge bevel',
+    widthWord: 'run',
+    details: ({ angleDegrees }) => ({ bladeDegrees: angleDegrees }),
   },
 };

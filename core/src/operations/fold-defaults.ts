@@ -1,5 +1,7 @@
-import { type GrooveCut, USUAL_TOOL_DEGREES } from '../allowance/index.ts';
-import type { HingeGround, Operation } from './operation.ts';
+import { USUAL_TOOL_DEGREES, type GrooveCut } from '../allowance/index.ts';
+import type { Operation } from './kinds.ts';
+import type { HingeGround } from './operation-base.ts';
+import { traitsOf } from './operation-traits.ts';
 
 /** The styles in which a fold can be made of flat board. */
 export type FoldStyle = 'groove' | 'trench' | 'crease' | 'slit';
@@ -20,18 +22,20 @@ export const USUAL_FOLDS: FoldDefaults = {
   hingeOn: 'skin',
 };
 
+/** Whether an operation leaves something of how it is made to the airframe. */
+export const leavesToAirframe = (operation: Operation): boolean =>
+  traitsOf(operation.kind).fields.some(
+    ({ key, isFromAirframe }) =>
+      isFromAirframe === true && (operation as unknown as Record<string, unknown>)[key] === undefined,
+  );
+
 /** An operation that says all of how it is made: what it leaves open is taken from the airframe's defaults. */
 export function withFoldDefaults(operation: Operation, defaults: FoldDefaults): Operation {
-  const { school, toolDegrees, hingeOn } = defaults;
-  switch (operation.kind) {
-    case 'groove':
-      return operation.school && operation.hingeOn && operation.toolDegrees !== undefined
-        ? operation
-        : { school, toolDegrees, hingeOn, ...operation };
-    case 'slit':
-    case 'hinge':
-      return operation.hingeOn ? operation : { hingeOn, ...operation };
-    default:
-      return operation;
-  }
+  if (!leavesToAirframe(operation)) return operation;
+  const open = traitsOf(operation.kind).fields.filter(({ isFromAirframe }) => isFromAirframe);
+  const filled = Object.fromEntries(open.map(({ key }) => [key, defaults[key as keyof FoldDefaults]]));
+  return { ...filled, ...withoutUndefined(operation) } as unknown as Operation;
 }
+
+const withoutUndefined = (operation: Operation): object =>
+  Object.fromEntries(Object.entries(operation).filter(([, value]) => value !== undefined));

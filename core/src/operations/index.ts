@@ -1,23 +1,8 @@
-export { type FoldDefaults, type FoldStyle, USUAL_FOLDS, withFoldDefaults } from './fold-defaults.ts';
-export { cutOf, cutWords, grooveGap } from './groove.ts';
-export {
-  mirroredOperation,
-  operationAngle,
-  operationArea,
-  operationCaption,
-  operationDepth,
-  operationFaults,
-  operationWidth,
-  operationWord,
-  traitsOf,
-} from './kinds.ts';
-export type { OperationFault } from './operation-kind.ts';
-export {
-  type BoardFace,
-  OPERATION_KINDS,
-  type Operation,
-  type OperationDraft,
-  type OperationKind,
-  type OperationPlace,
-} from './operation.ts';
-export type { Stroke } from './stroke.ts';
+export { type FoldDefaults, type FoldStyle, USUAL_FOLDS, leavesToAirframe, withFoldDefaults } from './fold-defaults.ts';
+export { cutOf } from './groove.ts';
+export type { Operation, OperationDraft, OperationKind, Stroke } from './kinds.ts';
+export type { BoardFace, OperationPlace } from './operation-base.ts';
+export { type OperationField, isOptionalField } from './operation-field.ts';
+export type { OperationFault, PlateSide } from './operation-kind.ts';
+export { FOLD_STYLES, OPERATION_KINDS, canFold, fieldFault, fieldOf, isThroughCut, lineFault, mirroredOperation, operationAngle, operationArea, operationCaption, operationDataFault, operationDepth, operationDraft, operationFaults, operationWidth, operationWord, traitsOf, turnOf, workOfTurn } from './operation-traits.ts';
+export { strokePen } from './stroke-pen.ts';

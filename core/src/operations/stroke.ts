@@ -1,11 +1,11 @@
 import type { GrooveCut } from '../allowance/index.ts';
 import type { Path, Region } from '../geometry/index.ts';
-import type { BoardFace, OperationKind } from './operation.ts';
+import type { BoardFace } from './operation-base.ts';
 
 /** One line of work on a part, at true size. */
-export interface Stroke {
+export interface StrokeOf<Kind extends string> {
   readonly operationId: string;
-  readonly kind: OperationKind;
+  readonly kind: Kind;
   readonly face: BoardFace;
   /** Centre lines: one path a run of neighbouring segments. */
   readonly paths: readonly Path[];

@@ -1,8 +1,28 @@
-import { trenchWidth } from '../allowance/index.ts';
+import { MOST_TRENCH_LAYERS, trenchWidth, type TrenchFold } from '../allowance/index.ts';
+import { scatter } from '../marks/index.ts';
 import { formatAngle } from '../units/index.ts';
 import { bandOn } from './band.ts';
+import type { OperationBase } from './operation-base.ts';
+import { SIZE_BOUNDS } from './operation-field.ts';
 import type { OperationTraits } from './operation-kind.ts';
-import type { Trench } from './operation.ts';
+import { sampleDot, SAMPLE_RAILS } from './sample-marks.ts';
+
+/** Strip of foam removed, far skin kept. */
+export interface Trench extends OperationBase {
+  readonly kind: 'trench';
+  readonly foldDegrees: TrenchFold;
+  /** Width in mm; auto follows the measured thickness. */
+  readonly widthMm: number | 'auto';
+  /** Where the strip lies, looking along the line. */
+  readonly side: 'centre' | 'left' | 'right';
+  /** Boards that stand on it or that it wraps round; one when undefined. */
+  readonly layers?: number;
+}
+
+const FOAM_DOT_MM = 0.35;
+/** A turn beyond this doubles the board, in degrees. */
+const DOUBLES_BEYOND_DEGREES = 135;
+const OTHER_SIDE = { left: 'right', right: 'left', centre: 'centre' } as const;
 
 const neededWidth = ({ foldDegrees, layers }: Trench, thicknessMm: number): number =>
   trenchWidth(foldDegrees, thicknessMm, layers);
@@ -10,15 +30,64 @@ const widthOf = (operation: Trench, thicknessMm: number): number =>
   operation.widthMm === 'auto' ? neededWidth(operation, thicknessMm) : operation.widthMm;
 
 /** Strip of foam removed so that the far skin bends round a wall or doubles back. */
-export const trench: OperationTraits<'trench'> = {
+export const trench: OperationTraits<Trench> = {
   kind: 'trench',
   word: 'trench',
+  toolWord: 'trench',
   key: 'T',
+  hint: 'Click both ends of the fold',
   ground: 'line',
-  folds: true,
+  fold: {
+    sign: 1,
+    leavesStrip: true,
+    numbers: (by) => ({ foldDegrees: by > DOUBLES_BEYOND_DEGREES ? 180 : 90 }),
+    cannot: (by) => (by === 90 || by === 180 ? undefined : `A trench folds by 90° or 180°, got ${by}.`),
+  },
+  fields: [
+    {
+      key: 'foldDegrees',
+      word: 'Folds to',
+      name: 'fold',
+      kind: 'choice',
+      choices: [
+        [90, 'wall, 90°'],
+        [180, 'doubled, 180°'],
+      ],
+    },
+    {
+      key: 'layers',
+      word: 'Takes boards',
+      name: 'count of boards',
+      kind: 'count',
+      least: 1,
+      most: MOST_TRENCH_LAYERS,
+      usual: 1,
+    },
+    {
+      key: 'widthMm',
+      word: 'Width',
+      name: 'width',
+      kind: 'length',
+      ...SIZE_BOUNDS,
+      auto: 'follows the measured board',
+    },
+    {
+      key: 'side',
+      word: 'Strip lies',
+      name: 'side',
+      kind: 'choice',
+      choices: [
+        ['centre', 'on the line'],
+        ['left', 'left of it'],
+        ['right', 'right of it'],
+      ],
+    },
+  ],
   defaults: { kind: 'trench', face: 'face', foldDegrees: 90, widthMm: 'auto', side: 'centre' },
   trueWidthMm: widthOf,
   area: (operation, site) => bandOn(site, widthOf(operation, site.thicknessMm), operation.side),
+  cutFace: (_stroke, thicknessMm) => ({ kind: 'level', depthMm: thicknessMm }),
+  plateSide: ({ face }) => ({ kind: 'trench', runMm: 0, face }),
   caption: (operation) =>
     operation.foldDegrees === 180
       ? (operation.layers ?? 1) > 1
@@ -37,5 +106,22 @@ export const trench: OperationTraits<'trench'> = {
         mend: { label: `Widen to ${needed.toFixed(1)}`, changes: { widthMm: 'auto' } },
       },
     ];
+  },
+  mirrored: (operation) => ({ ...operation, side: OTHER_SIDE[operation.side] }),
+  marks: (stroke, pen) => [
+    ...pen.edges(),
+    ...scatter(stroke.area).map((at) => pen.dot(at, FOAM_DOT_MM)),
+    ...pen.ends(),
+  ],
+  sample: [
+    ...SAMPLE_RAILS,
+    ...[1, 3, 5, 7, 9].map((x) => sampleDot({ x, y: x % 4 === 1 ? FOAM_DOT_MM : -FOAM_DOT_MM }, 0.22)),
+  ],
+  legend: 'trench: foam out, skin stays',
+  cutting: {
+    order: 20,
+    words: 'trench',
+    angleWords: (angle) => `folds ${formatAngle(angle)}`,
+    widthWord: 'width',
   },
 };

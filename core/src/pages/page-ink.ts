@@ -1,26 +1,6 @@
-import {
-  applyTransform,
-  boundsCentre,
-  boundsHeight,
-  boundsWidth,
-  compose,
-  rotation,
-  translation,
-  type Bounds,
-  type Point,
-  type Transform,
-} from '../geometry/index.ts';
-import {
-  type DocumentTitle,
-  stateWords,
-  boxInk,
-  inksOfMark,
-  lineInk,
-  textInk,
-  type Ink,
-  legendSample,
-} from '../ink/index.ts';
-import { LEGEND_WORDS, lineCode } from '../linecode/index.ts';
+import { applyTransform, boundsCentre, boundsHeight, boundsWidth, compose, rotation, translation, type Bounds, type Point, type Transform } from '../geometry/index.ts';
+import { type DocumentTitle, stateWords, boxInk, inksOfMark, lineInk, textInk, type Ink, legendSample, legendWords } from '../ink/index.ts';
+import { lineCode } from '../linecode/index.ts';
 import { formatLength, MM_PER_INCH, radians, type LengthUnit } from '../units/index.ts';
 import { foldNumbers } from './fold-numbers.ts';
 import { kindsOnPage } from './plan-pages.ts';
@@ -180,7 +160,7 @@ function footer(plan: PagePlan, page: Page, sheet: Sheet, title: DocumentTitle):
   const inks: Ink[] = [lineInk({ x: box.minX, y: box.maxY - 1 }, { x: box.maxX, y: box.maxY - 1 }, 0.3)];
   legend.forEach((kind, index) => {
     const at = { x: box.minX + (index % columns) * 42, y: box.maxY - 5 - Math.floor(index / columns) * 4 };
-    inks.push(...legendSample(kind, at), textInk({ x: at.x + 12, y: at.y - 0.8 }, LEGEND_WORDS[kind], 2.1));
+    inks.push(...legendSample(kind, at), textInk({ x: at.x + 12, y: at.y - 0.8 }, legendWords(kind), 2.1));
   });
   inks.push(...barAcross({ x: box.minX, y: box.minY + 6.2 }, barLength, 10, `${barLength} mm`));
   inks.push(

@@ -16,7 +16,7 @@ const plan = (parts: readonly Part[], changes: Partial<PageSettings> = {}): Page
     parts.map((part) => ({ part: made(part), pieces: 1 })),
     settings(changes),
   );
-const title = { airframe: 'Test', version: 3, scale: 1.2, date: '2026-01-02' };
+const title = { airframe: 'Test', version: 3, scale: 1.2, date: '2026-01-02', unit: 'mm' as const };
 const holds = (box: Bounds, p: Point, room = 0): boolean =>
   p.x >= box.minX - room && p.x <= box.maxX + room && p.y >= box.minY - room && p.y <= box.maxY + room;
 const sheetOf = (it: PagePlan, page: Page) => it.sheets.find(({ number }) => number === page.sheet)!;

@@ -1,11 +1,5 @@
-import {
-  boundsOf,
-  flattenClosedPath,
-  flattenOpenPath,
-  roomiestPlace,
-  type Bounds,
-  type Point,
-} from '../geometry/index.ts';
+import { boundsOf, flattenClosedPath, flattenOpenPath, roomiestPlace, type Bounds, type Point } from '../geometry/index.ts';
+import { traitsOf } from '../operations/index.ts';
 import { dimensionEnds } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { memo } from '../units/index.ts';
@@ -29,6 +23,9 @@ export interface TemplateLabel {
 }
 
 const SIDE_WORDS = { single: '', port: ' · port', starboard: ' · starboard' } as const;
+/** How much a page seam across a stroke is to be avoided. */
+const USUAL_SEAM_COST = 5;
+
 const labelOf = memo(placeLabel, (pieces) => pieces);
 
 /** The label of a template, in its roomiest place, no larger than fits there. */
@@ -80,7 +77,7 @@ export function templateInk(template: Template): readonly InkLine[] {
       ...stroke.area.map((ring) => closed(ring, 3)),
       ...stroke.paths.map((path): InkLine => ({
         points: flattenOpenPath(path, 0.3),
-        seamCost: stroke.kind === 'mark' ? 1 : 5,
+        seamCost: traitsOf(stroke.kind).seamCost ?? USUAL_SEAM_COST,
       })),
     ]),
     ...part.dimensions.map((dimension): InkLine => ({ points: dimensionEnds(dimension), seamCost: 1 })),

@@ -1,22 +1,5 @@
-import {
-  add,
-  boundsOf,
-  boundsTouch,
-  counterClockwise,
-  differenceOf,
-  dot,
-  intersectionOf,
-  leftOf,
-  polygonArea,
-  times,
-  unionOf,
-  unitVector,
-  type Bounds,
-  type Point,
-  type Polygon,
-  type Region,
-} from '../geometry/index.ts';
-import type { Stroke } from '../operations/index.ts';
+import { add, boundsOf, boundsTouch, counterClockwise, differenceOf, dot, intersectionOf, leftOf, polygonArea, times, unionOf, unitVector, type Bounds, type Point, type Polygon, type Region } from '../geometry/index.ts';
+import { traitsOf, type Stroke } from '../operations/index.ts';
 
 /** Bevels round curved edges run along many short pieces; beyond so many they are left as they are drawn. */
 const MOST_RUNS = 80;
@@ -56,17 +39,23 @@ const level = (ring: Polygon, depthMm: number): CutFace => ({
 
 /** The cut faces of a stroke; none for work that takes no foam away. */
 function facesOf(stroke: Stroke, thicknessMm: number): readonly CutFace[] {
-  if (stroke.kind === 'trench') return stroke.area.map((ring) => level(ring, thicknessMm));
-  if (stroke.kind === 'pocket') return stroke.area.map((ring) => level(ring, stroke.depthMm ?? 0));
-  if ((stroke.kind !== 'groove' && stroke.kind !== 'bevel') || stroke.widthMm <= 0) return [];
+  const shape = traitsOf(stroke.kind).cutFace?.(stroke, thicknessMm);
+  if (shape?.kind === 'level') return stroke.area.map((ring) => level(ring, shape.depthMm));
+  if (!shape || shape.reachMm <= 0) return [];
   const runs = stroke.paths.flat();
   if (runs.length > MOST_RUNS || runs.some(({ kind }) => kind !== 'line')) return [];
-  const reach = stroke.kind === 'groove' ? stroke.widthMm / 2 : stroke.widthMm;
   return runs.flatMap(({ from, to }) => {
     const left = leftOf(unitVector(from, to));
-    return [slope(from, to, left, reach, thicknessMm), slope(from, to, times(left, -1), reach, thicknessMm)];
+    return [
+      slope(from, to, left, shape.reachMm, thicknessMm),
+      slope(from, to, times(left, -1), shape.reachMm, thicknessMm),
+    ];
   });
 }
+
+/** Whether nothing can be deeper than a stroke: its foam is out down to the far skin. */
+const isBottomed = (faces: readonly CutFace[], thicknessMm: number): boolean =>
+  faces.every(({ a, b, c }) => a === 0 && b === 0 && c >= thicknessMm);
 
 /** Where one face is deeper than another: a half plane, everywhere, or nowhere. */
 function deeper(face: CutFace, than: CutFace): Region {
@@ -93,7 +82,7 @@ export function meetingStrokes(strokes: readonly Stroke[], thicknessMm: number):
   const boxes = strokes.map(({ area }) => (area.length > 0 ? boundsOf(area.flat()) : undefined));
   return strokes.map((stroke, index) => {
     const box = boxes[index];
-    if (!box || faces[index]!.length === 0 || stroke.kind === 'trench') return stroke;
+    if (!box || faces[index]!.length === 0 || isBottomed(faces[index]!, thicknessMm)) return stroke;
     const lost = strokes.flatMap((other, at) => {
       const otherBox = boxes[at];
       if (at === index || other.face !== stroke.face || !otherBox || !boundsTouch(box, otherBox)) return [];

@@ -1,25 +1,5 @@
-import {
-  bandAlong,
-  counterClockwise,
-  distance,
-  flattenClosedPath,
-  flattenOpenPath,
-  pathLength,
-  runsInside,
-  type Path,
-  type Point,
-  type Region,
-} from '../geometry/index.ts';
-import {
-  cutOf,
-  operationAngle,
-  operationArea,
-  operationCaption,
-  operationDepth,
-  operationWidth,
-  type Operation,
-  type Stroke,
-} from '../operations/index.ts';
+import { bandAlong, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, runsInside, type Path, type Point, type Region } from '../geometry/index.ts';
+import { cutOf, traitsOf, operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type Operation, type Stroke } from '../operations/index.ts';
 import { findPath, type Part } from '../part/index.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
 
@@ -69,7 +49,7 @@ export function strokeOf(part: Part, operation: Operation, thicknessMm: number, 
     closed ? counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)) : flattenOpenPath(path, FINE_TOLERANCE_MM),
   );
   // A closed run given to a band must name its first point again at the end.
-  const bandRuns = closed && operation.kind !== 'pocket' ? runs.map((run) => [...run, run[0]!]) : runs;
+  const bandRuns = closed && traitsOf(operation.kind).ground !== 'area' ? runs.map((run) => [...run, run[0]!]) : runs;
   return {
     operationId: operation.id,
     kind: operation.kind,

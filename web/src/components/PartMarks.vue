@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { svgPath } from '@grain-fold/core/geometry';
-import { lineMarks, type LineMark } from '@grain-fold/core/linecode';
+import { lineMarks } from '@grain-fold/core/linecode';
+import type { LineMark } from '@grain-fold/core/marks';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 
 /** A resolved part in the line code, in world coordinates; captions are drawn on the screen by PartCaptions. */

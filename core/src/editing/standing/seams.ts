@@ -1,12 +1,6 @@
 import { distance, leftOf, times, unitVector } from '../../geometry/index.ts';
-import {
-  FURTHEST_COORDINATE_MM,
-  type Part,
-  findSegment,
-  IdSource,
-  withoutLostPlaces,
-  withPath,
-} from '../../part/index.ts';
+import { isThroughCut } from '../../operations/index.ts';
+import { FURTHEST_COORDINATE_MM, type Part, findSegment, IdSource, withoutLostPlaces, withPath } from '../../part/index.ts';
 import type { DrawnPath } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';
@@ -48,7 +42,7 @@ export function addSeam(
 /** Whether a segment is a cut within the part, so that it has two sides which can meet again. */
 const isCutThrough = (part: Part, segmentId: string): boolean => {
   const found = findSegment(part, segmentId);
-  return part.operations.some(({ kind, on }) => kind === 'through' && on.pathId === found?.path.id);
+  return part.operations.some(({ kind, on }) => isThroughCut(kind) && on.pathId === found?.path.id);
 };
 
 /** Cuts a fold right through and declares that both sides of the cut meet again: what a ring of folds needs, since flat board cannot bend about all of them. */

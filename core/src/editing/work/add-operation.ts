@@ -1,4 +1,4 @@
-import { operationWord, type Operation, type OperationPlace, type OperationDraft } from '../../operations/index.ts';
+import { lineFault, operationDataFault, operationWord, type Operation, type OperationPlace, type OperationDraft } from '../../operations/index.ts';
 import { findPath, type Part, IdSource } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
@@ -9,8 +9,10 @@ export function addOperation(
 ): CommandResult {
   const path = findPath(part, args.on.pathId);
   if (!path) return refused(`There is no line "${args.on.pathId}" in ${part.name}.`);
-  if (args.operation.kind === 'bevel' && !('role' in path) && (path.closed || path.nodes.length !== 2))
-    return refused('A bevel runs along an edge, or on one straight line as a lip of a groove.');
+  const fault =
+    operationDataFault(args.operation) ??
+    ('role' in path ? undefined : lineFault(args.operation.kind, { closed: path.closed, points: path.nodes.length }));
+  if (fault) return refused(fault);
   const taken = part.operations.find(
     (operation) =>
       operation.kind === args.operation.kind &&

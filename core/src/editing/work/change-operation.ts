@@ -1,41 +1,26 @@
-import { MOST_TRENCH_LAYERS } from '../../allowance/index.ts';
-import { operationWord, type Operation, type OperationKind } from '../../operations/index.ts';
+import { fieldFault, fieldOf, operationWord, type BoardFace, type Operation } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
-/** Fields that say how work is done and may be left to the airframe. */
-const OPTIONAL: Readonly<Partial<Record<OperationKind, readonly string[]>>> = {
-  groove: ['school', 'toolDegrees', 'hingeOn'],
-  slit: ['hingeOn'],
-  hinge: ['hingeOn'],
-  trench: ['layers'],
-};
+/** New values for fields of an operation; one that may be left to the airframe is given as undefined to leave it. */
+export interface OperationChanges {
+  readonly face?: BoardFace;
+  readonly label?: string;
+  readonly [field: string]: unknown;
+}
 
-/** Changes the numbers, face or label of an operation; its kind and place stay. A way of doing it given as undefined is left to the airframe. */
+const LONGEST_LABEL = 80;
+
+/** Changes the numbers, face or label of an operation; its kind and place stay. */
 export function changeOperation(
   part: Part,
-  args: { readonly operationId: string; readonly changes: Readonly<Record<string, unknown>> },
+  args: { readonly operationId: string; readonly changes: OperationChanges },
 ): CommandResult {
   const found = part.operations.find((operation) => operation.id === args.operationId);
   if (!found) return refused(`There is no operation "${args.operationId}" in ${part.name}.`);
-  for (const [field, value] of Object.entries(args.changes)) {
-    if (OPTIONAL[found.kind]?.includes(field)) {
-      if (field === 'toolDegrees' && value !== undefined && !(typeof value === 'number' && value >= 5 && value <= 80))
-        return refused(`A bevel tool tilts by 5° to 80°, got ${String(value)}.`);
-      if (
-        field === 'layers' &&
-        value !== undefined &&
-        !(Number.isInteger(value) && (value as number) >= 1 && (value as number) <= MOST_TRENCH_LAYERS)
-      )
-        return refused(`A trench fits 1 to ${MOST_TRENCH_LAYERS} boards, got ${String(value)}.`);
-      continue;
-    }
-    if (field === 'id' || field === 'on' || field === 'kind' || !(field in found))
-      return refused(`A ${operationWord(found)} has no ${field} to change.`);
-    if (field.endsWith('Degrees') && !(typeof value === 'number' && value > -180 && value <= 180))
-      return refused(`An angle must be between -180° and 180°, got ${String(value)}.`);
-    if (field.endsWith('Mm') && value !== 'auto' && !(typeof value === 'number' && value > 0 && value <= 1000))
-      return refused(`A width or depth must be more than 0 and at most 1000 mm, got ${String(value)}.`);
+  for (const [key, value] of Object.entries(args.changes)) {
+    const fault = changeFault(found, key, value);
+    if (fault) return refused(fault);
   }
   const changed = Object.fromEntries(
     Object.entries({ ...found, ...args.changes }).filter(([, value]) => value !== undefined),
@@ -44,4 +29,17 @@ export function changeOperation(
     { ...part, operations: part.operations.map((operation) => (operation === found ? changed : operation)) },
     `Change ${operationWord(found)}`,
   );
+}
+
+function changeFault(operation: Operation, key: string, value: unknown): string | undefined {
+  if (key === 'face')
+    return value === 'face' || value === 'back'
+      ? undefined
+      : `Work is on the face or on the back, got ${String(value)}.`;
+  if (key === 'label')
+    return typeof value === 'string' && value.length <= LONGEST_LABEL
+      ? undefined
+      : `A label is a text of at most ${LONGEST_LABEL} characters.`;
+  const field = fieldOf(operation.kind, key);
+  return field ? fieldFault(operation.kind, field, value) : `A ${operationWord(operation)} has no ${key} to change.`;
 }

@@ -1,29 +1,14 @@
-import { LARGEST_CREASE_FOLD_DEGREES, LARGEST_GROOVE_FOLD_DEGREES } from '../../allowance/index.ts';
-import { operationAngle, traitsOf, type Operation, type OperationKind } from '../../operations/index.ts';
+import { lineFault, operationAngle, traitsOf, turnOf, workOfTurn, type Operation, type OperationKind } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
-/** Turn of a fold toward the face: a slit opens, so it turns away from its own. */
-const turnOf = (operation: Operation): number =>
-  (operation.kind === 'slit' ? -1 : 1) * (operation.face === 'back' ? -1 : 1) * (operationAngle(operation) ?? 0);
-const clamped = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
+/** A fold that is made another kind turns by at least this, in degrees. */
+const LEAST_TURN_DEGREES = 1;
 
-/** The numbers and the face of a kind of work that turns the board as far as it can by a wanted turn. */
-function foldNumbers(kind: OperationKind, turnDegrees: number): Readonly<Record<string, unknown>> {
-  const by = Math.abs(turnDegrees),
-    face = turnDegrees < 0 ? 'back' : 'face';
-  switch (kind) {
-    case 'groove':
-      return { face, foldDegrees: clamped(by, 1, LARGEST_GROOVE_FOLD_DEGREES) };
-    case 'crease':
-      return { face, foldDegrees: clamped(by, 1, LARGEST_CREASE_FOLD_DEGREES) };
-    case 'trench':
-      return { face, foldDegrees: by > 135 ? 180 : 90 };
-    case 'slit':
-      return { face: face === 'face' ? 'back' : 'face', foldDegrees: clamped(by, 1, 180) };
-    default:
-      return { face };
-  }
+/** The turn of a fold toward the part's face, never so little that nothing would be left of it. */
+function keptTurn(operation: Operation): number {
+  const turn = turnOf({ ...operation, angleDegrees: operationAngle(operation) });
+  return (turn < 0 ? -1 : 1) * Math.max(LEAST_TURN_DEGREES, Math.abs(turn));
 }
 
 /**
@@ -38,17 +23,14 @@ export function changeWork(
     line = part.lines.find(({ id }) => id === found?.on.pathId);
   if (!found) return refused(`There is no operation "${args.operationId}" in ${part.name}.`);
   if (!line) return refused('Work on an edge stays what it is: remove it and draw a line instead.');
-  if (args.kind === 'pocket' && !line.closed) return refused('A pocket needs a closed line.');
-  if (args.kind === 'bevel' && (line.closed || line.nodes.length !== 2))
-    return refused('One lip of a groove is one straight line.');
+  const unfit = lineFault(args.kind, { closed: line.closed, points: line.nodes.length });
+  if (unfit) return refused(unfit);
   const { id, on, label, variants } = found,
-    { defaults, word } = traitsOf(args.kind);
-  const turn =
-    traitsOf(found.kind).folds && found.kind !== 'hinge' ? foldNumbers(args.kind, turnOf(found)) : { face: found.face };
-  const hingeOn =
-    'hingeOn' in found && (args.kind === 'groove' || args.kind === 'slit' || args.kind === 'hinge')
-      ? { hingeOn: found.hingeOn }
-      : {};
+    { defaults, word, fields } = traitsOf(args.kind);
+  const isTurned = (traitsOf(found.kind).fold?.sign ?? 0) !== 0;
+  const turn = isTurned ? workOfTurn(args.kind, keptTurn(found)) : { face: found.face };
+  const keepsHold = 'hingeOn' in found && fields.some(({ key }) => key === 'hingeOn');
+  const hingeOn = keepsHold ? { hingeOn: found.hingeOn } : {};
   const changed = { ...defaults, ...turn, ...hingeOn, id, on, label, ...(variants ? { variants } : {}) } as Operation;
   return done(
     { ...part, operations: part.operations.map((operation) => (operation === found ? changed : operation)) },

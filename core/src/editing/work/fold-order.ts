@@ -1,4 +1,4 @@
-import { traitsOf } from '../../operations/index.ts';
+import { canFold } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
@@ -11,8 +11,7 @@ export function setFoldOrder(
   if (!args.operationIds) return done(rest, 'Let folds order themselves');
   const lost = args.operationIds.find(
     (id, index, all) =>
-      all.indexOf(id) !== index ||
-      !part.operations.some((operation) => operation.id === id && traitsOf(operation.kind).folds),
+      all.indexOf(id) !== index || !part.operations.some((operation) => operation.id === id && canFold(operation.kind)),
   );
   if (lost !== undefined) return refused(`"${lost}" is no fold of ${part.name}, or stands in the order twice.`);
   return done({ ...rest, foldOrder: args.operationIds }, 'Keep the order of folds');

@@ -1,10 +1,5 @@
-import {
-  flatStrip,
-  LARGEST_CREASE_FOLD_DEGREES,
-  LARGEST_GROOVE_FOLD_DEGREES,
-  type StripSide,
-} from '../../allowance/index.ts';
-import type { FoldStyle, OperationDraft } from '../../operations/index.ts';
+import { flatStrip, type StripSide } from '../../allowance/index.ts';
+import { operationDraft, traitsOf, workOfTurn, type FoldStyle, type OperationDraft } from '../../operations/index.ts';
 import { outlineOf, type Part } from '../../part/index.ts';
 import { rectangleDraft } from '../../paths/index.ts';
 import { CoreError } from '../../units/index.ts';
@@ -14,25 +9,10 @@ import { drawOutline } from '../path/draw-outline.ts';
 
 const MOST_SIDES = 40;
 
-/** A fold of a strip by its style and its turn, toward the face. */
+/** A fold of a strip by its style and its turn, toward the face; or why that style cannot turn so far. */
 function operationFor(style: FoldStyle, foldDegrees: number): OperationDraft | string {
-  switch (style) {
-    case 'groove':
-      return foldDegrees <= LARGEST_GROOVE_FOLD_DEGREES
-        ? { kind: 'groove', face: 'face', foldDegrees, mouthMm: 'auto', label: '' }
-        : `A groove folds by up to ${LARGEST_GROOVE_FOLD_DEGREES}°, got ${foldDegrees}.`;
-    case 'crease':
-      return foldDegrees <= LARGEST_CREASE_FOLD_DEGREES
-        ? { kind: 'crease', face: 'face', foldDegrees, label: '' }
-        : `One crease folds by up to ${LARGEST_CREASE_FOLD_DEGREES}°, got ${foldDegrees}.`;
-    // What opens turns away from its own face, so a slit that folds toward the face is cut from the back.
-    case 'slit':
-      return { kind: 'slit', face: 'back', foldDegrees, depthMm: 'auto', label: '' };
-    case 'trench':
-      return foldDegrees === 90 || foldDegrees === 180
-        ? { kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side: 'centre', label: '' }
-        : `A trench folds by 90° or 180°, got ${foldDegrees}.`;
-  }
+  const cannot = traitsOf(style).fold!.cannot(foldDegrees);
+  return cannot ?? ({ ...operationDraft(style), ...workOfTurn(style, foldDegrees) } as OperationDraft);
 }
 
 /**
@@ -58,7 +38,7 @@ export function foldStrip(
   try {
     const { lines, lengthMm: heightMm } = flatStrip(
       sides,
-      folds.map(({ foldDegrees, style }) => ({ foldDegrees, isTrench: style === 'trench' })),
+      folds.map(({ foldDegrees, style }) => ({ foldDegrees, isTrench: traitsOf(style).fold!.leavesStrip === true })),
       thicknessMm,
     );
     const drawn = drawOutline(part, { draft: rectangleDraft({ x: 0, y: 0 }, lengthMm, heightMm) });

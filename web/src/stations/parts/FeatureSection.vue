@@ -1,14 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import {
-  featureTraits,
-  featureWord,
-  isOnEdge,
-  regularStations,
-  tabReach,
-  type Feature,
-  type FeatureField,
-} from '@grain-fold/core/features';
+import { featureTraits, featureWord, isOnEdge, regularStations, tabReach, type Feature, type FeatureField } from '@grain-fold/core/features';
 import { curveLength } from '@grain-fold/core/geometry';
 import { findPath, type Part } from '@grain-fold/core/part';
 import { curveOf } from '@grain-fold/core/paths';

@@ -1,18 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
 import { GROOVE_SCHOOLS, grooveWallDegrees, MOST_TRENCH_LAYERS, rolledEdge, slitGap } from '@grain-fold/core/allowance';
-import {
-  grooveGap,
-  operationDepth,
-  operationWidth,
-  operationWord,
-  traitsOf,
-  USUAL_FOLDS,
-  withFoldDefaults,
-  OPERATION_KINDS,
-  type Operation,
-  type OperationKind,
-} from '@grain-fold/core/operations';
+import { operationDepth, operationWidth, operationWord, traitsOf, USUAL_FOLDS, withFoldDefaults, OPERATION_KINDS, type Operation, type OperationKind } from '@grain-fold/core/operations';
 import { findPath, type Part } from '@grain-fold/core/part';
 import { foundLips } from '@grain-fold/core/resolve';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';

@@ -1,15 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Fault } from '@grain-fold/core/checks';
-import {
-  applyTransform,
-  distance,
-  mirrorX,
-  svgPath,
-  transformPath,
-  type Bounds,
-  type Point,
-} from '@grain-fold/core/geometry';
+import { applyTransform, distance, mirrorX, svgPath, transformPath, type Bounds, type Point } from '@grain-fold/core/geometry';
 import { traitsOf } from '@grain-fold/core/operations';
 import { pathsOf, type Part } from '@grain-fold/core/part';
 import type { Snap } from '@grain-fold/core/paths';

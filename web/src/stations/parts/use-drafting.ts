@@ -1,26 +1,8 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
-import {
-  bulgeThrough,
-  curveTangent,
-  distance,
-  interpolate,
-  smoothCurve,
-  unitVector,
-  type Curve,
-  type Point,
-} from '@grain-fold/core/geometry';
+import { bulgeThrough, curveTangent, distance, interpolate, smoothCurve, unitVector, type Curve, type Point } from '@grain-fold/core/geometry';
 import type { OperationKind } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
-import {
-  bulgeLeaving,
-  bulgeOfRadius,
-  circleDraft,
-  draftFault,
-  rectangleDraft,
-  roundEndedSlot,
-  type DraftSegment,
-  type PathDraft,
-} from '@grain-fold/core/paths';
+import { bulgeLeaving, bulgeOfRadius, circleDraft, draftFault, rectangleDraft, roundEndedSlot, type DraftSegment, type PathDraft } from '@grain-fold/core/paths';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';
 import { drawsPath, endsAfterTwo, mustClose, operationDraft, type Tool } from './part-tools.ts';

@@ -2,15 +2,7 @@
 import { computed } from 'vue';
 import type { FoldView, ShownSeam } from '@grain-fold/core/airframe';
 import type { PartCommand } from '@grain-fold/core/editing';
-import {
-  bevellingMends,
-  bevelsOf,
-  CLOSED_MM,
-  closingMend,
-  foldName,
-  type SeamMend,
-  type SeamState,
-} from '@grain-fold/core/folds';
+import { bevellingMends, bevelsOf, CLOSED_MM, closingMend, foldName, type SeamMend, type SeamState } from '@grain-fold/core/folds';
 import { drawnId, lineName, type Part } from '@grain-fold/core/part';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe.ts';

@@ -8,6 +8,7 @@ import { applyCommand } from '@grain-fold/core/editing';
 import { emptyPart, type Part } from '@grain-fold/core/part';
 import { chromium, type Page } from '@playwright/test';
 import { startWorkshop } from './workshop.mjs';
+import { choose } from './test-support/choose.mjs';
 
 const PLATES = 500,
   SIDES = 40,
@@ -70,7 +71,7 @@ async function openFolded(page: Page, part: RegExp, extent?: string): Promise<{ 
     `window.tasks = []; new PerformanceObserver((list) => list.getEntries().forEach(({ duration }) => window.tasks.push(duration))).observe({ entryTypes: ['longtask'] });`,
   );
   const start = Date.now();
-  if (extent) await page.getByLabel('Shown folded').selectOption(extent);
+  if (extent) await choose(page, 'Shown folded', extent);
   else await page.locator('body').press('u');
   await page
     .getByRole('region', { name: 'Folds' })
@@ -145,7 +146,7 @@ try {
     parts: [row()],
     boards: [{ ...standardBoard('b1', 'faced board'), widthMm: 9000, heightMm: 600 }],
   };
-  await page.getByLabel('Project file to import').setInputFiles({
+  await page.locator('input[type="file"]').setInputFiles({
     name: 'row.grainfold.json',
     mimeType: 'application/json',
     buffer: Buffer.from(writeProjectFile(airframe)),

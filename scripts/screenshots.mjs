@@ -5,6 +5,7 @@ import path from 'node:path';
 import { ensureDebianPackages } from './database.mjs';
 import { ensureBuilt, ensurePackages, ROOT } from './prepare.mjs';
 import { startWorkshop } from './workshop.mjs';
+import { choose } from './test-support/choose.mjs';
 
 ensureDebianPackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
 ensurePackages();
@@ -57,13 +58,13 @@ try {
   await page.locator('body').press('u');
   await page.getByRole('region', { name: 'Folds' }).waitFor();
   await take('folded', 2500);
-  await page.getByLabel('Shown folded').selectOption('airframe');
+  await choose(page, 'Shown folded', 'whole airframe');
   await page
     .getByRole('region', { name: 'Folds' })
     .getByText(/stand together/)
     .waitFor();
   await take('together', 2500);
-  await page.getByLabel('Shown folded').selectOption('part');
+  await choose(page, 'Shown folded', 'this part');
   await page.locator('body').press('u');
   await station('Stock');
   await take('stock');

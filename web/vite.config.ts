@@ -1,10 +1,20 @@
 import vue from '@vitejs/plugin-vue';
 import Components from 'unplugin-vue-components/vite';
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** Element Plus's own styles go into a cascade layer: ours then win by being ours, whatever their order or weight. */
+const elementPlusInALayer: Plugin = {
+  name: 'element-plus-in-a-layer',
+  enforce: 'pre',
+  transform(code, id) {
+    const isTheirs = id.includes('element-plus/theme-chalk/') && id.split('?')[0]!.endsWith('.css');
+    return isTheirs ? { code: `@layer element-plus {\n${code}\n}`, map: null } : undefined;
+  },
+};
 
 export default defineConfig({
-  plugins: [vue(), Components({ resolvers: [ElementPlusResolver()], dts: false, dirs: [] })],
+  plugins: [elementPlusInALayer, vue(), Components({ resolvers: [ElementPlusResolver()], dts: false, dirs: [] })],
   worker: { format: 'es', plugins: () => [] },
   build: {
     rolldownOptions: { checks: { pluginTimings: false } },

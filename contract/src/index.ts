@@ -7,3 +7,4 @@ export { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from './projec
 export { OPERATION_TYPES } from './project/operation.dto.ts';
 export * from './requests/accounts.ts';
 export * from './requests/airframes.ts';
+export * from './requests/new-airframe.ts';

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, newAirframe, saved, setFigure, signUp, station, test, typePoint } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 const strip = (page: Page) => page.getByRole('form', { name: 'Type the next point' });
 const stations = (page: Page) => page.getByRole('navigation', { name: 'Stations' });
@@ -15,7 +16,7 @@ async function hole(
   height = '',
 ): Promise<void> {
   await page.locator('body').press('d');
-  await strip(page).getByLabel('Shape').selectOption(shape);
+  await choose(strip(page), 'Shape', shape);
   await typePoint(page, { across, up });
   await strip(page).locator('input[name="width"]').fill(width);
   if (height) await strip(page).locator('input[name="height"]').fill(height);
@@ -44,7 +45,7 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
   await page.mouse.click(...at(144, 26));
-  await page.getByLabel('Runs').selectOption('as an arc');
+  await choose(page, 'Runs', 'as an arc');
   await setFigure(page, 'Radius', '1200');
   // Trapezium: 360·((90 − 20) + (75 − 35))/2. The arc adds its segment: r²·(φ − sin φ)/2 over the chord √(360² + 15²).
   const chord = Math.hypot(360, 15),
@@ -72,7 +73,7 @@ test('the body side of the builder’s page: curved line, cabin, saddle, three s
 
   await hole(page, 'rectangle', '40', '44', '30', '4');
   await page.mouse.click(...at(50, 44));
-  await page.getByLabel('Slot for a plate of').selectOption('faced board');
+  await choose(page, 'Slot for a plate of', 'faced board');
   await expect(slip(page)).toContainText('5.20 mm wide');
   await slip(page).getByText('Move, turn, mirror, copy').click();
   await setFigure(page, 'Copies', '2');
@@ -112,7 +113,7 @@ test('the former of the builder’s page: four tabs joined on and a lightening h
   await signUp(page, workshop);
   await newAirframe(page, 'Former');
   await page.getByRole('button', { name: 'New part' }).click();
-  await strip(page).getByLabel('Shape').selectOption('rectangle');
+  await choose(strip(page), 'Shape', 'rectangle');
   await typePoint(page, { across: '0', up: '0' });
   await strip(page).locator('input[name="width"]').fill('80');
   await strip(page).locator('input[name="height"]').fill('100');
@@ -176,10 +177,10 @@ test('the fin and rudder of the builder’s page: a rounded tip and a hinge with
   const lines = slip(page).getByRole('region', { name: 'Lines on this part' });
   await lines.getByRole('button', { name: /Control hinge/ }).click();
   await setFigure(page, 'Deflects ±', '90');
-  await page.getByLabel('Bevelled').selectOption('the edge left of it');
+  await choose(page, 'Bevelled', 'the edge left of it');
   await expect(page.getByRole('heading', { name: 'A hinge cannot deflect 90°' })).toBeVisible();
   await page.getByRole('button', { name: 'Deflect 65°' }).click();
-  await page.getByLabel('Bevelled').selectOption('both edges');
+  await choose(page, 'Bevelled', 'both edges');
   await setFigure(page, 'Deflects ±', '30');
   await expect(slip(page)).toContainText('2.7 mm wide');
   await expect(stations(page)).toContainText(/Faults.*none/);
@@ -197,7 +198,7 @@ test('the elevator of the builder’s page: one half about its centre line, cut 
   await newAirframe(page, 'By numbers');
   await page.getByRole('button', { name: 'New part' }).click();
   await page.locator('body').press('Escape');
-  await page.getByLabel('Drawn', { exact: true }).selectOption('half, about an upright line');
+  await choose(page, 'Drawn', 'half, about an upright line', { exact: true });
   await page.locator('body').press('o');
   for (const [across, up] of [
     ['0', '30'],

@@ -10,6 +10,7 @@ import {
   test,
   ticket,
 } from '../support/workshop.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 test('an outline by pointer, snapped to the grid, with an arc; points moved, inserted and removed', async ({
   page,
@@ -110,12 +111,12 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
   for (const name of [/Trench/, /Crease/, /Control hinge/, /Open slit/, /Pocket/, /cut/i])
     await expect(lines.getByRole('button', { name })).toBeVisible();
   await lines.getByRole('button', { name: /Crease/ }).click();
-  await page.getByLabel('Cut from').selectOption('the back');
+  await choose(page, 'Cut from', 'the back');
   await page.getByLabel('Label').fill('rear');
   await page.getByLabel('Label').press('Enter');
   await lines.getByRole('button', { name: /Trench/ }).click();
   await expect(page.getByRole('application').locator('path[stroke="var(--back-grey)"]').first()).toBeAttached();
-  await page.getByLabel('Folds to').selectOption('doubled, 180°');
+  await choose(page, 'Folds to', 'doubled, 180°');
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('10.0');
   await station(page, 'Cut list');
   const list = page.getByRole('article').first();
@@ -170,7 +171,7 @@ test('stock: another material, boards counted and removed; parts follow their ma
   await expect(ply.getByRole('alert')).toContainText('goes from 0 to 999');
   await ply.getByLabel('Count').press('Escape');
   await station(page, 'Parts');
-  await page.getByLabel('Material').selectOption('plywood 3 mm');
+  await choose(page, 'Material', 'plywood 3 mm');
   await expect(slip(page)).toContainText('3.0 mm plywood 3 mm'.replace('3.0', '3.0'));
   await station(page, 'Stock');
   await ply.getByRole('button', { name: 'Remove' }).click();
@@ -205,9 +206,9 @@ test('pages: own paper, a page chosen on the map, and one template a piece', asy
   await expect(page.getByRole('heading', { name: '4 pages of A4' })).toBeVisible();
   await page.getByRole('group', { name: 'Choose a page' }).getByRole('button').nth(2).click();
   await expect(page.getByRole('img', { name: /as it is printed/ })).toHaveAccessibleName(/Page 1\w+/);
-  await page.getByLabel('Paper', { exact: true }).selectOption('A3');
+  await choose(page, 'Paper', 'A3', { exact: true });
   await expect(page.getByRole('heading', { name: /pages of A3/ })).toBeVisible();
-  await page.getByLabel('Paper', { exact: true }).selectOption('own size');
+  await choose(page, 'Paper', 'own size', { exact: true });
   await setFigure(page, 'Paper width', '24in');
   await setFigure(page, 'Paper height', '36in');
   await expect(page.getByRole('heading', { name: '1 page of own paper' })).toBeVisible();

@@ -11,6 +11,7 @@ import {
   ticket,
 } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 const stations = (page: Page) => page.getByRole('navigation', { name: 'Stations' });
 /** The foam's mass on the ticket; the figure struck through before it is the one before the last change. */
@@ -46,7 +47,7 @@ test('tabs and their slots follow each other and the board; the tabs’ plate is
   await feature(page, 'slot row');
   await page.mouse.click(...at(100, 40));
   await expect(page.getByRole('heading', { name: 'A slot row has no tabs to fit' })).toBeVisible();
-  await page.getByLabel('For the tabs of').selectOption('Former, 2 × 20.0');
+  await choose(page, 'For the tabs of', 'Former, 2 × 20.0');
   await isFoam(page, 7400 + 16_000 - 2 * 20.2 * 5.2);
   await expect(stations(page)).toContainText(/Faults.*none/);
 
@@ -185,7 +186,7 @@ test('lines are copied to another part, drawn over it, grouped, seen from the ba
   await page.mouse.click(...at(-135, 50));
   await expect(page.getByLabel('Middle across')).toHaveValue('140.00');
   await page.keyboard.press('j');
-  await page.getByLabel('Draw over').selectOption('One');
+  await choose(page, 'Draw over', 'One');
   await page.keyboard.press('Escape');
   await page.locator('body').press('l');
   at = await pixelsOf(page);

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { drawPlate, expect, newAirframe, setFigure, signUp, station, test, typePoint } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 const strip = (page: Page) => page.getByRole('form', { name: 'Type the next point' });
 const stations = (page: Page) => page.getByRole('navigation', { name: 'Stations' });
@@ -47,7 +48,7 @@ async function drawTray(page: Page): Promise<void> {
       .getByRole('button', { name: /Trench/ })
       .nth(number)
       .click();
-    await page.getByLabel('Strip lies').selectOption(side);
+    await choose(page, 'Strip lies', `${side} of it`);
   }
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
@@ -130,7 +131,7 @@ test('a crease is rolled into a row, and an edge is declared to meet another', a
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
   await page.mouse.click(...at(50, 0));
-  await page.getByLabel('Folded, it meets').selectOption('edge 3');
+  await choose(page, 'Folded, it meets', 'edge 3');
   await expect(stations(page)).toContainText(/Folds.*1 open/);
   await station(page, 'Cut list');
   await expect(page.getByRole('main')).toContainText(/crease\s*· 6 lines/);
@@ -154,7 +155,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await expect(controls).toContainText('2 of 3');
   await controls.getByLabel('Folded by, per cent').fill('0');
   const views = page.getByRole('group', { name: 'Views' });
-  await views.getByLabel('Section across').selectOption('section across x');
+  await choose(views, 'Section across', 'section across x');
   // Flat, a cut across shows the tray's width there and the board's thickness.
   await expect(page.locator('.told')).toContainText(/section 1\d\d\.\d mm × 4\.9 mm/);
   await controls.getByLabel('Folded by, per cent').fill('100');
@@ -227,7 +228,7 @@ test('a channel is drawn from its inside sizes; its folds are cut by a tool and 
   await signUp(page, workshop);
   await newAirframe(page, 'Channel');
   await foldStrip(page, { 'Length along the folds': '120', 'Side 1': '30', 'Side 2': '50', 'Side 3': '30' });
-  for (const side of [1, 2, 3]) await page.getByLabel(`Side ${side} is measured`).selectOption('inside');
+  for (const side of [1, 2, 3]) await choose(page, `Side ${side} is measured`, 'inside');
   // In 5 mm board: 35 + 60 + 35.
   await expect(slip(page)).toContainText('Flat it is 120.0 mm × 130.0 mm, with folds at 35.0 mm, 95.0 mm.');
   await setFigure(page, 'Fold 1', '150');
@@ -246,7 +247,7 @@ test('a channel is drawn from its inside sizes; its folds are cut by a tool and 
   await expect(slip(page)).toContainText(/Width\s*144\.0/);
 
   await slip(page).getByText('How folds are made in this airframe').click();
-  await page.getByLabel('Grooves by').selectOption('a bevel tool');
+  await choose(page, 'Grooves by', 'a bevel tool');
   await page.getByLabel('Tool tilts by').fill('50');
   await page.getByLabel('Tool tilts by').press('Enter');
   await slip(page)
@@ -257,8 +258,8 @@ test('a channel is drawn from its inside sizes; its folds are cut by a tool and 
   // A 50° tool opens 2 · 5 · tan 50° = 11.9 mm and leaves the lips 1.35 mm apart.
   await expect(page.getByLabel('Mouth')).toHaveValue('11.9');
   await expect(slip(page)).toContainText(/Stays open, folded\s*1\.4 mm/);
-  await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Held by').selectOption('tape');
-  await page.getByRole('region', { name: 'Chosen line' }).getByLabel('Work').selectOption('trench');
+  await choose(page.getByRole('region', { name: 'Chosen line' }), 'Held by', 'tape');
+  await choose(page.getByRole('region', { name: 'Chosen line' }), 'Work', 'trench');
   await expect(slip(page).getByRole('region', { name: 'Lines on this part' })).toContainText(/Trench\s*90°/);
   await page.keyboard.press('Control+z');
   await station(page, 'Cut list');
@@ -303,14 +304,14 @@ test('a wall stands on a floor: their square edges press, are bevelled by the me
   const standing = slip(page).getByRole('region', { name: 'Where it stands' });
   await expect(folds(page)).toContainText('Wall is one plate: nothing of it folds.');
   await standing.getByRole('button', { name: 'Stand it on another part' }).click();
-  await standing.getByLabel('on its').selectOption('edge 1 · 200.0');
-  await standing.getByLabel('at that part’s').selectOption('far skin');
-  await page.getByLabel('Shown folded').selectOption('what it stands with');
+  await choose(standing, 'on its', 'edge 1 · 200.0');
+  await choose(standing, 'at that part’s', 'far skin');
+  await choose(page, 'Shown folded', 'what it stands with');
   await expect(folds(page)).toContainText('2 pieces of 2 parts stand together.');
   // The wall's foot and the floor's edge are both square: they share a bar of foam.
   await expect(folds(page)).toContainText(/Floor and Wall are 2\.50 mm in each other/);
   await standing.getByText('It meets an edge of another part').click();
-  await standing.getByLabel('meets the part').selectOption('Floor');
+  await choose(standing, 'meets the part', 'Floor');
   await standing.getByRole('button', { name: 'Declare the seam' }).click();
   await expect(folds(page)).toContainText('2.50 mm in each other');
   await expect(folds(page)).toContainText('Met at 90°: bevels of 45° and 45°; they have 0° and 0°.');
@@ -346,7 +347,7 @@ test('the whole demo airframe is folded and stood together, and a click on it op
     .getByRole('option', { name: /Turtle deck/ })
     .click();
   await page.locator('body').press('u');
-  await page.getByLabel('Shown folded').selectOption('whole airframe');
+  await choose(page, 'Shown folded', 'whole airframe');
   await expect(folds(page)).toContainText('19 pieces of 13 parts stand together.');
   await expect(folds(page)).toContainText('No piece is in another.');
   await expect(folds(page)).toContainText('closed; the widest gap is 0 in.');

@@ -1,5 +1,6 @@
 import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 test('rectangles and circles by two places or by numbers; a row of copies; a cabin cut out; corners rounded', async ({
   page,
@@ -10,7 +11,7 @@ test('rectangles and circles by two places or by numbers; a row of copies; a cab
   await drawPlate(page, 'Body side', '300', '100');
   const strip = page.getByRole('form', { name: 'Type the next point' });
   await page.getByRole('button', { name: 'D hole' }).click();
-  await strip.getByLabel('Shape').selectOption('circle');
+  await choose(strip, 'Shape', 'circle');
   await typePoint(page, { across: '40', up: '30' });
   await strip.locator('input[name="width"]').fill('6');
   await strip.getByRole('button', { name: 'Add point' }).click();
@@ -31,7 +32,7 @@ test('rectangles and circles by two places or by numbers; a row of copies; a cab
   await expect(stations).toContainText(foam(4));
 
   await page.locator('body').press('d');
-  await strip.getByLabel('Shape').selectOption('rectangle');
+  await choose(strip, 'Shape', 'rectangle');
   await page.mouse.click(...at(100, 70));
   await page.mouse.click(...at(180, 110));
   await page.keyboard.press('Escape');

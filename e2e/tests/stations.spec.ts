@@ -9,6 +9,7 @@ import {
   test,
   ticket,
 } from '../support/workshop.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 test('figures that cannot be are refused where they are typed, and nothing changes', async ({ page, workshop }) => {
   await signUp(page, workshop);
@@ -33,7 +34,7 @@ test('figures that cannot be are refused where they are typed, and nothing chang
   await page.getByLabel('Factor').press('Escape');
   await expect(ticket(page, 'Scale')).toContainText('× 1.00');
   await station(page, 'Pages');
-  await page.getByLabel('Paper', { exact: true }).selectOption('own');
+  await choose(page, 'Paper', 'own size', { exact: true });
   await setFigure(page, 'Paper width', '20');
   await expect(page.getByRole('alert')).toContainText('goes from 90.0 mm');
 });
@@ -45,7 +46,7 @@ test('the ticket follows an edit, with the figure before struck through', async 
   const stations = page.getByRole('navigation', { name: 'Stations' });
   // 0.108 m² at 480 g/m².
   await expect(stations).toContainText('51.8 g');
-  await page.getByLabel('Made').selectOption('pair');
+  await choose(page, 'Made', 'port and starboard');
   await expect(stations).toContainText(/51\.8 g\s*104 g/);
   await expect(ticket(page, 'Pages')).toContainText(/\d+ A4/);
   await expect(ticket(page, 'Boards')).toContainText(/1 · 62 %/);
@@ -91,11 +92,11 @@ test('nesting can be stopped keeping the best; the same seed gives the same nest
   await drawPlate(page, 'Wide', '400', '200');
   await drawPlate(page, 'Small', '60', '60');
   await station(page, 'Boards');
-  await page.getByLabel('Orders to try').selectOption('until stopped');
+  await choose(page, 'Orders to try', 'until stopped');
   await page.getByRole('button', { name: 'Nest the parts' }).click();
   await page.getByRole('button', { name: 'Esc stop, keep best' }).click();
   await expect(page.getByText('2 pieces placed')).toBeVisible();
-  await page.getByLabel('Orders to try').selectOption('12');
+  await choose(page, 'Orders to try', '12, quick');
   const pieces = (): Promise<string[]> =>
     page
       .getByRole('application')

@@ -12,6 +12,7 @@ import {
   typePoint,
 } from '../support/workshop.ts';
 import { readPdf } from '../../scripts/test-support/read-pdf.ts';
+import { choose } from '../../scripts/test-support/choose.mjs';
 
 test('from the demo workshop to a cut list, as a newcomer goes', async ({ page, workshop }) => {
   await test.step('open the demo workshop without typing', async () => {
@@ -97,7 +98,7 @@ test('from the demo workshop to a cut list, as a newcomer goes', async ({ page, 
 
   await test.step('nest it with the four others', async () => {
     await station(page, 'Boards');
-    await page.getByLabel('Orders to try').selectOption('12');
+    await choose(page, 'Orders to try', '12, quick');
     await page.getByRole('button', { name: 'Nest the parts' }).click();
     await expect(page.getByRole('heading', { name: /^1 board · \d+ %/ })).toBeVisible({ timeout: 60_000 });
     await expect(page.getByText('5 pieces placed')).toBeVisible();

@@ -14,7 +14,7 @@ export const router = createRouter({
     },
     {
       path: '/airframes/:id',
-      component: () => import('./stations/AirframeFrame.vue'),
+      component: () => import('./frame/AirframeFrame.vue'),
       meta: { needsSession: true },
       children: [
         { path: '', redirect: (to) => ({ name: 'parts', params: to.params }) },

@@ -1,22 +1,13 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import type { Airframe, AirframeNest, AirframeSettings } from '@grain-fold/core/airframe';
 import type { Part } from '@grain-fold/core/part';
 import type { Board } from '@grain-fold/core/stock';
 import { BoardDto } from '../project/board.dto.ts';
 import { NestDto } from '../project/nest.dto.ts';
 import { PartDto } from '../project/part.dto.ts';
-import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsTextUpTo } from '../project/rules.ts';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsTextUpTo } from '../project/rules.ts';
 import { SettingsDto } from '../project/settings.dto.ts';
-
-/** A new, empty airframe. */
-export class CreateAirframe {
-  @IsNameUpTo(BOUNDS.nameLength) name!: string;
-  @IsIn(['mm', 'in'], { message: 'must be mm or in, got $value' }) unit!: 'mm' | 'in';
-}
-export class RenameAirframe {
-  @IsNameUpTo(BOUNDS.nameLength) name!: string;
-}
 
 const hasValue = (object: object): boolean => (object as { value?: unknown }).value !== null;
 const MOST_VERSION = 4_000_000_000;

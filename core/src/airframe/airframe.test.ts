@@ -6,7 +6,17 @@ import type { Airframe, AirframeNest } from './airframe.ts';
 import { quickFigures, slowFigures } from './figures.ts';
 import { foldView } from './fold-view.ts';
 import { faultsIn, nestHash, piecesOfAirframe } from './funnel.ts';
-import { isNestCurrent, materialNests, pieceFaults, boardViews, quickNest, searchAirframeNest, shapeOf, turnPlaced, turnsOn } from './nest-airframe.ts';
+import {
+  isNestCurrent,
+  materialNests,
+  pieceFaults,
+  boardViews,
+  quickNest,
+  searchAirframeNest,
+  shapeOf,
+  turnPlaced,
+  turnsOn,
+} from './nest-airframe.ts';
 
 const pair = after(plate(200, 100, 'wing'), {
   name: 'changeDetails',

@@ -1,4 +1,22 @@
-import { assemble, assemblyClashes, assemblyReport, assemblySeams, clashOf, foldedBy, foldedSizes, foldName, foldOrder, foldReport, standingWith, type Assembly, type Clash, type OrderedFold, type PlateSize, type SeamState, type StandingPart } from '../folds/index.ts';
+import {
+  assemble,
+  assemblyClashes,
+  assemblyReport,
+  assemblySeams,
+  clashOf,
+  foldedBy,
+  foldedSizes,
+  foldName,
+  foldOrder,
+  foldReport,
+  standingWith,
+  type Assembly,
+  type Clash,
+  type OrderedFold,
+  type PlateSize,
+  type SeamState,
+  type StandingPart,
+} from '../folds/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';

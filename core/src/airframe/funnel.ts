@@ -3,7 +3,14 @@ import { featureMaterials, tabRowOf, type TabRow } from '../features/index.ts';
 import { curveLength } from '../geometry/index.ts';
 import { findPath, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';
-import { existsIn, expandKey, resolve, starboardTwin, type ResolveContext, type ResolvedPart } from '../resolve/index.ts';
+import {
+  existsIn,
+  expandKey,
+  resolve,
+  starboardTwin,
+  type ResolveContext,
+  type ResolvedPart,
+} from '../resolve/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
 import { stableHash, memo, identityOf } from '../units/index.ts';

@@ -1,7 +1,25 @@
-export { type Airframe, type AirframeNest, type AirframeSettings, DEFAULT_SETTINGS, type NestSettings, type PlacedPiece, standardBoard } from './airframe.ts';
+export {
+  type Airframe,
+  type AirframeNest,
+  type AirframeSettings,
+  DEFAULT_SETTINGS,
+  type NestSettings,
+  type PlacedPiece,
+  standardBoard,
+} from './airframe.ts';
 export { standingPart } from './assembled.ts';
 export { type PaperPage, cutListDocument, pagesDocument } from './documents.ts';
 export { type QuickFigures, type SlowFigures, cutListOf, pagesOf, quickFigures, slowFigures } from './figures.ts';
 export { type FoldExtent, type FoldView, type ShownSeam, foldView, piecesOfView } from './fold-view.ts';
 export { contextOf, faultsIn, nestHash, partsInVariant, piecesOfAirframe, resolveIn } from './funnel.ts';
-export { type BoardView, boardViews, isNestCurrent, pieceFaults, quickNest, searchAirframeNest, shapeOf, turnPlaced, turnsOn } from './nest-airframe.ts';
+export {
+  type BoardView,
+  boardViews,
+  isNestCurrent,
+  pieceFaults,
+  quickNest,
+  searchAirframeNest,
+  shapeOf,
+  turnPlaced,
+  turnsOn,
+} from './nest-airframe.ts';

@@ -1,5 +1,17 @@
 import { applyTransform, boundsHeight, boundsOf, boundsWidth, polygonArea, type Shape } from '../geometry/index.ts';
-import { largestRest, placedShape, placementFaults, searchNest, type NestBoard, type NestInstance, type NestLayout, type NestPart, type Placement, type PlacementFault, placementTransform } from '../nesting/index.ts';
+import {
+  largestRest,
+  placedShape,
+  placementFaults,
+  searchNest,
+  type NestBoard,
+  type NestInstance,
+  type NestLayout,
+  type NestPart,
+  type Placement,
+  type PlacementFault,
+  placementTransform,
+} from '../nesting/index.ts';
 import { allowedTurns, type Board } from '../stock/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';

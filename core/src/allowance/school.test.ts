@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { foldedMouthGap, glueSection, grooveWallDegrees, largestFoldOf, schoolMouthWidth, type GrooveCut } from './school.ts';
+import {
+  foldedMouthGap,
+  glueSection,
+  grooveWallDegrees,
+  largestFoldOf,
+  schoolMouthWidth,
+  type GrooveCut,
+} from './school.ts';
 import { creasedSection } from './section.ts';
 
 const cut = (school: GrooveCut['school'], toolDegrees = 45): GrooveCut => ({ school, toolDegrees });

@@ -2,7 +2,14 @@ import { featureFaults, featureWord, isOnEdge, scaledFeature, type Feature } fro
 import { flattenClosedPath, isInsideRegion, midpoint } from '../geometry/index.ts';
 import { featureIdOf, findPath, holesOf, outlineOf, type Contour, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
-import { expandPart, type ExpandContext, siteOf, neededWidth, offCentreLine, ON_CENTRE_LINE_MM } from '../resolve/index.ts';
+import {
+  expandPart,
+  type ExpandContext,
+  siteOf,
+  neededWidth,
+  offCentreLine,
+  ON_CENTRE_LINE_MM,
+} from '../resolve/index.ts';
 import type { Board } from '../stock/index.ts';
 import type { Fault } from './fault.ts';
 

@@ -1,5 +1,13 @@
 import { foldReach } from '../editing/index.ts';
-import { distanceToEdge, distanceToRun, flattenClosedPath, flattenOpenPath, isInsideRegion, midpoint, type Point } from '../geometry/index.ts';
+import {
+  distanceToEdge,
+  distanceToRun,
+  flattenClosedPath,
+  flattenOpenPath,
+  isInsideRegion,
+  midpoint,
+  type Point,
+} from '../geometry/index.ts';
 import { canFold, isThroughCut, traitsOf, type Operation } from '../operations/index.ts';
 import { findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';

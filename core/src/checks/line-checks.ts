@@ -1,4 +1,12 @@
-import { curveLength, curveMeetings, curvePoint, distance, isInsideRegion, flattenClosedPath, midpoint } from '../geometry/index.ts';
+import {
+  curveLength,
+  curveMeetings,
+  curvePoint,
+  distance,
+  isInsideRegion,
+  flattenClosedPath,
+  midpoint,
+} from '../geometry/index.ts';
 import { canFold, traitsOf, type Operation } from '../operations/index.ts';
 import { holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
 import { curveOf, curvesOf } from '../paths/index.ts';

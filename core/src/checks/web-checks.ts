@@ -1,4 +1,17 @@
-import { boundsOf, boundsTouch, distance, flattenClosedPath, growBounds, interpolate, nearestParameter, times, unitVector, type Bounds, type Point, type Polygon } from '../geometry/index.ts';
+import {
+  boundsOf,
+  boundsTouch,
+  distance,
+  flattenClosedPath,
+  growBounds,
+  interpolate,
+  nearestParameter,
+  times,
+  unitVector,
+  type Bounds,
+  type Point,
+  type Polygon,
+} from '../geometry/index.ts';
 import { featureIdOf, isMirrorId, holesOf, outlineOf, type Contour, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';

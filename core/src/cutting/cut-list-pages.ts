@@ -1,5 +1,14 @@
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import { legendSample, lineInk, textInk, type Ink, partPicture, stateWords, type DocumentTitle, legendWords } from '../ink/index.ts';
+import {
+  legendSample,
+  lineInk,
+  textInk,
+  type Ink,
+  partPicture,
+  stateWords,
+  type DocumentTitle,
+  legendWords,
+} from '../ink/index.ts';
 import { traitsOf, type OperationKind } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';

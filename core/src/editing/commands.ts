@@ -1,11 +1,12 @@
 import { brokenInvariant, type Part } from '../part/index.ts';
-import { refused, type CommandResult } from './command.ts';
+import type { CommandResult } from './command.ts';
 import { changeSlot } from './features/change-slot.ts';
 import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } from './features/features.ts';
 import { pinDimension, removeDimension, setDimension } from './guides/dimensions.ts';
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides/guides.ts';
 import { settleGuides } from './guides/settle-guides.ts';
 import { meetCentreLine, setSymmetry } from './guides/symmetry.ts';
+import { madeIds, type MadeIds } from './made-ids.ts';
 import { changeDetails } from './part/change-details.ts';
 import { mirrorPart } from './part/mirror-part.ts';
 import { setVariants } from './part/set-variants.ts';
@@ -134,16 +135,23 @@ export type PartCommand = {
   [N in CommandName]: { readonly name: N; readonly args: Parameters<(typeof COMMANDS)[N]>[1] };
 }[CommandName];
 
+/** What a command did: the new part, the name of the step and what it made; or why it could not be done. */
+export type AppliedCommand =
+  | { readonly ok: true; readonly part: Part; readonly label: string; readonly made: MadeIds }
+  | { readonly ok: false; readonly message: string };
+
 /**
  * Runs an editing command. The given part is never changed, and a part that breaks its own rules is never returned.
- * @returns the new part with the name of the step, or a message that says why not
+ * @returns the new part with the name of the step and the ids of what it made, or a message that says why not
  */
-export function applyCommand(part: Part, command: PartCommand): CommandResult {
+export function applyCommand(part: Part, command: PartCommand): AppliedCommand {
   // The union above pairs each name with its own arguments; TypeScript cannot follow that through the lookup.
   const run = COMMANDS[command.name] as (part: Part, args: unknown) => CommandResult;
   const result = run(part, command.args);
   if (!result.ok) return result;
   const settled = settleGuides(part, result.part);
   const broken = brokenInvariant(settled);
-  return broken ? refused(`That would break ${part.name}: ${broken.message}.`) : { ...result, part: settled };
+  return broken
+    ? { ok: false, message: `That would break ${part.name}: ${broken.message}.` }
+    : { ...result, part: settled, made: madeIds(part, settled) };
 }

@@ -1,4 +1,14 @@
-import { add, curveLength, curvePoint, curveTangent, leftOf, parameterAtLength, times, unitVector, type Point } from '../geometry/index.ts';
+import {
+  add,
+  curveLength,
+  curvePoint,
+  curveTangent,
+  leftOf,
+  parameterAtLength,
+  times,
+  unitVector,
+  type Point,
+} from '../geometry/index.ts';
 import { polylineDraft } from '../paths/index.ts';
 import type { FeatureTraits } from './feature-kind.ts';
 import type { Stations } from './feature.ts';

@@ -1,4 +1,24 @@
-import { applyRigid, boundsCentre, composeRigid, cross3, interpolate, interpolate3, invertRigid, isInsideRegion, point3, STILL, subtract3, times3, turnAbout, turnVector, unit3, add3, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import {
+  applyRigid,
+  boundsCentre,
+  composeRigid,
+  cross3,
+  interpolate,
+  interpolate3,
+  invertRigid,
+  isInsideRegion,
+  point3,
+  STILL,
+  subtract3,
+  times3,
+  turnAbout,
+  turnVector,
+  unit3,
+  add3,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '../geometry/index.ts';
 import { findSegment, type Joint, type Part, type Place } from '../part/index.ts';
 import { fold, type FoldedPlates, type HingeState } from './fold.ts';
 import type { FoldedPart } from './folded-part.ts';

@@ -1,4 +1,12 @@
-import { applyRigid, composeRigid, STILL, turnAbout, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import {
+  applyRigid,
+  composeRigid,
+  STILL,
+  turnAbout,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '../geometry/index.ts';
 import type { FoldTree, Turn } from './fold-tree.ts';
 import type { Hinge } from './plates.ts';
 

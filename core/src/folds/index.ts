@@ -1,9 +1,29 @@
-export { type Assembly, type StandingPart, type StandingPiece, type StrayJoint, assemble, assemblyClashes, assemblySeams, standingWith } from './assembly.ts';
+export {
+  type Assembly,
+  type StandingPart,
+  type StandingPiece,
+  type StrayJoint,
+  assemble,
+  assemblyClashes,
+  assemblySeams,
+  standingWith,
+} from './assembly.ts';
 export { type OrderedFold, foldOrder } from './fold-order.ts';
 export { STRAY_WORDS, assemblyReport, foldName, foldReport } from './fold-report.ts';
 export { foldTree } from './fold-tree.ts';
 export { type HingeState, fold, foldedBy, placedPoint } from './fold.ts';
-export { FACE_COLOURS, type FoldedFace, type Viewpoint, drawnFaces, foldedFaces, foldedSvg, plateFaces, seenDirection, seenFrom, shaded } from './folded-faces.ts';
+export {
+  FACE_COLOURS,
+  type FoldedFace,
+  type Viewpoint,
+  drawnFaces,
+  foldedFaces,
+  foldedSvg,
+  plateFaces,
+  seenDirection,
+  seenFrom,
+  shaded,
+} from './folded-faces.ts';
 export { type SeamFigures, clashOf, foldNamesInOrder, foldsInOrder, plateBody, seamFigures } from './folded-part.ts';
 export { type PlateSize, type SizeEnd, foldedSizes, sizeCommand } from './folded-sizes.ts';
 export { type Clash, clashesOf } from './interference.ts';

@@ -1,5 +1,23 @@
 import { mitreMouthWidth } from '../allowance/index.ts';
-import { applyRigid, boundsOf, composeRigid, cross, distance, distanceToEdge, distanceToRun, interpolate, interpolate3, invertRigid, isInside, subtract, unitVector, type Bounds, type Point3, type Polygon, type RigidMap } from '../geometry/index.ts';
+import {
+  applyRigid,
+  boundsOf,
+  composeRigid,
+  cross,
+  distance,
+  distanceToEdge,
+  distanceToRun,
+  interpolate,
+  interpolate3,
+  invertRigid,
+  isInside,
+  subtract,
+  unitVector,
+  type Bounds,
+  type Point3,
+  type Polygon,
+  type RigidMap,
+} from '../geometry/index.ts';
 import { memo } from '../units/index.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';

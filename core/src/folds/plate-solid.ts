@@ -1,4 +1,16 @@
-import { add, cross, distance, distanceToRun, dot, leftOf, subtract, times, unitVector, type Point, type Polygon } from '../geometry/index.ts';
+import {
+  add,
+  cross,
+  distance,
+  distanceToRun,
+  dot,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+  type Polygon,
+} from '../geometry/index.ts';
 import { traitsOf, type PlateSide } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { leavesStrip, type FlatPlates, type Plate } from './plates.ts';

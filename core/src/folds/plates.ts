@@ -1,4 +1,27 @@
-import { add, bandAlong, boundsOf, counterClockwise, differenceOf, distance, distanceToRun, dot, intersectionOf, interpolate, isInside, isInsideRegion, leftOf, polygonArea, signedArea, subtract, times, unionOf, unitVector, type Point, type Polygon, type Region } from '../geometry/index.ts';
+import {
+  add,
+  bandAlong,
+  boundsOf,
+  counterClockwise,
+  differenceOf,
+  distance,
+  distanceToRun,
+  dot,
+  intersectionOf,
+  interpolate,
+  isInside,
+  isInsideRegion,
+  leftOf,
+  polygonArea,
+  signedArea,
+  subtract,
+  times,
+  unionOf,
+  unitVector,
+  type Point,
+  type Polygon,
+  type Region,
+} from '../geometry/index.ts';
 import { canFold, isThroughCut, traitsOf, turnOf, type Stroke } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 

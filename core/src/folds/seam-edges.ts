@@ -1,4 +1,13 @@
-import { applyRigid, distance, distanceToRun, dot, subtract, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import {
+  applyRigid,
+  distance,
+  distanceToRun,
+  dot,
+  subtract,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '../geometry/index.ts';
 import { isThroughCut } from '../operations/index.ts';
 import { drawnId, isMirrorId, pathsOf, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';

@@ -1,6 +1,24 @@
 import { STEEPEST_BEVEL_DEGREES, unequalBevelAngles } from '../allowance/index.ts';
 import type { PartCommand } from '../editing/index.ts';
-import { applyRigid, cross3, dot, dot3, interpolate3, invertRigid, leftOf, length3, subtract, subtract3, times, times3, turnVector, unit3, unitVector, type Point, type Point3 } from '../geometry/index.ts';
+import {
+  applyRigid,
+  cross3,
+  dot,
+  dot3,
+  interpolate3,
+  invertRigid,
+  leftOf,
+  length3,
+  subtract,
+  subtract3,
+  times,
+  times3,
+  turnVector,
+  unit3,
+  unitVector,
+  type Point,
+  type Point3,
+} from '../geometry/index.ts';
 import type { BoardFace } from '../operations/index.ts';
 import { drawnId } from '../part/index.ts';
 import { degrees } from '../units/index.ts';

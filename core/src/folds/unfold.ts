@@ -1,4 +1,14 @@
-import { add3, applyRigid, cross3, invertRigid, subtract3, turnVector, unit3, type Point3, type RigidMap } from '../geometry/index.ts';
+import {
+  add3,
+  applyRigid,
+  cross3,
+  invertRigid,
+  subtract3,
+  turnVector,
+  unit3,
+  type Point3,
+  type RigidMap,
+} from '../geometry/index.ts';
 
 /** A plate in space: a polygon on the skin of its hinges, seen counter-clockwise from its face. */
 export interface SpacePlate {

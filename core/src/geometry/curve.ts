@@ -1,5 +1,16 @@
 import { Bezier } from 'bezier-js';
-import { add, cross, distance, interpolate, nearestParameter, leftOf, midpoint, subtract, times, type Point } from './point.ts';
+import {
+  add,
+  cross,
+  distance,
+  interpolate,
+  nearestParameter,
+  leftOf,
+  midpoint,
+  subtract,
+  times,
+  type Point,
+} from './point.ts';
 import { applyTransform, isMirroring, type Transform } from './transform.ts';
 
 /** A straight run, a circular arc (bulge = tan of a quarter of its sweep, positive counter-clockwise), or a cubic curve. */

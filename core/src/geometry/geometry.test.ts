@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { selfCrossings } from './crossings.ts';
 import { arcGeometry, bulgeThrough, curveLength, curvePoint, nearestOnCurve, splitCurve, type Curve } from './curve.ts';
 import { roomiestPlace } from './inner-place.ts';
-import { flattenClosedPath, pathLength, pathSignedArea, reversePath, svgPath, transformPath, type Path } from './path.ts';
+import {
+  flattenClosedPath,
+  pathLength,
+  pathSignedArea,
+  reversePath,
+  svgPath,
+  transformPath,
+  type Path,
+} from './path.ts';
 import { distance, type Point } from './point.ts';
 import { polygonArea } from './polygon.ts';
 import { bandAlong, differenceOf, growRegion, intersectionOf, regionArea, unionOf } from './region.ts';

@@ -1,5 +1,13 @@
 import { chain, cutCurve } from './combine-outlines.ts';
-import { arcGeometry, bulgeThrough, curvePoint, curveTangent, nearestOnCurve, splitCurve, type Curve } from './curve.ts';
+import {
+  arcGeometry,
+  bulgeThrough,
+  curvePoint,
+  curveTangent,
+  nearestOnCurve,
+  splitCurve,
+  type Curve,
+} from './curve.ts';
 import { curveMeetings } from './meetings.ts';
 import { pathSignedArea, reversePath, type Path } from './path.ts';
 import { add, cross, distance, subtract, times, type Point } from './point.ts';

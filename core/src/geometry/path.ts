@@ -1,6 +1,14 @@
 import { memo } from '../units/index.ts';
 import { boundsOf, type Bounds } from './bounds.ts';
-import { areaBeyondChord, curveLength, flattenCurve, nearestOnCurve, reverseCurve, transformCurve, type Curve } from './curve.ts';
+import {
+  areaBeyondChord,
+  curveLength,
+  flattenCurve,
+  nearestOnCurve,
+  reverseCurve,
+  transformCurve,
+  type Curve,
+} from './curve.ts';
 import { cross, distance, type Point } from './point.ts';
 import type { Polygon } from './polygon.ts';
 import type { Transform } from './transform.ts';

@@ -1,13 +1,26 @@
-import { add, boundsOf, directionDegrees, distance, flattenOpenPath, isInside, leftOf, subtract, times, unitVector, type Path, type Point } from '../geometry/index.ts';
-import { type LineMark, type TextMark, type Dash, run, type Tone } from '../marks/index.ts';
+import {
+  add,
+  boundsOf,
+  directionDegrees,
+  distance,
+  flattenOpenPath,
+  isInside,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
+import { type DrawnMark, type LineMark, type TextMark, type Dash, run, type Tone } from '../marks/index.ts';
 import { traitsOf, strokePen, type Stroke } from '../operations/index.ts';
 import { dimensionEnds, type PlacedDimension } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { formatLength, type LengthUnit, memo } from '../units/index.ts';
 
 /** Lines and dots of a part in the line code: readable in black and white, true widths. In drawing order; remembered by part. */
-export const lineMarks = memo((part: ResolvedPart): readonly LineMark[] => {
-  const cut = (path: Path, closed: boolean): LineMark => ({
+export const lineMarks = memo((part: ResolvedPart): readonly DrawnMark[] => {
+  const cut = (path: Path, closed: boolean): DrawnMark => ({
     kind: 'path',
     path,
     closed,
@@ -43,9 +56,9 @@ export const lineCode = (part: ResolvedPart, unit: LengthUnit): readonly LineMar
 const DIMENSION_TICK_MM = 3;
 
 /** A dimension's thin line with a tick at either end. */
-function dimensionLines(dimension: PlacedDimension): readonly LineMark[] {
+function dimensionLines(dimension: PlacedDimension): readonly DrawnMark[] {
   const [a, b, step] = dimensionEnds(dimension);
-  const mark = (path: Path, dash: Dash): LineMark => ({
+  const mark = (path: Path, dash: Dash): DrawnMark => ({
     kind: 'path',
     path,
     closed: false,
@@ -56,7 +69,7 @@ function dimensionLines(dimension: PlacedDimension): readonly LineMark[] {
   });
   const along = unitVector(a, b),
     aside = times(leftOf(along), DIMENSION_TICK_MM / 2);
-  const tick = (p: Point): LineMark => mark(run(subtract(p, aside), add(p, aside)), 'solid');
+  const tick = (p: Point): DrawnMark => mark(run(subtract(p, aside), add(p, aside)), 'solid');
   return [
     mark(run(a, b), 'solid'),
     tick(a),

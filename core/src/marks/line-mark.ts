@@ -1,4 +1,13 @@
-import { applyTransform, add, directionDegrees, rotation, transformPath, type Path, type Point, type Transform } from '../geometry/index.ts';
+import {
+  applyTransform,
+  add,
+  directionDegrees,
+  rotation,
+  transformPath,
+  type Path,
+  type Point,
+  type Transform,
+} from '../geometry/index.ts';
 
 /** How heavy a line is drawn; the painter knows the width for its medium. */
 export type Pen = 'heavy' | 'middle' | 'thin';

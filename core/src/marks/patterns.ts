@@ -1,4 +1,19 @@
-import { add, boundsOf, cross, distance, dot, interpolate, isInside, leftOf, subtract, times, unitVector, type Path, type Point, type Region } from '../geometry/index.ts';
+import {
+  add,
+  boundsOf,
+  cross,
+  distance,
+  dot,
+  interpolate,
+  isInside,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Path,
+  type Point,
+  type Region,
+} from '../geometry/index.ts';
 import { radians } from '../units/index.ts';
 
 /** Distances of the code in mm. */

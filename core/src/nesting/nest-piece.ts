@@ -1,4 +1,17 @@
-import { applyTransform, boundsOf, compose, counterClockwise, growRegion, mirrorX, polygonArea, rotation, translation, type Point, type Shape, type Transform } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsOf,
+  compose,
+  counterClockwise,
+  growRegion,
+  mirrorX,
+  polygonArea,
+  rotation,
+  translation,
+  type Point,
+  type Shape,
+  type Transform,
+} from '../geometry/index.ts';
 import type { NestPart, Placement, XY } from './instance.ts';
 import { slabShape, type SlabShape } from './slab-shape.ts';
 

@@ -1,10 +1,30 @@
-import { foldedMouthGap, foldOfMouth, glueSection, grooveWallDegrees, LARGEST_GROOVE_FOLD_DEGREES, largestFoldOf, LEAST_TOOL_DEGREES, mitreMouthWidth, MOST_TOOL_DEGREES, schoolMouthWidth, USUAL_TOOL_DEGREES, type GrooveCut, type GrooveSchool } from '../allowance/index.ts';
+import {
+  foldedMouthGap,
+  foldOfMouth,
+  glueSection,
+  grooveWallDegrees,
+  LARGEST_GROOVE_FOLD_DEGREES,
+  largestFoldOf,
+  LEAST_TOOL_DEGREES,
+  mitreMouthWidth,
+  MOST_TOOL_DEGREES,
+  schoolMouthWidth,
+  USUAL_TOOL_DEGREES,
+  type GrooveCut,
+  type GrooveSchool,
+} from '../allowance/index.ts';
 import { bandAlong, intersectionOf } from '../geometry/index.ts';
 import { formatAngle } from '../units/index.ts';
 import { HELD_BY } from './held-by.ts';
 import type { HingeGround, OperationBase } from './operation-base.ts';
 import { ANGLE_BOUNDS, SIZE_BOUNDS } from './operation-field.ts';
-import { tapeWord, type CutDetails, type OperationFault, type OperationFigure, type OperationTraits } from './operation-kind.ts';
+import {
+  tapeWord,
+  type CutDetails,
+  type OperationFault,
+  type OperationFigure,
+  type OperationTraits,
+} from './operation-kind.ts';
 import { SAMPLE_RAILS, sampleCentre } from './sample-marks.ts';
 import type { StrokeOf } from './stroke.ts';
 

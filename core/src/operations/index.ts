@@ -3,6 +3,28 @@ export { cutOf } from './groove.ts';
 export type { Operation, OperationDraft, OperationKind, Stroke } from './kinds.ts';
 export type { BoardFace, OperationPlace } from './operation-base.ts';
 export { type OperationField, isOptionalField } from './operation-field.ts';
-export type { OperationFault, PlateSide } from './operation-kind.ts';
-export { FOLD_STYLES, OPERATION_KINDS, canFold, fieldFault, fieldOf, isThroughCut, lineFault, mirroredOperation, operationAngle, operationArea, operationCaption, operationDataFault, operationDepth, operationDraft, operationFaults, operationWidth, operationWord, traitsOf, turnOf, workOfTurn } from './operation-traits.ts';
+export type { OperationFault, OperationFigure, PlateSide } from './operation-kind.ts';
+export {
+  FOLD_STYLES,
+  OPERATION_KINDS,
+  canFold,
+  fieldFault,
+  fieldOf,
+  isThroughCut,
+  lineFault,
+  mirroredOperation,
+  operationAngle,
+  operationArea,
+  operationCaption,
+  operationDataFault,
+  operationDepth,
+  operationDraft,
+  operationFaults,
+  operationFigures,
+  operationWidth,
+  operationWord,
+  traitsOf,
+  turnOf,
+  workOfTurn,
+} from './operation-traits.ts';
 export { strokePen } from './stroke-pen.ts';

@@ -1,5 +1,26 @@
-import { applyTransform, boundsCentre, boundsHeight, boundsWidth, compose, rotation, translation, type Bounds, type Point, type Transform } from '../geometry/index.ts';
-import { type DocumentTitle, stateWords, boxInk, inksOfMark, lineInk, textInk, type Ink, legendSample, legendWords } from '../ink/index.ts';
+import {
+  applyTransform,
+  boundsCentre,
+  boundsHeight,
+  boundsWidth,
+  compose,
+  rotation,
+  translation,
+  type Bounds,
+  type Point,
+  type Transform,
+} from '../geometry/index.ts';
+import {
+  type DocumentTitle,
+  stateWords,
+  boxInk,
+  inksOfMark,
+  lineInk,
+  textInk,
+  type Ink,
+  legendSample,
+  legendWords,
+} from '../ink/index.ts';
 import { lineCode } from '../linecode/index.ts';
 import { formatLength, MM_PER_INCH, radians, type LengthUnit } from '../units/index.ts';
 import { foldNumbers } from './fold-numbers.ts';

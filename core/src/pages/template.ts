@@ -1,4 +1,11 @@
-import { boundsOf, flattenClosedPath, flattenOpenPath, roomiestPlace, type Bounds, type Point } from '../geometry/index.ts';
+import {
+  boundsOf,
+  flattenClosedPath,
+  flattenOpenPath,
+  roomiestPlace,
+  type Bounds,
+  type Point,
+} from '../geometry/index.ts';
 import { traitsOf } from '../operations/index.ts';
 import { dimensionEnds } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';

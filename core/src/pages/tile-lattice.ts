@@ -1,4 +1,15 @@
-import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, directionDegrees, growBounds, rotation, type Bounds, type Point } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsHeight,
+  boundsOf,
+  boundsWidth,
+  convexHull,
+  directionDegrees,
+  growBounds,
+  rotation,
+  type Bounds,
+  type Point,
+} from '../geometry/index.ts';
 
 /** Lines of ink, and how much it hurts to have a seam across each. */
 export interface InkLine {

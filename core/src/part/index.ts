@@ -5,7 +5,23 @@ export type { Attachment, Guide, GuideBase } from './guide.ts';
 export { IdSource } from './id-source.ts';
 export { brokenInvariant } from './invariants.ts';
 export { withoutLostPlaces } from './lost-places.ts';
-export { type Contour, type DrawnLine, FURTHEST_COORDINATE_MM, type Joint, type Part, type Place, type PlateSlot, type Seam, type Symmetry, emptyPart, findPath, holesOf, outlineOf, pathsOf, piecesOf } from './part.ts';
+export {
+  type Contour,
+  type DrawnLine,
+  FURTHEST_COORDINATE_MM,
+  type Joint,
+  type Part,
+  type Place,
+  type PlateSlot,
+  type Seam,
+  type Symmetry,
+  emptyPart,
+  findPath,
+  holesOf,
+  outlineOf,
+  pathsOf,
+  piecesOf,
+} from './part.ts';
 export { type PlacedDimension, dimensionEnds, dimensionValue, placedDimensions } from './placed-dimensions.ts';
 export { guideShape, placedGuides } from './placed-guides.ts';
 export { type StraightLine, lineName, straightLines } from './straight-lines.ts';

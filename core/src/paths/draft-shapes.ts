@@ -1,4 +1,15 @@
-import { add, bulgeThrough, cross, distance, dot, leftOf, subtract, times, unitVector, type Point } from '../geometry/index.ts';
+import {
+  add,
+  bulgeThrough,
+  cross,
+  distance,
+  dot,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+} from '../geometry/index.ts';
 import type { PathDraft } from './path-draft.ts';
 
 /** Rectangle from its lower left corner. */

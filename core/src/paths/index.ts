@@ -1,5 +1,23 @@
-export { bulgeLeaving, bulgeOfRadius, circleDraft, polygonDraft, polylineDraft, rectangleDraft, roundEndedSlot } from './draft-shapes.ts';
-export { type DrawnPath, FINE_TOLERANCE_MM, type PathNode, SIZING_WORDS, type Segment, type Sizing, curveOf, curvesOf, segmentFrom } from './drawn-path.ts';
+export {
+  bulgeLeaving,
+  bulgeOfRadius,
+  circleDraft,
+  polygonDraft,
+  polylineDraft,
+  rectangleDraft,
+  roundEndedSlot,
+} from './draft-shapes.ts';
+export {
+  type DrawnPath,
+  FINE_TOLERANCE_MM,
+  type PathNode,
+  SIZING_WORDS,
+  type Segment,
+  type Sizing,
+  curveOf,
+  curvesOf,
+  segmentFrom,
+} from './drawn-path.ts';
 export { type GuideShape, ON_GUIDE_MM, guideCrossings, isOnGuide, nearestOnGuide, shapeBeside } from './guide-shape.ts';
 export { curvesNear } from './near-curves.ts';
 export { type DraftSegment, type PathDraft, draftFault, pathFromDraft } from './path-draft.ts';

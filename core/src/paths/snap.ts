@@ -1,4 +1,16 @@
-import { cross, curveMeetings, curvePoint, curveTangent, distance, dot, nearestOnCurve, subtract, unitVector, type Curve, type Point } from '../geometry/index.ts';
+import {
+  cross,
+  curveMeetings,
+  curvePoint,
+  curveTangent,
+  distance,
+  dot,
+  nearestOnCurve,
+  subtract,
+  unitVector,
+  type Curve,
+  type Point,
+} from '../geometry/index.ts';
 import type { DrawnPath } from './drawn-path.ts';
 import { guideCrossings, nearestOnGuide, type GuideShape } from './guide-shape.ts';
 import { centresOf, curvesNear, type PlacedCurve } from './near-curves.ts';

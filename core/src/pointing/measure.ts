@@ -1,4 +1,15 @@
-import { arcGeometry, cross, curveLength, curveTangent, distance, dot, nearestOnPath, splitCurve, type Path, type Point } from '../geometry/index.ts';
+import {
+  arcGeometry,
+  cross,
+  curveLength,
+  curveTangent,
+  distance,
+  dot,
+  nearestOnPath,
+  splitCurve,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import { pathsOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import { degrees } from '../units/index.ts';

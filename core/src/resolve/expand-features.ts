@@ -1,4 +1,11 @@
-import { featureDrawing, isOnEdge, type Feature, type FeatureContext, type FeatureDrawing, type FeatureSite } from '../features/index.ts';
+import {
+  featureDrawing,
+  isOnEdge,
+  type Feature,
+  type FeatureContext,
+  type FeatureDrawing,
+  type FeatureSite,
+} from '../features/index.ts';
 import { pathSignedArea } from '../geometry/index.ts';
 import type { Operation } from '../operations/index.ts';
 import { derivedId, pieceId, findPath, type Contour, type DrawnLine, type Part } from '../part/index.ts';

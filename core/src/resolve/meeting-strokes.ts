@@ -1,4 +1,21 @@
-import { add, boundsOf, boundsTouch, counterClockwise, differenceOf, dot, intersectionOf, leftOf, polygonArea, times, unionOf, unitVector, type Bounds, type Point, type Polygon, type Region } from '../geometry/index.ts';
+import {
+  add,
+  boundsOf,
+  boundsTouch,
+  counterClockwise,
+  differenceOf,
+  dot,
+  intersectionOf,
+  leftOf,
+  polygonArea,
+  times,
+  unionOf,
+  unitVector,
+  type Bounds,
+  type Point,
+  type Polygon,
+  type Region,
+} from '../geometry/index.ts';
 import { traitsOf, type Stroke } from '../operations/index.ts';
 
 /** Bevels round curved edges run along many short pieces; beyond so many they are left as they are drawn. */

@@ -1,5 +1,16 @@
 import { slotWidth } from '../allowance/index.ts';
-import { add, boundsCentre, boundsOf, distance, dot, leftOf, subtract, times, unitVector, type Point } from '../geometry/index.ts';
+import {
+  add,
+  boundsCentre,
+  boundsOf,
+  distance,
+  dot,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+} from '../geometry/index.ts';
 import type { Contour, Part } from '../part/index.ts';
 import type { DrawnPath } from '../paths/index.ts';
 

@@ -1,4 +1,15 @@
-import { boundsOf, counterClockwise, flattenClosedPath, flattenOpenPath, pathLength, pathSignedArea, type Bounds, type Path, type Polygon, type Region } from '../geometry/index.ts';
+import {
+  boundsOf,
+  counterClockwise,
+  flattenClosedPath,
+  flattenOpenPath,
+  pathLength,
+  pathSignedArea,
+  type Bounds,
+  type Path,
+  type Polygon,
+  type Region,
+} from '../geometry/index.ts';
 import type { Stroke } from '../operations/index.ts';
 import { placedDimensions, type PlacedDimension, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';

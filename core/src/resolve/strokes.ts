@@ -1,5 +1,26 @@
-import { bandAlong, counterClockwise, distance, flattenClosedPath, flattenOpenPath, pathLength, runsInside, type Path, type Point, type Region } from '../geometry/index.ts';
-import { cutOf, traitsOf, operationAngle, operationArea, operationCaption, operationDepth, operationWidth, type Operation, type Stroke } from '../operations/index.ts';
+import {
+  bandAlong,
+  counterClockwise,
+  distance,
+  flattenClosedPath,
+  flattenOpenPath,
+  pathLength,
+  runsInside,
+  type Path,
+  type Point,
+  type Region,
+} from '../geometry/index.ts';
+import {
+  cutOf,
+  traitsOf,
+  operationAngle,
+  operationArea,
+  operationCaption,
+  operationDepth,
+  operationWidth,
+  type Operation,
+  type Stroke,
+} from '../operations/index.ts';
 import { findPath, type Part } from '../part/index.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
 

@@ -1,4 +1,14 @@
-import { boundsOf, counterClockwise, mirrorX, reversePath, transformPath, type Path, type Polygon, type Region, applyTransform } from '../geometry/index.ts';
+import {
+  boundsOf,
+  counterClockwise,
+  mirrorX,
+  reversePath,
+  transformPath,
+  type Path,
+  type Polygon,
+  type Region,
+  applyTransform,
+} from '../geometry/index.ts';
 import type { Stroke } from '../operations/index.ts';
 import type { ResolvedPart } from './resolve.ts';
 

@@ -1,5 +1,12 @@
 import { after, airframeOf, foam, groove, made, plate, withBevel, withLine, withRound } from '../../test/samples.ts';
-import { cutListOf, faultsIn, partsInVariant, piecesOfAirframe, quickFigures, type Airframe } from '../airframe/index.ts';
+import {
+  cutListOf,
+  faultsIn,
+  partsInVariant,
+  piecesOfAirframe,
+  quickFigures,
+  type Airframe,
+} from '../airframe/index.ts';
 import { applyCommand, copiedFrom, type PartCommand } from '../editing/index.ts';
 import { lineMarks, lineTexts } from '../linecode/index.ts';
 import { emptyPart, holesOf, outlineOf, type Part } from '../part/index.ts';

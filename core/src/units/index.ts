@@ -1,6 +1,13 @@
 export { degrees, normaliseDegrees, radians } from './angle.ts';
 export { CoreError } from './core-error.ts';
-export { countOf, formatAngle, formatLength, formatLengthWithUnit, formatMass, formatRunLength } from './format-length.ts';
+export {
+  countOf,
+  formatAngle,
+  formatLength,
+  formatLengthWithUnit,
+  formatMass,
+  formatRunLength,
+} from './format-length.ts';
 export { type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 export { identityOf, memo } from './memo.ts';
 export { parseLength, parseNumber } from './parse-length.ts';

@@ -3,7 +3,7 @@ import { computed, shallowRef, ref, toRaw } from 'vue';
 import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
 import { standardBoard, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
 import type { AirframeAction } from '@grain-fold/core/checks';
-import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
+import { applyCommand, type MadeIds, type PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
 import { airframesApi } from '../api/airframes.ts';
 import { ApiError } from '../api/client.ts';
@@ -124,29 +124,30 @@ export const useAirframe = defineStore('airframe', () => {
   const undo = (): void => walk(-1);
   const redo = (): void => walk(1);
 
-  /** Runs an editing command on a part. @returns whether it was done; if not, `message` says why */
-  const run = (partId: string, command: PartCommand): boolean => runAll(partId, [command], '');
+  /** Runs an editing command on a part. @returns what it made; undefined when it was not done, and `message` says why */
+  const run = (partId: string, command: PartCommand): MadeIds | undefined => runAll(partId, [command], '');
 
-  /** Runs several commands as one step of the history: all of them, or none. */
-  function runAll(partId: string, commands: readonly PartCommand[], label: string): boolean {
+  /** Runs several commands as one step of the history: all of them, or none. @returns what the last one made */
+  function runAll(partId: string, commands: readonly PartCommand[], label: string): MadeIds | undefined {
     const now = airframe.value;
     const part = now?.parts.find(({ id }) => id === partId);
-    if (!now || !part) return false;
+    if (!now || !part) return undefined;
     let edited = part,
-      last = label;
+      last = label,
+      made: MadeIds | undefined;
     for (const command of commands) {
       const result = applyCommand(edited, command);
       if (!result.ok) {
         message.value = result.message;
-        return false;
+        return undefined;
       }
-      [edited, last] = [result.part, result.label];
+      ({ part: edited, label: last, made } = result);
     }
     commit(commands.length === 1 ? last : label, {
       ...now,
       parts: now.parts.map((one) => (one === part ? edited : one)),
     });
-    return true;
+    return made;
   }
 
   /** Runs commands on several parts as one step of the history: all of them, or none. */

@@ -1,5 +1,12 @@
 import { expose } from 'comlink';
-import { cutListOf, pagesOf, quickFigures, slowFigures, type Airframe, type SlowFigures } from '@grain-fold/core/airframe';
+import {
+  cutListOf,
+  pagesOf,
+  quickFigures,
+  slowFigures,
+  type Airframe,
+  type SlowFigures,
+} from '@grain-fold/core/airframe';
 import type { CutList } from '@grain-fold/core/cutting';
 import type { PagePlan } from '@grain-fold/core/pages';
 import { worked, type Worked } from './worked.ts';

@@ -1,6 +1,23 @@
-import { featureTraits, featureWord, isOnEdge, lettersMissing, type Feature, type FeatureEdge, type FeatureField, type FeatureKind } from '../../features/index.ts';
+import {
+  featureTraits,
+  featureWord,
+  isOnEdge,
+  lettersMissing,
+  type Feature,
+  type FeatureEdge,
+  type FeatureField,
+  type FeatureKind,
+} from '../../features/index.ts';
 import { flattenClosedPath, isFinitePoint, roomiestPlace, type Point } from '../../geometry/index.ts';
-import { findPath, FURTHEST_COORDINATE_MM, holesOf, outlineOf, type Part, IdSource, withoutLostPlaces } from '../../part/index.ts';
+import {
+  findPath,
+  FURTHEST_COORDINATE_MM,
+  holesOf,
+  outlineOf,
+  type Part,
+  IdSource,
+  withoutLostPlaces,
+} from '../../part/index.ts';
 import { curvesOf } from '../../paths/index.ts';
 import { withMirrorHalf } from '../../resolve/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';

@@ -1,5 +1,13 @@
 import { interpolate, subtract } from '../../geometry/index.ts';
-import { dimensionValue, placedDimensions, type DimensionAlong, FURTHEST_COORDINATE_MM, type Part, findNode, IdSource } from '../../part/index.ts';
+import {
+  dimensionValue,
+  placedDimensions,
+  type DimensionAlong,
+  FURTHEST_COORDINATE_MM,
+  type Part,
+  findNode,
+  IdSource,
+} from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';
 

@@ -1,5 +1,14 @@
 import { isFinitePoint, type Point } from '../../geometry/index.ts';
-import { guideShape, type Guide, type GuideBase, FURTHEST_COORDINATE_MM, type Part, findNode, IdSource, withoutLostPlaces } from '../../part/index.ts';
+import {
+  guideShape,
+  type Guide,
+  type GuideBase,
+  FURTHEST_COORDINATE_MM,
+  type Part,
+  findNode,
+  IdSource,
+  withoutLostPlaces,
+} from '../../part/index.ts';
 import { formatLengthWithUnit } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 

@@ -1,4 +1,15 @@
-import { applyTransform, compose, isFinitePoint, isMirroring, rotation, rotationAbout, scaling, translation, type Point, type Transform } from '../../geometry/index.ts';
+import {
+  applyTransform,
+  compose,
+  isFinitePoint,
+  isMirroring,
+  rotation,
+  rotationAbout,
+  scaling,
+  translation,
+  type Point,
+  type Transform,
+} from '../../geometry/index.ts';
 import { mirroredOperation, type Operation } from '../../operations/index.ts';
 import { pathsOf, type Contour, type DrawnLine, type Part, IdSource } from '../../part/index.ts';
 import type { DrawnPath, Segment } from '../../paths/index.ts';

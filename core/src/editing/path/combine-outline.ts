@@ -1,5 +1,14 @@
 import { combineOutlines, pathSignedArea, type Combination } from '../../geometry/index.ts';
-import { findPath, outlineOf, type Contour, type Part, IdSource, pathWord, withoutLostPlaces, withPath } from '../../part/index.ts';
+import {
+  findPath,
+  outlineOf,
+  type Contour,
+  type Part,
+  IdSource,
+  pathWord,
+  withoutLostPlaces,
+  withPath,
+} from '../../part/index.ts';
 import { curvesOf, segmentFrom } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { overSplits, rebuildPath } from './rebuild-path.ts';

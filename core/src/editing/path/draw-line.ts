@@ -1,4 +1,10 @@
-import { lineFault, operationDataFault, operationWord, type Operation, type OperationDraft } from '../../operations/index.ts';
+import {
+  lineFault,
+  operationDataFault,
+  operationWord,
+  type Operation,
+  type OperationDraft,
+} from '../../operations/index.ts';
 import { type DrawnLine, type Part, IdSource } from '../../part/index.ts';
 import { type Sizing, draftFault, pathFromDraft, type PathDraft } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';

@@ -1,5 +1,25 @@
-import { cross, curvePoint, curveTangent, dot, nearestOnCurve, offsetOutline, pathSignedArea, reversePath, type Curve, type Path } from '../../geometry/index.ts';
-import { findPath, type Contour, type DrawnLine, type Part, IdSource, pathWord, withoutLostPlaces, withPath } from '../../part/index.ts';
+import {
+  cross,
+  curvePoint,
+  curveTangent,
+  dot,
+  nearestOnCurve,
+  offsetOutline,
+  pathSignedArea,
+  reversePath,
+  type Curve,
+  type Path,
+} from '../../geometry/index.ts';
+import {
+  findPath,
+  type Contour,
+  type DrawnLine,
+  type Part,
+  IdSource,
+  pathWord,
+  withoutLostPlaces,
+  withPath,
+} from '../../part/index.ts';
 import { curvesOf, type DrawnPath, segmentFrom } from '../../paths/index.ts';
 import { formatLengthWithUnit } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';

@@ -1,6 +1,14 @@
 import { pathSignedArea, selfCrossings, splitCurve, type Curve, type SelfCrossing } from '../../geometry/index.ts';
 import { findPath, type Part, IdSource, pathWord, withoutLostPlaces, withPath } from '../../part/index.ts';
-import { curveOf, curvesOf, FINE_TOLERANCE_MM, type DrawnPath, type PathNode, type Segment, segmentFrom } from '../../paths/index.ts';
+import {
+  curveOf,
+  curvesOf,
+  FINE_TOLERANCE_MM,
+  type DrawnPath,
+  type PathNode,
+  type Segment,
+  segmentFrom,
+} from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Cuts the smaller loop off where a closed path crosses itself, at its first crossing. */

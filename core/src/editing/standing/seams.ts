@@ -1,6 +1,13 @@
 import { distance, leftOf, times, unitVector } from '../../geometry/index.ts';
 import { isThroughCut } from '../../operations/index.ts';
-import { FURTHEST_COORDINATE_MM, type Part, findSegment, IdSource, withoutLostPlaces, withPath } from '../../part/index.ts';
+import {
+  FURTHEST_COORDINATE_MM,
+  type Part,
+  findSegment,
+  IdSource,
+  withoutLostPlaces,
+  withPath,
+} from '../../part/index.ts';
 import type { DrawnPath } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';

@@ -1,4 +1,11 @@
-import { lineFault, operationDataFault, operationWord, type Operation, type OperationPlace, type OperationDraft } from '../../operations/index.ts';
+import {
+  lineFault,
+  operationDataFault,
+  operationWord,
+  type Operation,
+  type OperationPlace,
+  type OperationDraft,
+} from '../../operations/index.ts';
 import { findPath, type Part, IdSource } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 

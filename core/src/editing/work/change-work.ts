@@ -1,4 +1,12 @@
-import { lineFault, operationAngle, traitsOf, turnOf, workOfTurn, type Operation, type OperationKind } from '../../operations/index.ts';
+import {
+  lineFault,
+  operationAngle,
+  traitsOf,
+  turnOf,
+  workOfTurn,
+  type Operation,
+  type OperationKind,
+} from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 

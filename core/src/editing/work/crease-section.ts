@@ -1,5 +1,14 @@
 import { creasedSection } from '../../allowance/index.ts';
-import { curveLength, curvePoint, leftOf, pathLength, times, unitVector, type Path, type Point } from '../../geometry/index.ts';
+import {
+  curveLength,
+  curvePoint,
+  leftOf,
+  pathLength,
+  times,
+  unitVector,
+  type Path,
+  type Point,
+} from '../../geometry/index.ts';
 import type { Operation } from '../../operations/index.ts';
 import { type DrawnLine, type Part, IdSource } from '../../part/index.ts';
 import { curvesOf } from '../../paths/index.ts';

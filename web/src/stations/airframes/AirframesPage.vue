@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { ElMessage, ElMessageBox } from 'element-plus';
+import { ElMessage, ElMessageBox, type UploadFile } from 'element-plus';
 import 'element-plus/theme-chalk/el-message-box.css';
 import dayjs from 'dayjs';
-import { computed, onMounted, ref } from 'vue';
+import { Download, Plus, Upload } from '@element-plus/icons-vue';
+import { useDropZone } from '@vueuse/core';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { AirframeLine } from '@grain-fold/contract';
 import { airframesApi, documentAddress } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
-import GrainFoldMark from '../../components/GrainFoldMark.vue';
-import PartThumbnail from '../../components/PartThumbnail.vue';
+import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
+import PartThumbnail from '../../pictures/PartThumbnail.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useSession } from '../../stores/session.ts';
 import NewAirframeDialog from './NewAirframeDialog.vue';
@@ -22,7 +24,17 @@ const lines = ref<readonly AirframeLine[]>([]);
 const isLoaded = ref(false);
 const showsAway = ref(false);
 const isMaking = ref(false);
-const chooser = ref<HTMLInputElement>();
+const takeFile = ({ raw }: UploadFile): void => {
+  if (raw) void importFile(raw);
+};
+/** A project file dropped anywhere on the page is taken in. */
+const page = useTemplateRef<HTMLElement>('page');
+const { isOverDropZone } = useDropZone(page, {
+  multiple: false,
+  onDrop: (files) => {
+    if (files?.[0]) void importFile(files[0]);
+  },
+});
 const fault = ref('');
 
 const shown = computed(() => lines.value.filter((line) => (line.putAwayAt !== null) === showsAway.value));
@@ -81,11 +93,7 @@ const setAway = (line: AirframeLine, isAway: boolean): Promise<void> =>
       grouping: true,
     });
   });
-async function importFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function importFile(file: File): Promise<void> {
   await attempt(async () => {
     if (file.size > LARGEST_FILE)
       throw new ApiError({
@@ -106,32 +114,25 @@ async function signOut(): Promise<void> {
 </script>
 
 <template>
-  <div class="page">
+  <div ref="page" class="page" :class="{ over: isOverDropZone }">
     <header>
       <p class="brand"><GrainFoldMark /> Grain Fold</p>
       <span class="who">{{ session.me?.name }}</span>
-      <button class="button quiet small" type="button" @click="signOut">Sign out</button>
+      <el-button text size="small" @click="signOut">Sign out</el-button>
     </header>
     <main id="main">
       <div class="head">
         <h1>{{ showsAway ? 'Put away' : 'Airframes' }}</h1>
-        <button v-if="awayCount > 0 || showsAway" class="button quiet" type="button" @click="showsAway = !showsAway">
+        <el-button text v-if="awayCount > 0 || showsAway" @click="showsAway = !showsAway">
           {{ showsAway ? 'Back to airframes' : `Put away ${awayCount}` }}
-        </button>
+        </el-button>
         <span class="space" />
-        <button class="button" type="button" @click="chooser?.click()">Import a file</button>
-        <input
-          ref="chooser"
-          class="visually-hidden"
-          type="file"
-          accept=".json,.grainfold.json"
-          tabindex="-1"
-          aria-label="Project file to import"
-          @change="importFile"
-        />
-        <button class="button strong" type="button" @click="isMaking = true">New airframe</button>
+        <el-upload accept=".json,.grainfold.json" :auto-upload="false" :show-file-list="false" :on-change="takeFile">
+          <el-button :icon="Upload">Import a file</el-button>
+        </el-upload>
+        <el-button type="primary" :icon="Plus" @click="isMaking = true">New airframe</el-button>
       </div>
-      <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+      <el-alert v-if="fault" class="fault" type="error" :title="fault" :closable="false" />
       <ul v-if="shown.length > 0" class="cards">
         <li v-for="line in shown" :key="line.id" class="card">
           <component
@@ -152,29 +153,38 @@ async function signOut(): Promise<void> {
             </p>
             <div class="doings">
               <template v-if="line.putAwayAt"
-                ><button class="button small" type="button" @click="setAway(line, false)">Bring back</button></template
+                ><el-button size="small" @click="setAway(line, false)">Bring back</el-button></template
               >
               <template v-else>
-                <button class="button small strong" type="button" @click="open(line.id)">Open</button>
-                <button class="button small quiet" type="button" @click="rename(line)">Rename</button>
-                <button class="button small quiet" type="button" @click="duplicate(line)">Duplicate</button>
-                <a class="button small quiet" :href="documentAddress(line.id, 'project-file')" download>Export</a>
-                <button class="button small quiet" type="button" @click="setAway(line, true)">Put away</button>
+                <el-button type="primary" size="small" @click="open(line.id)">Open</el-button>
+                <el-button text size="small" @click="rename(line)">Rename</el-button>
+                <el-button text size="small" @click="duplicate(line)">Duplicate</el-button>
+                <el-button
+                  text
+                  size="small"
+                  tag="a"
+                  :icon="Download"
+                  :href="documentAddress(line.id, 'project-file')"
+                  download
+                  >Export</el-button
+                >
+                <el-button text size="small" @click="setAway(line, true)">Put away</el-button>
               </template>
             </div>
           </div>
         </li>
       </ul>
+      <el-skeleton v-else-if="!isLoaded && !fault" :rows="5" />
       <div v-else-if="isLoaded" class="empty">
         <h2>{{ showsAway ? 'Nothing is put away' : 'No airframes yet' }}</h2>
         <p>
           {{
             showsAway
               ? 'What you put away waits here until you bring it back.'
-              : 'An airframe holds the drawn parts, your boards, and everything made from them.'
+              : 'An airframe holds the drawn parts, your boards, and everything made from them. Make one, or drop a project file here.'
           }}
         </p>
-        <button v-if="!showsAway" class="button strong" type="button" @click="isMaking = true">New airframe</button>
+        <el-button v-if="!showsAway" type="primary" @click="isMaking = true">New airframe</el-button>
       </div>
     </main>
     <NewAirframeDialog v-model="isMaking" @create="create" />
@@ -194,8 +204,11 @@ header {
   background: var(--tray);
   color: #eef3f0;
 }
-header .button:hover {
-  background: #29474f;
+header .el-button {
+  color: inherit;
+}
+header .el-button:hover {
+  background: var(--mat-raised);
 }
 .brand {
   display: flex;
@@ -226,10 +239,11 @@ main {
   flex: 1;
 }
 .fault {
-  background: var(--brick-pale);
-  border-left: 4px solid var(--brick);
-  padding: 10px 14px;
   margin-bottom: 16px;
+}
+.over {
+  outline: 3px dashed var(--marigold);
+  outline-offset: -10px;
 }
 .cards {
   list-style: none;

@@ -1,76 +1,66 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import type { FormInstance, InputInstance } from 'element-plus';
+import { reactive, useTemplateRef } from 'vue';
+import { contractRule } from '../../kit/contract-rule.ts';
 
+/** Asks what a new airframe is called and in what it is measured. */
 const isOpen = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ create: [name: string, unit: 'mm' | 'in'] }>();
-const name = ref('');
-const unit = ref<'mm' | 'in'>('mm');
+const wanted = reactive<{ name: string; unit: 'mm' | 'in' }>({ name: '', unit: 'mm' });
+const rules = { name: contractRule('CreateAirframe', 'name', 'A name') };
 
-const field = ref<HTMLInputElement>();
+const form = useTemplateRef<FormInstance>('form');
+const field = useTemplateRef<InputInstance>('field');
 /** The dialog takes the focus itself first; the field takes it right after. */
 const takeFocus = (): void => {
   setTimeout(() => field.value?.focus());
 };
 
-function create(): void {
-  if (name.value.trim() === '') return;
+async function create(): Promise<void> {
+  if (!(await form.value?.validate().catch(() => false))) return;
   isOpen.value = false;
-  emit('create', name.value, unit.value);
-  name.value = '';
+  emit('create', wanted.name, wanted.unit);
+  wanted.name = '';
 }
 </script>
 
 <template>
   <el-dialog v-model="isOpen" title="New airframe" width="420" @open-auto-focus="takeFocus">
-    <form id="new-airframe" class="form" @submit.prevent="create">
-      <label
-        >Name
-        <input
+    <el-form
+      id="new-airframe"
+      ref="form"
+      :model="wanted"
+      :rules="rules"
+      label-position="top"
+      hide-required-asterisk
+      @submit.prevent="create"
+    >
+      <el-form-item label="Name" prop="name">
+        <el-input
           ref="field"
-          v-model="name"
+          v-model="wanted.name"
           name="airframe-name"
-          maxlength="80"
-          required
+          :maxlength="80"
           placeholder="What will it be called"
-      /></label>
-      <fieldset>
-        <legend>You measure in</legend>
-        <label><input v-model="unit" type="radio" value="mm" name="unit" /> millimetres, A4 paper</label>
-        <label><input v-model="unit" type="radio" value="in" name="unit" /> inches with fractions, Letter paper</label>
-      </fieldset>
-    </form>
+        />
+      </el-form-item>
+      <el-form-item label="You measure in" prop="unit">
+        <el-radio-group v-model="wanted.unit" class="units">
+          <el-radio value="mm">millimetres, A4 paper</el-radio>
+          <el-radio value="in">inches with fractions, Letter paper</el-radio>
+        </el-radio-group>
+      </el-form-item>
+    </el-form>
     <template #footer>
-      <button class="button quiet" type="button" @click="isOpen = false">Cancel</button>
-      <button class="button strong" type="submit" form="new-airframe">Make it</button>
+      <el-button text @click="isOpen = false">Cancel</el-button>
+      <el-button type="primary" native-type="submit" form="new-airframe">Make it</el-button>
     </template>
   </el-dialog>
 </template>
 
 <style scoped>
-.form {
+.units {
   display: grid;
-  gap: 16px;
-}
-.form > label {
-  display: grid;
-  gap: 4px;
-  font-weight: 500;
-}
-input:not([type='radio']) {
-  min-height: 38px;
-  padding: 6px 10px;
-  border: 1px solid #b5a67f;
-  border-radius: var(--radius);
-  background: #fffdf7;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  display: grid;
-  gap: 6px;
-}
-legend {
-  font-weight: 500;
-  margin-bottom: 4px;
+  justify-items: start;
 }
 </style>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import type { FormInstance } from 'element-plus';
+import { computed, reactive, ref, useTemplateRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiError } from '../../api/client.ts';
-import GrainFoldMark from '../../components/GrainFoldMark.vue';
+import { contractRule } from '../../kit/contract-rule.ts';
+import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
 import { useSession } from '../../stores/session.ts';
 
 const session = useSession();
 const router = useRouter();
 const route = useRoute();
-const name = ref('');
-const password = ref('');
+const account = reactive({ name: '', password: '' });
 const isNew = ref(false);
 const isBusy = ref(false);
 const fault = ref('');
@@ -33,8 +34,21 @@ async function enter(how: () => Promise<void>): Promise<void> {
     isBusy.value = false;
   }
 }
-const submit = (): Promise<void> =>
-  enter(() => (isNew.value ? session.signUp(name.value, password.value) : session.signIn(name.value, password.value)));
+const form = useTemplateRef<FormInstance>('form');
+const rules = computed(() => {
+  const rule = isNew.value ? 'SignUp' : 'SignIn';
+  return { name: contractRule(rule, 'name', 'A name'), password: contractRule(rule, 'password', 'A password') };
+});
+function changeDoor(): void {
+  isNew.value = !isNew.value;
+  fault.value = '';
+  form.value?.clearValidate();
+}
+async function submit(): Promise<void> {
+  if (!(await form.value?.validate().catch(() => false))) return;
+  const { name, password } = account;
+  await enter(() => (isNew.value ? session.signUp(name, password) : session.signIn(name, password)));
+}
 </script>
 
 <template>
@@ -87,30 +101,40 @@ const submit = (): Promise<void> =>
       <div v-if="session.hasDemo" class="demo">
         <h2>Look around first</h2>
         <p>Three airframes, drawn and nested. Nothing to type.</p>
-        <button class="button strong" type="button" :disabled="isBusy" @click="enter(session.openDemo)">
+        <el-button type="primary" :disabled="isBusy" @click="enter(session.openDemo)">
           Open the demo workshop
-        </button>
+        </el-button>
       </div>
-      <form @submit.prevent="submit">
+      <el-form
+        ref="form"
+        :model="account"
+        :rules="rules"
+        label-position="top"
+        hide-required-asterisk
+        @submit.prevent="submit"
+      >
         <h2>{{ isNew ? 'Open a workshop of your own' : 'Your workshop' }}</h2>
-        <label>Name <input v-model="name" name="name" autocomplete="username" required maxlength="40" /></label>
-        <label
-          >Password
-          <input
-            v-model="password"
+        <el-form-item label="Name" prop="name">
+          <el-input v-model="account.name" name="name" autocomplete="username" :maxlength="40" />
+        </el-form-item>
+        <el-form-item label="Password" prop="password">
+          <el-input
+            v-model="account.password"
             name="password"
             type="password"
             :autocomplete="isNew ? 'new-password' : 'current-password'"
-            required
-            maxlength="200"
-        /></label>
+            :maxlength="200"
+          />
+        </el-form-item>
         <p v-if="isNew" class="hint">10 characters or more.</p>
-        <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-        <button class="button strong" type="submit" :disabled="isBusy">{{ isNew ? 'Sign up' : 'Sign in' }}</button>
-        <button class="button quiet other" type="button" @click="isNew = !isNew">
-          {{ isNew ? 'I have a workshop' : 'I am new here' }}
-        </button>
-      </form>
+        <el-alert v-if="fault" type="error" :title="fault" :closable="false" />
+        <div class="doings">
+          <el-button type="primary" native-type="submit" :disabled="isBusy">{{
+            isNew ? 'Sign up' : 'Sign in'
+          }}</el-button>
+          <el-button text @click="changeDoor">{{ isNew ? 'I have a workshop' : 'I am new here' }}</el-button>
+        </div>
+      </el-form>
     </section>
   </main>
 </template>
@@ -178,34 +202,16 @@ const submit = (): Promise<void> =>
   gap: 10px;
   justify-items: start;
 }
-form {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
+.door h2 {
+  margin-bottom: 12px;
 }
-label {
-  display: grid;
-  gap: 4px;
-  width: 100%;
-  font-weight: 500;
-}
-input {
-  width: 100%;
-  min-height: 38px;
-  padding: 6px 10px;
-  border: 1px solid #b5a67f;
-  border-radius: var(--radius);
-  background: #fffdf7;
-}
-.other {
-  margin-left: -13px;
+.doings {
+  display: flex;
+  gap: 8px;
+  margin-top: 12px;
 }
 .hint {
   color: var(--ink-soft);
-}
-.fault {
-  color: var(--brick);
-  font-weight: 500;
 }
 @media (max-width: 860px) {
   .welcome {

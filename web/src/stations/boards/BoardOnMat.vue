@@ -3,7 +3,7 @@ import { computed, useId } from 'vue';
 import type { BoardView, PlacedPiece } from '@grain-fold/core/airframe';
 import type { Point } from '@grain-fold/core/geometry';
 import { placementTransform } from '@grain-fold/core/nesting';
-import PartMarks from '../../components/PartMarks.vue';
+import PartMarks from '../../mat/PartMarks.vue';
 
 /** One nested board on the mat, its pieces in the line code and its largest rest hatched. */
 const props = defineProps<{

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { boardViews, isNestCurrent, shapeOf, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
 import { boundsOf, boundsWidth } from '@grain-fold/core/geometry';
 import { countOf, formatLength } from '@grain-fold/core/units';
-import MatCanvas from '../../components/MatCanvas.vue';
-import TrayBar from '../../components/TrayBar.vue';
+import MatCanvas from '../../mat/MatCanvas.vue';
+import TrayBar from '../../frame/TrayBar.vue';
 import { useStaggered } from '../../composables/staggered.ts';
-import { isTyping } from '../../composables/keys.ts';
+import { arrowStep } from '../../keys/arrow-step.ts';
+import { useKeys } from '../../keys/use-keys.ts';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import BoardOnMat from './BoardOnMat.vue';
@@ -79,25 +79,23 @@ const yieldFill = (view: BoardView): string => (view.yield >= 0.6 ? '#c4dba4' : 
 const restText = ({ rest }: BoardView): string =>
   `rest ${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLength(rest.maxY - rest.minY, work.unit, 0)} ${work.unit}`;
 
-useEventListener(window, 'keydown', (event) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-  const isOnControl = (event.target as HTMLElement).closest('button, a, select, summary') !== null;
-  if (event.key === 'Enter' && !isOnControl) void nesting.start(tries.value);
-  else if (event.key === 'Escape') {
-    if (nesting.isRunning.value) nesting.stop();
-    else placing.drop();
-  } else if (!mayPlace.value) return;
-  else if (event.key === ']') placing.step(1);
-  else if (event.key === '[') placing.step(-1);
-  else if (event.key === 'r' || event.key === 'R') placing.turn(event.shiftKey ? -1 : 1);
-  else if (event.key.startsWith('Arrow') && placing.chosen.value && !isOnControl) {
-    event.preventDefault();
-    const size = (work.unit === 'in' ? 25.4 / 16 : 1) * (event.shiftKey ? 10 : 1);
-    placing.nudge(
-      { ArrowLeft: -size, ArrowRight: size }[event.key] ?? 0,
-      { ArrowDown: -size, ArrowUp: size }[event.key] ?? 0,
-    );
-  }
+/** Moving and turning wait while a nest is searched or is another airframe's. */
+const whilePlacing =
+  (act: (event: KeyboardEvent) => unknown) =>
+  (event: KeyboardEvent): unknown =>
+    mayPlace.value && act(event);
+useKeys('boards', {
+  nest: () => void nesting.start(tries.value),
+  stop: () => (nesting.isRunning.value ? nesting.stop() : placing.drop()),
+  next: whilePlacing(() => placing.step(1)),
+  previous: whilePlacing(() => placing.step(-1)),
+  turn: whilePlacing((event) => placing.turn(event.shiftKey ? -1 : 1)),
+  nudge: whilePlacing((event) => {
+    if (!placing.chosen.value) return false;
+    const [x, y] = arrowStep(event, work.unit);
+    placing.nudge(x, y);
+    return true;
+  }),
 });
 </script>
 
@@ -208,17 +206,19 @@ useEventListener(window, 'keydown', (event) => {
           </g>
         </template>
         <div class="mat-tools" role="toolbar" aria-label="Nest">
-          <button v-if="!nesting.isRunning.value" type="button" @click="nesting.start(tries)">
+          <el-button link v-if="!nesting.isRunning.value" @click="nesting.start(tries)" class="bare">
             <kbd>Enter</kbd> nest again
-          </button>
-          <button v-else type="button" aria-pressed="true" @click="nesting.stop()">
+          </el-button>
+          <el-button link v-else aria-pressed="true" @click="nesting.stop()" class="bare">
             <kbd>Esc</kbd> stop, keep best
-          </button>
-          <button type="button" :disabled="!placing.chosen.value || !mayPlace" @click="placing.turn(1)">
+          </el-button>
+          <el-button link :disabled="!placing.chosen.value || !mayPlace" @click="placing.turn(1)" class="bare">
             <kbd>R</kbd> turn
-          </button>
-          <button type="button" :disabled="!mayPlace" @click="placing.step(1)"><kbd>]</kbd> next piece</button>
-          <button type="button" :disabled="!work.undoLabel" @click="work.undo()">undo</button>
+          </el-button>
+          <el-button link :disabled="!mayPlace" @click="placing.step(1)" class="bare"
+            ><kbd>]</kbd> next piece</el-button
+          >
+          <el-button link :disabled="!work.undoLabel" @click="work.undo()" class="bare">undo</el-button>
         </div>
       </MatCanvas>
       <div v-else class="nothing">
@@ -239,14 +239,14 @@ useEventListener(window, 'keydown', (event) => {
                 : 'Draw a part first; it is then laid on your boards here.'
             }}
           </p>
-          <button
+          <el-button
+            type="primary"
             v-if="hasParts && !nesting.isRunning.value"
-            type="button"
-            class="button strong first"
+            class="first"
             @click="nesting.start(tries)"
           >
             Nest the parts
-          </button>
+          </el-button>
         </div>
       </div>
       <NestSlip v-model:tries="tries" :views="views" :nesting="nesting" :is-old="isOld" @nest="nesting.start(tries)">

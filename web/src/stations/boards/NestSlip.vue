@@ -2,8 +2,8 @@
 import { computed } from 'vue';
 import { piecesOfAirframe, type BoardView, type NestSettings } from '@grain-fold/core/airframe';
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
-import ChoiceRow from '../../components/ChoiceRow.vue';
-import MeasureField from '../../components/MeasureField.vue';
+import ChoiceRow from '../../kit/ChoiceRow.vue';
+import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import NestCourse from './NestCourse.vue';
 import type { Nesting } from './use-nesting.ts';
@@ -57,7 +57,7 @@ const held = computed(() => {
     <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status">
       <h3>This nest is older than the parts</h3>
       <p>Parts, boards or distances have changed since. Nest again before you cut.</p>
-      <button type="button" class="button strong small" @click="$emit('nest')">Nest again</button>
+      <el-button type="primary" size="small" @click="$emit('nest')">Nest again</el-button>
     </div>
     <p v-if="nesting.fault.value" class="warn" role="alert">{{ nesting.fault.value }}</p>
     <section v-if="nesting.progress.value">

@@ -36,8 +36,8 @@ const turns = computed(() => turnsOn(work.airframe!, piece.value.piece, props.vi
       {{ placing.heldFault.value || placing.refusal.value }}
     </p>
     <div v-if="!isFixed" class="buttons">
-      <button type="button" class="button small" :disabled="turns.length < 2" @click="placing.turn(1)">Turn</button>
-      <button type="button" class="button small quiet" @click="placing.drop()">Done</button>
+      <el-button size="small" :disabled="turns.length < 2" @click="placing.turn(1)">Turn</el-button>
+      <el-button text size="small" @click="placing.drop()">Done</el-button>
     </div>
   </section>
 </template>

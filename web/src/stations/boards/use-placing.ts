@@ -1,5 +1,13 @@
 import { computed, ref, shallowRef, type ComputedRef } from 'vue';
-import { pieceFaults, shapeOf, turnPlaced, turnsOn, type AirframeNest, type BoardView, type PlacedPiece } from '@grain-fold/core/airframe';
+import {
+  pieceFaults,
+  shapeOf,
+  turnPlaced,
+  turnsOn,
+  type AirframeNest,
+  type BoardView,
+  type PlacedPiece,
+} from '@grain-fold/core/airframe';
 import { isInsideRegion, type Point } from '@grain-fold/core/geometry';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe.ts';

@@ -3,12 +3,14 @@ import { computed, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { cutTotals, type CutList, type CutTotals } from '@grain-fold/core/cutting';
 import { countOf, formatRunLength } from '@grain-fold/core/units';
-import DownloadButton from '../../components/DownloadButton.vue';
-import TrayBar from '../../components/TrayBar.vue';
+import { useStaggered } from '../../composables/staggered.ts';
+import DownloadButton from '../../kit/DownloadButton.vue';
+import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { figuresWorker } from '../../workers/index.ts';
 import CutPartRow from './CutPartRow.vue';
+import LinkButton from '../../kit/LinkButton.vue';
 
 const work = useAirframe();
 const figures = useFigures();
@@ -23,6 +25,8 @@ watch(
   },
   { immediate: true },
 );
+/** Rows come a few a frame: a long list would hold the page still. */
+const shownCuts = useStaggered(() => list.value.parts.length, 2);
 const length = (mm: number): string => formatRunLength(mm, work.unit);
 const totals = computed(() =>
   [
@@ -84,7 +88,7 @@ const groups = computed(() =>
           Every part with a closed outline is listed here with its grooves, bevels, trenches and pockets, and the board
           it lies on.
         </p>
-        <RouterLink class="button strong" :to="{ name: 'parts' }">Draw a part</RouterLink>
+        <LinkButton type="primary" :to="{ name: 'parts' }">Draw a part</LinkButton>
       </div>
       <template v-else>
         <dl class="totals">
@@ -114,7 +118,9 @@ const groups = computed(() =>
         </section>
         <section v-for="{ group, parts } in groups" :key="group" :aria-label="group || 'Parts'">
           <h2>{{ group || 'Parts' }}</h2>
-          <CutPartRow v-for="cut in parts" :key="cut.part.id + cut.part.side" :cut="cut" :unit="work.unit" />
+          <template v-for="cut in parts" :key="cut.part.id + cut.part.side">
+            <CutPartRow v-if="shownCuts > list.parts.indexOf(cut)" :cut="cut" :unit="work.unit" />
+          </template>
         </section>
       </template>
     </div>
@@ -144,7 +150,7 @@ h1 {
   display: flex;
   gap: 10px;
 }
-.downloads :deep(.button) {
+.downloads :deep(.el-button) {
   min-height: 42px;
 }
 .totals {

@@ -1,15 +1,21 @@
 <script setup lang="ts">
 import type { CutPart, CutWork } from '@grain-fold/core/cutting';
-import type { OperationKind } from '@grain-fold/core/operations';
+import { traitsOf, type OperationKind } from '@grain-fold/core/operations';
 import { formatAngle, formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
-import StrokeSample from '../../components/StrokeSample.vue';
+import StrokeSample from '../../pictures/StrokeSample.vue';
 import PartPicture from './PartPicture.vue';
 
 /** One part of the cut list: its picture and every line of work on it. */
-defineProps<{ cut: CutPart; unit: LengthUnit }>();
+const props = defineProps<{ cut: CutPart; unit: LengthUnit }>();
 const kindOf = ({ kind }: CutWork): OperationKind => (kind === 'outline' || kind === 'holes' ? 'through' : kind);
-const isFold = ({ kind }: CutWork): boolean =>
-  kind === 'groove' || kind === 'trench' || kind === 'crease' || kind === 'slit';
+function angleWords(work: CutWork): string {
+  if (work.angleDegrees === undefined) return '';
+  return traitsOf(kindOf(work)).cutting.angleWords?.(work.angleDegrees) ?? formatAngle(work.angleDegrees);
+}
+function sizeWords({ depthMm, widthMm }: CutWork): string {
+  if (depthMm !== undefined) return `${formatLengthWithUnit(depthMm, props.unit)} deep`;
+  return widthMm === undefined ? '' : `${formatLengthWithUnit(widthMm, props.unit)} wide`;
+}
 </script>
 
 <template>
@@ -24,53 +30,34 @@ const isFold = ({ kind }: CutWork): boolean =>
         {{ formatLengthWithUnit(cut.part.thicknessMm, unit) }} {{ cut.part.material
         }}{{ cut.boards.length > 0 ? ` · board ${cut.boards.join(', ')}` : '' }}
       </p>
-      <table>
-        <thead class="visually-hidden">
-          <tr>
-            <th>Stroke</th>
-            <th>Work</th>
-            <th>Face</th>
-            <th>Angle</th>
-            <th>Blade</th>
-            <th>Width or depth</th>
-            <th>Length</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(work, index) in cut.works" :key="index">
-            <td class="stroke"><StrokeSample :kind="kindOf(work)" :is-back="work.face === 'back'" /></td>
-            <td class="words">
-              {{ work.words }}<span v-if="work.count > 1" class="soft"> · {{ work.count }} lines</span
-              ><span v-if="work.glueMl !== undefined" class="soft"> · glue {{ work.glueMl.toFixed(1) }} ml</span>
-            </td>
-            <td>{{ work.face === 'through' ? 'right through' : `on the ${work.face}` }}</td>
-            <td class="figures">
-              {{
-                isFold(work)
-                  ? `folds ${formatAngle(work.angleDegrees ?? 0)}`
-                  : work.kind === 'bevel'
-                    ? formatAngle(work.angleDegrees ?? 0)
-                    : work.kind === 'hinge'
-                      ? `±${formatAngle(work.angleDegrees ?? 0)}`
-                      : ''
-              }}
-            </td>
-            <td class="figures">
-              {{ work.bladeDegrees === undefined ? '' : `blade ${formatAngle(work.bladeDegrees)}` }}
-            </td>
-            <td class="figures">
-              {{
-                work.depthMm !== undefined
-                  ? `${formatLengthWithUnit(work.depthMm, unit)} deep`
-                  : work.widthMm !== undefined
-                    ? `${formatLengthWithUnit(work.widthMm, unit)} wide`
-                    : ''
-              }}
-            </td>
-            <td class="figures length">{{ formatLengthWithUnit(work.lengthMm, unit) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <el-table :data="cut.works" :show-header="false" row-key="words">
+        <el-table-column width="70">
+          <template #default="{ row }"><StrokeSample :kind="kindOf(row)" :is-back="row.face === 'back'" /></template>
+        </el-table-column>
+        <el-table-column min-width="200">
+          <template #default="{ row }"
+            >{{ row.words }}<span v-if="row.count > 1" class="soft"> · {{ row.count }} lines</span
+            ><span v-if="row.glueMl !== undefined" class="soft"> · glue {{ row.glueMl.toFixed(1) }} ml</span></template
+          >
+        </el-table-column>
+        <el-table-column width="110">
+          <template #default="{ row }">{{ row.face === 'through' ? 'right through' : `on the ${row.face}` }}</template>
+        </el-table-column>
+        <el-table-column width="110" class-name="figures">
+          <template #default="{ row }">{{ angleWords(row) }}</template>
+        </el-table-column>
+        <el-table-column width="96" class-name="figures">
+          <template #default="{ row }">{{
+            row.bladeDegrees === undefined ? '' : `blade ${formatAngle(row.bladeDegrees)}`
+          }}</template>
+        </el-table-column>
+        <el-table-column width="110" class-name="figures">
+          <template #default="{ row }">{{ sizeWords(row) }}</template>
+        </el-table-column>
+        <el-table-column width="110" align="right" class-name="figures length">
+          <template #default="{ row }">{{ formatLengthWithUnit(row.lengthMm, unit) }}</template>
+        </el-table-column>
+      </el-table>
       <p v-if="cut.folds.length > 1" class="order">
         <span>Fold</span>
         <template v-for="(name, index) in cut.folds" :key="index"
@@ -117,33 +104,18 @@ h3 span {
   font-size: 15px;
   font-weight: 500;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  margin-top: 6px;
-}
-td {
-  padding: 5px 8px 5px 0;
-  border-bottom: 1px solid var(--foam-edge);
+.el-table {
+  margin-top: 4px;
   font-size: 15px;
-  white-space: nowrap;
 }
-td.words {
-  width: 34%;
-  white-space: normal;
-}
-td.figures {
+.el-table :deep(.figures .cell) {
   font-size: 16px;
   font-weight: 500;
+  white-space: nowrap;
 }
-td.length {
-  text-align: right;
+.el-table :deep(.length .cell) {
   font-weight: 600;
   padding-right: 0;
-}
-.stroke {
-  width: 66px;
-  line-height: 0;
 }
 .order {
   font-size: 15px;
@@ -158,9 +130,6 @@ td.length {
 }
 .soft {
   color: var(--ink-soft);
-}
-tr:last-child td {
-  border-bottom: 0;
 }
 @media (max-width: 1080px) {
   .picture {

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { boundsHeight, boundsWidth } from '@grain-fold/core/geometry';
 import { partPicture } from '@grain-fold/core/ink';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
-import InkDrawing from '../../components/InkDrawing.vue';
+import InkDrawing from '../../pictures/InkDrawing.vue';
 
 /** A part in the line code, as tall as it needs at the picture's width. */
 const props = defineProps<{ part: ResolvedPart }>();

@@ -5,13 +5,13 @@ import { computed, ref, shallowRef } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
 import { pageInk, pageSettingsFault, PAPER_NAMES, type PagePlan, type PageSettings } from '@grain-fold/core/pages';
 import { countOf } from '@grain-fold/core/units';
-import ChoiceRow from '../../components/ChoiceRow.vue';
-import DownloadButton from '../../components/DownloadButton.vue';
-import InkDrawing from '../../components/InkDrawing.vue';
+import ChoiceRow from '../../kit/ChoiceRow.vue';
+import DownloadButton from '../../kit/DownloadButton.vue';
+import InkDrawing from '../../pictures/InkDrawing.vue';
 import { useStaggered } from '../../composables/staggered.ts';
-import MatCanvas from '../../components/MatCanvas.vue';
-import MeasureField from '../../components/MeasureField.vue';
-import TrayBar from '../../components/TrayBar.vue';
+import MatCanvas from '../../mat/MatCanvas.vue';
+import MeasureField from '../../kit/MeasureField.vue';
+import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { figuresWorker } from '../../workers/index.ts';
@@ -160,16 +160,16 @@ const neighbours = computed(() =>
           </svg>
           <p class="hint">{{ neighbours ? `Joins ${neighbours}.` : 'Stands alone: no seams.' }}</p>
           <div class="names" role="group" aria-label="Choose a page">
-            <button
+            <el-button
+              link
               v-for="page in plan.pages"
               :key="page.name"
-              type="button"
-              class="figures"
+              class="bare figures"
               :aria-pressed="page.name === chosen.name"
               @click="chosenName = page.name"
             >
               {{ page.name }}
-            </button>
+            </el-button>
           </div>
         </section>
         <section>

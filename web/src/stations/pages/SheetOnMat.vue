@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
 import type { Page, PagePlan, Sheet } from '@grain-fold/core/pages';
-import PartMarks from '../../components/PartMarks.vue';
+import PartMarks from '../../mat/PartMarks.vue';
 
 /** One sheet on the page map: its pages, and the templates across them. */
 const props = defineProps<{

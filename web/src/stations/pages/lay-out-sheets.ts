@@ -1,6 +1,6 @@
 import type { Point } from '@grain-fold/core/geometry';
 import type { Page, PagePlan, Sheet } from '@grain-fold/core/pages';
-import { hangInRows } from '../../composables/hang-in-rows.ts';
+import { hangInRows } from '../../mat/hang-in-rows.ts';
 
 /** A sheet placed on the map: where its own origin comes to lie, and how large it is, in mm. */
 export interface SheetOnMap {

@@ -3,13 +3,14 @@ import { watchDebounced } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef } from 'vue';
 import { contextOf, resolveIn } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsWidth, type Bounds } from '@grain-fold/core/geometry';
+import { traitsOf } from '@grain-fold/core/operations';
 import { resolve } from '@grain-fold/core/resolve';
 import { LARGEST_SCALE, SMALLEST_SCALE } from '@grain-fold/core/scale';
 import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
-import MatCanvas from '../../components/MatCanvas.vue';
-import MeasureField from '../../components/MeasureField.vue';
-import PartMarks from '../../components/PartMarks.vue';
-import TrayBar from '../../components/TrayBar.vue';
+import MatCanvas from '../../mat/MatCanvas.vue';
+import MeasureField from '../../kit/MeasureField.vue';
+import PartMarks from '../../mat/PartMarks.vue';
+import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { figuresWorker } from '../../workers/index.ts';
@@ -103,8 +104,7 @@ const fixed = computed(() => {
       0,
     ),
     folds: parts.reduce(
-      (sum, part) =>
-        sum + part.operations.filter(({ kind }) => kind === 'groove' || kind === 'trench' || kind === 'bevel').length,
+      (sum, part) => sum + part.operations.filter(({ kind }) => traitsOf(kind).cutting.widthWord !== undefined).length,
       0,
     ),
   };
@@ -171,30 +171,21 @@ const fixed = computed(() => {
             @update:model-value="setScale(Math.round(($event / longestDrawn) * 1e6) / 1e6)"
           />
         </div>
-        <button v-if="scale !== 1" type="button" class="button small back" @click="setScale(1)">Back to × 1</button>
+        <el-button size="small" v-if="scale !== 1" class="back" @click="setScale(1)">Back to × 1</el-button>
         <section>
           <h2 class="eyebrow">What it does</h2>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col" class="visually-hidden">Figure</th>
-                <th scope="col">as drawn</th>
-                <th scope="col">at × {{ scale.toFixed(2) }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in rows" :key="row.word">
-                <th scope="row">{{ row.word }}</th>
-                <td class="figures">{{ row.known ? row.before : '…' }}</td>
-                <td class="figures now">{{ row.after }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <el-table class="figures" :data="rows">
+            <el-table-column prop="word" label="" class-name="word" min-width="92" />
+            <el-table-column label="as drawn" align="right">
+              <template #default="{ row }">{{ row.known ? row.before : '…' }}</template>
+            </el-table-column>
+            <el-table-column :label="`at × ${scale.toFixed(2)}`" align="right" class-name="now" prop="after" />
+          </el-table>
         </section>
         <section>
           <h2 class="eyebrow">What keeps its size</h2>
           <p class="kept">
-            <b class="figures">{{ fixed.folds }}</b> grooves, trenches and bevels: their widths follow the board
+            <b class="figures">{{ fixed.folds }}</b> grooves, trenches, bevels and hinges: their widths follow the board
           </p>
           <p class="kept">
             <b class="figures">{{ fixed.holes }}</b> holes, pockets and slots marked to keep their size or width
@@ -255,33 +246,19 @@ const fixed = computed(() => {
   place-items: center;
   font-size: 15px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  margin-top: 6px;
+.el-table :deep(.word) {
+  font-family: var(--font);
 }
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th {
-  text-align: right;
-  font-size: 12.5px;
-  color: var(--ink-soft);
-}
-td {
-  text-align: right;
-  font-weight: 500;
+.el-table :deep(td .cell) {
   font-size: 16px;
   white-space: nowrap;
+  padding: 0 2px;
 }
-td.now {
+.el-table :deep(td.word .cell) {
+  font-size: 14px;
+}
+.el-table :deep(td.now .cell) {
   font-weight: 600;
-  font-size: 17px;
-}
-tbody tr {
-  border-bottom: 1px solid var(--foam-edge);
-  height: 34px;
 }
 .back {
   margin-top: 10px;

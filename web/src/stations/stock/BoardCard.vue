@@ -2,8 +2,9 @@
 import { computed } from 'vue';
 import type { Board } from '@grain-fold/core/stock';
 import type { LengthUnit } from '@grain-fold/core/units';
-import ChoiceRow from '../../components/ChoiceRow.vue';
-import MeasureField from '../../components/MeasureField.vue';
+import ChoiceRow from '../../kit/ChoiceRow.vue';
+import MeasureField from '../../kit/MeasureField.vue';
+import TextRow from '../../kit/TextRow.vue';
 
 const props = defineProps<{ board: Board; unit: LengthUnit; leastThickness: number; mostThickness: number }>();
 const emit = defineEmits<{ change: [changes: Partial<Board>]; remove: [] }>();
@@ -51,12 +52,12 @@ const grainLines = computed(() => {
         stroke-dasharray="10 5"
       />
     </svg>
-    <input
+    <TextRow
       class="name"
-      aria-label="Board's name"
-      :value="board.name"
-      maxlength="80"
-      @change="emit('change', { name: ($event.target as HTMLInputElement).value.trim() || board.name })"
+      label="Board's name"
+      hide-label
+      :model-value="board.name"
+      @update:model-value="emit('change', { name: $event.trim() || board.name })"
     />
     <MeasureField
       label="Thickness, measured"
@@ -118,7 +119,7 @@ const grainLines = computed(() => {
       @update:model-value="emit('change', { gramsPerSquareMetre: $event })"
     />
     <p v-if="board.outline" class="offcut">An offcut: its outline has {{ board.outline.length }} corners.</p>
-    <button type="button" class="button small quiet" @click="emit('remove')">Remove</button>
+    <el-button text size="small" @click="emit('remove')">Remove</el-button>
   </article>
 </template>
 
@@ -135,23 +136,19 @@ svg {
   margin-bottom: 8px;
 }
 .name {
-  width: 100%;
+  border: 0;
+  min-height: 0;
+}
+.name :deep(.el-input__inner) {
   font-weight: 600;
   font-size: 16px;
-  border: 0;
-  border-bottom: 1px solid transparent;
-  background: none;
-  padding: 2px 0;
-}
-.name:hover,
-.name:focus {
-  border-bottom-color: #b5a67f;
+  text-align: left;
 }
 .offcut {
   color: var(--ink-soft);
   margin-top: 6px;
 }
-.button {
+.el-button {
   margin: 6px 0 0 -9px;
 }
 </style>

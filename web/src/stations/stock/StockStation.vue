@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { Plus } from '@element-plus/icons-vue';
 import { computed, ref } from 'vue';
 import { standardBoard } from '@grain-fold/core/airframe';
 import { polygonArea } from '@grain-fold/core/geometry';
 import { materialsOf, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
-import TrayBar from '../../components/TrayBar.vue';
+import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import BoardCard from './BoardCard.vue';
 
@@ -82,7 +83,7 @@ function addMaterial(): void {
             >{{ formatLength(group.thicknessMm, work.unit, 1) }} {{ work.unit }} measured ·
             {{ (group.area / 1e6).toFixed(2) }} m² · {{ group.used }} parts use it</span
           >
-          <button type="button" class="button small" @click="add(group.material)">Add a board</button>
+          <el-button size="small" @click="add(group.material)">Add a board</el-button>
         </div>
         <p v-if="group.differs" class="note">
           Boards of this material differ in thickness. Parts are figured with the first board's.
@@ -100,11 +101,12 @@ function addMaterial(): void {
           />
         </div>
       </section>
-      <form class="new" @submit.prevent="addMaterial">
-        <label
-          >Another material <input v-model="newMaterial" maxlength="80" placeholder="for example plywood 2 mm" /></label
-        ><button class="button" type="submit">Add it</button>
-      </form>
+      <el-form class="new" label-position="top" @submit.prevent="addMaterial">
+        <el-form-item label="Another material">
+          <el-input v-model="newMaterial" :maxlength="80" placeholder="for example plywood 2 mm" />
+        </el-form-item>
+        <el-button native-type="submit" :icon="Plus">Add it</el-button>
+      </el-form>
     </div>
     <TrayBar><span>Changing a thickness re-figures every part of that material</span></TrayBar>
   </div>
@@ -149,17 +151,8 @@ section {
   gap: 10px;
   margin-top: 32px;
 }
-.new label {
-  display: grid;
-  gap: 4px;
-  font-weight: 500;
-}
-.new input {
-  min-height: 34px;
-  width: 280px;
-  padding: 4px 10px;
-  border: 1px solid #b5a67f;
-  border-radius: var(--radius);
-  background: #fffdf7;
+.new .el-form-item {
+  width: 300px;
+  margin: 0;
 }
 </style>

@@ -8,9 +8,9 @@ import { resolve } from '@grain-fold/core/resolve';
 import { countOf, formatMass } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
-import DownloadButton from '../../components/DownloadButton.vue';
-import PartThumbnail from '../../components/PartThumbnail.vue';
-import TrayBar from '../../components/TrayBar.vue';
+import DownloadButton from '../../kit/DownloadButton.vue';
+import PartThumbnail from '../../pictures/PartThumbnail.vue';
+import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import PartChange from './PartChange.vue';
 import { compareAirframes } from './compare-airframes.ts';
@@ -115,18 +115,18 @@ const days = computed(() =>
         <p v-if="fault" class="warn" role="alert">{{ fault }}</p>
         <section v-for="{ day, lines: own } in days" :key="day" :aria-label="day">
           <h2 class="eyebrow">{{ day }}</h2>
-          <button
+          <el-button
+            link
             v-for="line in own"
             :key="line.number"
-            type="button"
-            class="version"
+            class="bare version"
             :aria-pressed="line.number === chosen"
             :disabled="isBusy"
             @click="look(line.number)"
           >
             <b class="figures">{{ line.number }}</b><span>{{ line.label }}</span
             ><time class="figures">{{ dayjs(line.savedAt).format('HH:mm') }}</time>
-          </button>
+          </el-button>
         </section>
       </div>
       <aside class="slip" aria-label="Version">
@@ -159,9 +159,9 @@ const days = computed(() =>
             <p v-if="changed.length > MOST_PICTURES">and {{ countOf(changed.length - MOST_PICTURES, 'more part') }}</p>
           </section>
           <section>
-            <button type="button" class="button strong" :disabled="isBusy || differences.length === 0" @click="restore">
+            <el-button type="primary" :disabled="isBusy || differences.length === 0" @click="restore">
               Go back to version {{ chosen }}
-            </button>
+            </el-button>
           </section>
         </template>
         <div v-else class="slip-head">

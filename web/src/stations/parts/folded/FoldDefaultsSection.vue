@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { USUAL_FOLDS, type FoldDefaults } from '@grain-fold/core/operations';
-import ChoiceRow from '../../../components/ChoiceRow.vue';
-import MeasureField from '../../../components/MeasureField.vue';
+import ChoiceRow from '../../../kit/ChoiceRow.vue';
+import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';
+import FoldAway from '../../../kit/FoldAway.vue';
 
 /** How folds are made in this airframe, where a fold does not say so itself. */
 const work = useAirframe();
@@ -19,8 +20,7 @@ const WHY = {
 </script>
 
 <template>
-  <details class="defaults">
-    <summary class="eyebrow">How folds are made in this airframe</summary>
+  <FoldAway title="How folds are made in this airframe" class="defaults">
     <ChoiceRow
       label="Grooves by"
       :model-value="folds.school"
@@ -62,7 +62,7 @@ const WHY = {
       ]"
       @update:model-value="change({ style: $event as FoldDefaults['style'] })"
     />
-  </details>
+  </FoldAway>
 </template>
 
 <style scoped>

@@ -2,7 +2,15 @@
 import { computed } from 'vue';
 import type { FoldView, ShownSeam } from '@grain-fold/core/airframe';
 import type { PartCommand } from '@grain-fold/core/editing';
-import { bevellingMends, bevelsOf, CLOSED_MM, closingMend, foldName, type SeamMend, type SeamState } from '@grain-fold/core/folds';
+import {
+  bevellingMends,
+  bevelsOf,
+  CLOSED_MM,
+  closingMend,
+  foldName,
+  type SeamMend,
+  type SeamState,
+} from '@grain-fold/core/folds';
 import { drawnId, lineName, type Part } from '@grain-fold/core/part';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe.ts';
@@ -130,10 +138,10 @@ const keepOrder = (): void => {
       <p v-for="(sentence, index) in view.report" :key="index">{{ sentence }}</p>
     </div>
     <div v-if="view.clash?.widen || torn.length > 0" class="doings">
-      <button
+      <el-button
+        type="primary"
+        size="small"
         v-if="view.clash?.widen"
-        type="button"
-        class="button small strong"
         @click="
           work.run(part.id, {
             name: 'changeOperation',
@@ -142,16 +150,15 @@ const keepOrder = (): void => {
         "
       >
         Widen the groove
-      </button>
-      <button
+      </el-button>
+      <el-button
+        size="small"
         v-for="operationId in torn"
         :key="operationId"
-        type="button"
-        class="button small"
         @click="work.run(part.id, { name: 'openFold', args: { operationId } })"
       >
         Cut {{ foldName(part, operationId) }} open
-      </button>
+      </el-button>
     </div>
     <div
       v-for="({ seam, name, figure, edits, bevels }, index) in shown"
@@ -159,23 +166,23 @@ const keepOrder = (): void => {
       class="seam"
       :class="seam.state.state"
     >
-      <button type="button" class="name" @click="show(seam)">{{ name }}</button><span class="value figures">{{
+      <el-button link class="bare name" @click="show(seam)">{{ name }}</el-button><span class="value figures">{{
         figure
       }}</span>
-      <button
+      <el-button
+        text
+        size="small"
         v-if="seam.state.seam.id"
-        type="button"
-        class="button small quiet"
         :aria-label="`Remove the seam ${name}`"
         @click="work.run(seam.partId, { name: 'removeSeam', args: { seamId: seam.state.seam.id } })"
       >
         Remove
-      </button>
+      </el-button>
       <p v-if="bevels" class="bevels">{{ bevels }}</p>
       <div v-if="edits.length > 0" class="doings">
-        <button v-for="edit in edits" :key="edit.label" type="button" class="button small strong" @click="run(edit)">
+        <el-button type="primary" size="small" v-for="edit in edits" :key="edit.label" @click="run(edit)">
           {{ edit.label }}
-        </button>
+        </el-button>
       </div>
     </div>
     <template v-if="near.length > 0">
@@ -188,9 +195,9 @@ const keepOrder = (): void => {
           length(state.gapMm)
         }}</span>
       </div>
-      <button type="button" class="button small" @click="declare(near)">
+      <el-button size="small" @click="declare(near)">
         {{ near.length === 1 ? 'Declare the seam' : `Declare ${near.length} seams` }}
-      </button>
+      </el-button>
     </template>
     <template v-if="view.order.length > 0">
       <h2 class="eyebrow order">Fold in this order</h2>
@@ -201,23 +208,24 @@ const keepOrder = (): void => {
           :class="{ blocked: isBlocked }"
         >
           <b>{{ foldName(part, operationId) }}</b> <span>{{ reason }}</span>
-          <button
+          <el-button
+            text
+            size="small"
             v-if="index > 0"
-            type="button"
-            class="button small quiet up"
+            class="up"
             :aria-label="`Fold ${foldName(part, operationId)} earlier`"
             @click="moveUp(index)"
           >
             earlier
-          </button>
+          </el-button>
         </li>
       </ol>
       <p v-if="view.order.length > MOST_FOLDS" class="hint">
         and {{ view.order.length - MOST_FOLDS }} more folds, further in one after the other
       </p>
-      <button v-if="view.order.length > 1" type="button" class="button small" @click="keepOrder">
+      <el-button size="small" v-if="view.order.length > 1" @click="keepOrder">
         {{ isKept ? 'Let the program order them' : 'Keep this order' }}
-      </button>
+      </el-button>
     </template>
   </section>
 </template>
@@ -252,7 +260,7 @@ const keepOrder = (): void => {
   padding: 0;
   font-weight: 500;
 }
-button.name:hover {
+.name:hover {
   text-decoration: underline;
 }
 .value {

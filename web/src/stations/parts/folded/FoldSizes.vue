@@ -4,7 +4,7 @@ import type { FoldView } from '@grain-fold/core/airframe';
 import { sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/folds';
 import { operationWord } from '@grain-fold/core/operations';
 import { lineName, type Part } from '@grain-fold/core/part';
-import MeasureField from '../../../components/MeasureField.vue';
+import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';
 
 /** What the plates measure when they are folded, outside and inside; a size that is typed moves the flat lines. */

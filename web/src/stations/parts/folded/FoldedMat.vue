@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef } from 'vue';
 import type { FoldExtent, FoldView } from '@grain-fold/core/airframe';
 import { foldedSvg, foldName, seenDirection } from '@grain-fold/core/folds';
 import { distance3, distanceToRun3, type Point3 } from '@grain-fold/core/geometry';
+import { traitsOf } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
-import { isTyping } from '../../../composables/keys.ts';
+import { useKeys } from '../../../keys/use-keys.ts';
 import { useAirframe } from '../../../stores/airframe.ts';
 import type { Chosen, Selection } from '../selection.ts';
 import FoldedDrawing from './FoldedDrawing.vue';
@@ -56,7 +56,7 @@ const look = (turnDegrees: number, heightDegrees: number): void => {
   viewpoint.value = { turnDegrees, heightDegrees };
 };
 const hasHinge = computed(() =>
-  props.view.parts.some(({ body }) => body.tree.hinges.some(({ kind }) => kind === 'hinge')),
+  props.view.parts.some(({ body }) => body.tree.hinges.some(({ kind }) => traitsOf(kind).fold?.sign === 0)),
 );
 const highlighted = computed(() =>
   folding.linesOf(props.selection.operation.value?.id, props.selection.segment.value?.segment.id),
@@ -67,9 +67,14 @@ function setStep(by: number): void {
   const now = step.value ?? (share.value > 0.5 ? order.value.length : 0);
   step.value = Math.max(0, Math.min(order.value.length, now + by));
 }
-function setShare(event: Event): void {
+const sharePercent = computed(() =>
+  Math.round(100 * (step.value === undefined ? share.value : step.value / Math.max(1, order.value.length))),
+);
+function setShare(percent: number): void {
+  // The slider tells what it was given back; only what a hand gives it is a new share.
+  if (percent === sharePercent.value) return;
   step.value = undefined;
-  share.value = Number((event.target as HTMLInputElement).value) / 100;
+  share.value = percent / 100;
 }
 const TURN_STEP = 10;
 /** Arrows turn it, with Shift to a standard view; brackets fold one fold back or on. */
@@ -85,17 +90,17 @@ const STANDARD: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, 89],
   ArrowDown: [0, -89],
 };
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement)
-    return;
-  const by = ORBITS[event.key],
-    standard = event.shiftKey ? STANDARD[event.key] : event.key === 'Home' ? ([35, 28] as const) : undefined;
-  if (standard) look(...standard);
-  else if (by)
-    look(viewpoint.value.turnDegrees + by[0], Math.max(-89, Math.min(89, viewpoint.value.heightDegrees + by[1])));
-  else if ((event.key === '[' || event.key === ']') && order.value.length > 0) setStep(event.key === ']' ? 1 : -1);
-  else return;
-  event.preventDefault();
+const stepBy = (by: number): unknown => (order.value.length > 0 ? setStep(by) : false);
+useKeys('folded', {
+  turn: ({ key }) => {
+    const [turn, rise] = ORBITS[key]!;
+    const { turnDegrees, heightDegrees } = viewpoint.value;
+    look(turnDegrees + turn, Math.max(-89, Math.min(89, heightDegrees + rise)));
+  },
+  view: ({ key }) => look(...STANDARD[key]!),
+  corner: () => look(35, 28),
+  unfoldOne: () => stepBy(-1),
+  foldOne: () => stepBy(1),
 });
 /** Sections: across an axis, or across the way it is looked at just now. */
 const SECTIONS = [
@@ -194,89 +199,101 @@ const stepName = computed(() =>
           >measured {{ formatLengthWithUnit(distance3(measured[0]!, measured[1]!), work.unit, 2) }}</template
         >
       </p>
-      <div class="views figures" role="group" aria-label="Views">
-        <button
+      <div class="views figures on-mat" role="group" aria-label="Views">
+        <el-button
+          link
           v-for="[word, turn, rise] in VIEWS"
           :key="word"
-          type="button"
           :aria-pressed="viewpoint.turnDegrees === turn && viewpoint.heightDegrees === rise"
           @click="look(turn, rise)"
+          class="bare"
         >
           {{ word }}
-        </button>
-        <button type="button" :aria-pressed="isClear" @click="isClear = !isClear">see-through</button>
-        <button type="button" :aria-pressed="apart > 0" @click="apart = apart > 0 ? 0 : APART_SHARE">apart</button>
-        <button
-          type="button"
+        </el-button>
+        <el-button link :aria-pressed="isClear" @click="isClear = !isClear" class="bare">see-through</el-button>
+        <el-button link :aria-pressed="apart > 0" @click="apart = apart > 0 ? 0 : APART_SHARE" class="bare"
+          >apart</el-button
+        >
+        <el-button
+          link
           :aria-pressed="isMeasuring"
           @click="
             isMeasuring = !isMeasuring;
             measured = [];
           "
+          class="bare"
         >
           measure
-        </button>
-        <select
+        </el-button>
+        <el-select
+          class="choice"
           aria-label="Section across"
-          :value="section?.word ?? ''"
-          @change="setSection(($event.target as HTMLSelectElement).value)"
+          :model-value="section?.word ?? ''"
+          :persistent="false"
+          :validate-event="false"
+          placeholder=""
+          @update:model-value="setSection"
         >
-          <option value="">no section</option>
-          <option v-for="[word, name] in SECTIONS" :key="word" :value="word">{{ name }}</option>
-        </select>
-        <input
+          <el-option value="" label="no section" />
+          <el-option v-for="[word, name] in SECTIONS" :key="word" :value="word" :label="name" />
+        </el-select>
+        <el-slider
           v-if="section"
-          type="range"
+          class="slider"
           aria-label="Section at"
           :min="sectionReach[0]"
           :max="sectionReach[1]"
-          step="0.5"
-          :value="section.at"
-          @input="section = { ...section!, at: Number(($event.target as HTMLInputElement).value) }"
+          :step="0.5"
+          :show-tooltip="false"
+          :model-value="section.at"
+          @input="section = { ...section!, at: Number($event) }"
         />
       </div>
-      <div class="controls figures" role="group" aria-label="Folding">
-        <select
+      <div class="controls figures on-mat" role="group" aria-label="Folding">
+        <el-select
+          class="choice"
           aria-label="Shown folded"
-          :value="view.extent"
-          @change="emit('extent', ($event.target as HTMLSelectElement).value as FoldExtent)"
+          :model-value="view.extent"
+          :persistent="false"
+          :validate-event="false"
+          @update:model-value="emit('extent', $event)"
         >
-          <option v-for="[extent, word] in EXTENTS" :key="extent" :value="extent">{{ word }}</option>
-        </select>
-        <label class="slide"
+          <el-option v-for="[extent, word] in EXTENTS" :key="extent" :value="extent" :label="word" />
+        </el-select>
+        <span class="slide"
           >flat
-          <input
-            type="range"
-            min="0"
-            max="100"
-            step="1"
+          <el-slider
+            class="slider"
             aria-label="Folded by, per cent"
-            :value="step === undefined ? Math.round(share * 100) : Math.round((step / Math.max(1, order.length)) * 100)"
-            @input="setShare"
+            :model-value="sharePercent"
+            :show-tooltip="false"
+            @input="setShare(Number($event))"
           />
-          folded</label
+          folded</span
         >
         <template v-if="order.length > 0">
-          <button type="button" title="One fold back" aria-label="One fold back" @click="setStep(-1)">−</button>
-          <button type="button" title="One fold on" aria-label="One fold on" @click="setStep(1)">+</button>
+          <el-button link title="One fold back" aria-label="One fold back" @click="setStep(-1)" class="bare"
+            >−</el-button
+          >
+          <el-button link title="One fold on" aria-label="One fold on" @click="setStep(1)" class="bare">+</el-button>
         </template>
         <span v-if="stepName" class="step">{{ stepName }}</span>
         <span class="save"
-          ><button v-if="hasModel" type="button" @click="savePng">save PNG</button>
-          <button type="button" @click="saveSvg">save SVG</button></span
+          ><el-button link v-if="hasModel" @click="savePng" class="bare">save PNG</el-button>
+          <el-button link @click="saveSvg" class="bare">save SVG</el-button></span
         >
-        <label v-if="hasHinge"
+        <span v-if="hasHinge" class="slide"
           >control
-          <input
-            type="range"
-            min="-45"
-            max="45"
-            step="1"
+          <el-slider
+            class="slider"
             aria-label="Control deflection in degrees"
-            :value="deflection"
-            @input="deflection = Number(($event.target as HTMLInputElement).value)"
+            :min="-45"
+            :max="45"
+            :model-value="deflection"
+            :show-tooltip="false"
+            @input="deflection = Number($event)"
           />
-          {{ deflection }}°</label
+          {{ deflection }}°</span
         >
       </div>
     </div>
@@ -330,14 +347,13 @@ const stepName = computed(() =>
   gap: 10px;
   align-items: center;
 }
-.slide input {
+.slider {
   width: 160px;
 }
-input[type='range'] {
-  accent-color: var(--marigold);
+.choice {
+  width: 176px;
 }
-button,
-select {
+button {
   border: 1px solid #5d7f86;
   background: #12262c;
   color: #fff;

@@ -5,10 +5,12 @@ import type { BoardFace } from '@grain-fold/core/operations';
 import { lineName, straightLines, type Joint, type Part, type Place, type StraightLine } from '@grain-fold/core/part';
 import { expandPart } from '@grain-fold/core/resolve';
 import { formatLength } from '@grain-fold/core/units';
-import ChoiceRow from '../../../components/ChoiceRow.vue';
-import MeasureField from '../../../components/MeasureField.vue';
+import ChoiceRow from '../../../kit/ChoiceRow.vue';
+import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe.ts';
 import type { Selection } from '../selection.ts';
+import FoldAway from '../../../kit/FoldAway.vue';
+import CheckRow from '../../../kit/CheckRow.vue';
 
 /** Where the part stands: on which lines of other parts, or at which place of the airframe; and which edges of other parts it meets. */
 const props = defineProps<{ part: Part; selection: Selection }>();
@@ -163,23 +165,14 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
         :model-value="joint.alongMm"
         @update:model-value="change(joint, { alongMm: $event })"
       />
-      <div class="row">
-        <label class="check"
-          ><input
-            type="checkbox"
-            :checked="joint.isReversed"
-            @change="change(joint, { isReversed: ($event.target as HTMLInputElement).checked })"
-          />
-          from the other side of the line</label
-        >
-      </div>
-      <button
-        type="button"
-        class="button small"
-        @click="work.run(part.id, { name: 'removeJoint', args: { jointId: joint.id } })"
-      >
+      <CheckRow
+        label="from the other side of the line"
+        :model-value="joint.isReversed"
+        @update:model-value="change(joint, { isReversed: $event })"
+      />
+      <el-button size="small" @click="work.run(part.id, { name: 'removeJoint', args: { jointId: joint.id } })">
         Take it off
-      </button>
+      </el-button>
     </fieldset>
     <fieldset v-if="part.place" class="joint">
       <legend>Its place in the airframe</legend>
@@ -225,31 +218,30 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
         :most="360"
         @update:model-value="setPlace({ ...part.place!, yawDegrees: $event })"
       />
-      <button type="button" class="button small" @click="setPlace(undefined)">Take it out of the airframe</button>
+      <el-button size="small" @click="setPlace(undefined)">Take it out of the airframe</el-button>
     </fieldset>
     <div class="doings">
-      <button type="button" class="button small" @click="stand">
+      <el-button size="small" @click="stand">
         {{ joints.length > 0 ? 'Stand another piece' : 'Stand it on another part' }}
-      </button>
-      <button v-if="!part.place && joints.length === 0" type="button" class="button small" @click="setPlace(HERE)">
+      </el-button>
+      <el-button size="small" v-if="!part.place && joints.length === 0" @click="setPlace(HERE)">
         Give it a place
-      </button>
+      </el-button>
     </div>
     <div v-for="seam in met" :key="seam.id" class="row">
       <span class="label"
         >{{ lineName(part, seam.fromSegmentId) }} meets
         {{ partOf(seam.toPartId!)?.name ?? 'a part that is gone' }}</span
-      ><button
-        type="button"
-        class="button small quiet"
+      ><el-button
+        text
+        size="small"
         :aria-label="`Remove the seam of ${lineName(part, seam.fromSegmentId)} with ${partOf(seam.toPartId!)?.name ?? 'a part that is gone'}`"
         @click="work.run(part.id, { name: 'removeSeam', args: { seamId: seam.id } })"
       >
         Remove
-      </button>
+      </el-button>
     </div>
-    <details v-if="ownEdges.length > 0 && meetParts.length > 0">
-      <summary class="eyebrow">It meets an edge of another part</summary>
+    <FoldAway title="It meets an edge of another part" v-if="ownEdges.length > 0 && meetParts.length > 0">
       <ChoiceRow v-model="meet.own" label="Its" :choices="ownEdges.map(choice)" />
       <ChoiceRow
         v-model="meet.partId"
@@ -257,8 +249,8 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
         :choices="meetParts.map((one) => [one.id, one === part ? 'its other piece' : one.name] as const)"
       />
       <ChoiceRow v-model="meet.to" label="at its" :choices="meetEdges.map(choice)" />
-      <button type="button" class="button small" @click="declare">Declare the seam</button>
-    </details>
+      <el-button size="small" @click="declare">Declare the seam</el-button>
+    </FoldAway>
   </section>
 </template>
 
@@ -288,8 +280,5 @@ legend {
   flex-wrap: wrap;
   gap: 6px;
   margin: 10px 0;
-}
-details {
-  margin-top: 8px;
 }
 </style>

@@ -1,7 +1,33 @@
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { piecesOfView, type FoldView } from '@grain-fold/core/airframe';
-import { CLOSED_MM, measureSeam, placedEdge, placedPoint, plateFaces, type FoldedFace, type HingeState, type Line3, type PlacedEdge, type PlateSolid, type StandingPiece, type Viewpoint } from '@grain-fold/core/folds';
-import { add3, composeRigid, cross3, dot3, distance3, STILL, subtract3, times3, unit3, type Point, type Point3, type RigidMap } from '@grain-fold/core/geometry';
+import {
+  CLOSED_MM,
+  measureSeam,
+  placedEdge,
+  placedPoint,
+  plateFaces,
+  type FoldedFace,
+  type HingeState,
+  type Line3,
+  type PlacedEdge,
+  type PlateSolid,
+  type StandingPiece,
+  type Viewpoint,
+} from '@grain-fold/core/folds';
+import {
+  add3,
+  composeRigid,
+  cross3,
+  dot3,
+  distance3,
+  STILL,
+  subtract3,
+  times3,
+  unit3,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '@grain-fold/core/geometry';
 import { drawnId } from '@grain-fold/core/part';
 
 /** A plane that the model is cut open at: what lies beyond `at` along `normal` is taken away. */

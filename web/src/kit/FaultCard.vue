@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { Fault } from '@grain-fold/core/checks';
+
+defineProps<{ fault: Fault; partName?: string }>();
+defineEmits<{ mend: []; show: [] }>();
+</script>
+
+<template>
+  <article class="fault">
+    <h3>
+      <el-button link class="bare title" @click="$emit('show')">{{ fault.title }}</el-button>
+    </h3>
+    <p>{{ fault.detail }}</p>
+    <el-button type="primary" size="small" @click="$emit('mend')">{{ fault.mend.label }}</el-button>
+  </article>
+</template>
+
+<style scoped>
+.fault {
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  padding: 10px 12px 12px;
+}
+.fault + .fault {
+  margin-top: 8px;
+}
+h3 {
+  font-size: 14.5px;
+  font-weight: 600;
+  line-height: 1.3;
+}
+.title {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  font-weight: inherit;
+}
+.title:hover {
+  text-decoration: underline;
+}
+p {
+  margin: 3px 0 8px;
+}
+</style>

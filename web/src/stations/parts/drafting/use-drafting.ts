@@ -1,0 +1,277 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import {
+  bulgeThrough,
+  curveTangent,
+  distance,
+  interpolate,
+  smoothCurve,
+  unitVector,
+  type Curve,
+  type Point,
+} from '@grain-fold/core/geometry';
+import { type OperationKind, operationDraft } from '@grain-fold/core/operations';
+import type { Part } from '@grain-fold/core/part';
+import {
+  bulgeLeaving,
+  bulgeOfRadius,
+  circleDraft,
+  draftFault,
+  rectangleDraft,
+  roundEndedSlot,
+  type DraftSegment,
+  type PathDraft,
+} from '@grain-fold/core/paths';
+import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { useAirframe } from '../../../stores/airframe.ts';
+import { drawsPath, endsAfterTwo, mustClose, type Tool } from './part-tools.ts';
+
+/** How the run that is drawn next goes. */
+export type RunKind = 'line' | 'arc' | 'cubic';
+/** What a closed tool draws: point by point, or a whole shape by two places. */
+export type DraftShape = 'points' | 'rectangle' | 'circle' | 'slot';
+/** How an arc is told: through a third place, going on from the run before, or by its radius. */
+export type ArcWay = 'through' | 'touching' | 'radius';
+
+export interface Drafting {
+  readonly tool: Ref<Tool>;
+  readonly points: ShallowRef<readonly Point[]>;
+  readonly runKind: Ref<RunKind>;
+  readonly arcVia: ShallowRef<Point | undefined>;
+  readonly arcWay: Ref<ArcWay>;
+  /** Radius of an arc told by it, in mm; below 0 it bends to the right. */
+  readonly arcRadiusMm: Ref<number>;
+  /** Width of a slot drawn by its two ends, in mm. */
+  readonly slotWidthMm: Ref<number>;
+  readonly shape: Ref<DraftShape>;
+  readonly isDrawing: ComputedRef<boolean>;
+  readonly canClose: ComputedRef<boolean>;
+  readonly canEnd: ComputedRef<boolean>;
+  /** The path so far with the run to the pointer, as curves to show. */
+  readonly preview: (pointer: Point | undefined) => readonly Curve[];
+  readonly start: (tool: Tool) => void;
+  readonly addPoint: (p: Point, closeWithinMm: number) => void;
+  readonly close: () => void;
+  readonly end: () => void;
+  readonly backOut: () => void;
+  /** Makes what is drawn so far into a step of the history, where it can stand: another tool or part is taken up. */
+  readonly keep: () => void;
+}
+
+/** A path being drawn on the mat, point by point, until it becomes an editing command. */
+export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
+  const work = useAirframe();
+  const tool = ref<Tool>('select');
+  const points = shallowRef<readonly Point[]>([]);
+  const segments = shallowRef<readonly DraftSegment[]>([]);
+  const runKind = ref<RunKind>('line');
+  const arcVia = shallowRef<Point>();
+  const arcWay = ref<ArcWay>('through');
+  const arcRadiusMm = ref(50);
+  const slotWidthMm = ref(6);
+  const shape = ref<DraftShape>('points');
+  const isDrawing = computed(() => drawsPath(tool.value));
+  const canClose = computed(
+    () =>
+      shape.value === 'points' &&
+      points.value.length >= (segments.value.some(({ kind }) => kind !== 'line') ? 2 : 3) &&
+      !endsAfterTwo(tool.value),
+  );
+  const canEnd = computed(
+    () => shape.value === 'points' && points.value.length >= 2 && (!mustClose(tool.value) || tool.value === 'outline'),
+  );
+
+  function reset(): void {
+    points.value = [];
+    segments.value = [];
+    runKind.value = 'line';
+    arcVia.value = undefined;
+  }
+  function start(next: Tool): void {
+    reset();
+    if (!mustClose(next)) shape.value = 'points';
+    tool.value = next;
+  }
+
+  /** The direction in which the run before arrives, or undefined at the start. */
+  function arriving(): Point | undefined {
+    const from = points.value.at(-1),
+      before = points.value.at(-2),
+      last = segments.value.at(-1);
+    return before && from && last
+      ? unitVector({ x: 0, y: 0 }, curveTangent({ ...last, from: before, to: from }, 1))
+      : undefined;
+  }
+  function nextSegment(end: Point): DraftSegment {
+    const from = points.value.at(-1)!;
+    if (runKind.value === 'cubic')
+      return { kind: 'cubic', control1: interpolate(from, end, 1 / 3), control2: interpolate(from, end, 2 / 3) };
+    if (runKind.value !== 'arc') return { kind: 'line' };
+    const bulge =
+      arcWay.value === 'touching'
+        ? bulgeLeaving(from, arriving() ?? { x: 1, y: 0 }, end)
+        : arcWay.value === 'radius'
+          ? (bulgeOfRadius(from, end, Math.abs(arcRadiusMm.value), arcRadiusMm.value > 0 ? 'left' : 'right') ?? 0)
+          : arcVia.value
+            ? bulgeThrough(from, arcVia.value, end)
+            : 0;
+    return bulge === 0 ? { kind: 'line' } : { kind: 'arc', bulge };
+  }
+
+  /** Every chain of neighbouring curve runs as one smooth curve through its points, going on from the run before it. */
+  function smoothed(all: readonly Point[], runs: readonly DraftSegment[], closed: boolean): readonly DraftSegment[] {
+    const at = (index: number): Point => all[index % all.length]!;
+    const result = [...runs];
+    for (let start = 0; start < runs.length; start++) {
+      if (runs[start]!.kind !== 'cubic') continue;
+      let stop = start;
+      while (runs[stop + 1]?.kind === 'cubic') stop += 1;
+      const leaving = (index: number, t: 0 | 1): Point | undefined => {
+        const run = runs[index];
+        return run && run.kind !== 'cubic'
+          ? unitVector({ x: 0, y: 0 }, curveTangent({ ...run, from: at(index), to: at(index + 1) }, t))
+          : undefined;
+      };
+      const chain = Array.from({ length: stop - start + 2 }, (_, step) => at(start + step));
+      smoothCurve(chain, {
+        start: leaving(start - 1, 1),
+        end: closed && stop + 1 === runs.length ? leaving(0, 0) : undefined,
+      }).forEach(({ control1, control2 }, step) => {
+        result[start + step] = { kind: 'cubic', control1, control2 };
+      });
+      start = stop;
+    }
+    return result;
+  }
+
+  /** The shape that two places give, or undefined while they are one. */
+  function shapeDraft(first: Point, second: Point): PathDraft | undefined {
+    if (distance(first, second) < 1e-6) return undefined;
+    if (shape.value === 'circle') return circleDraft(first, distance(first, second));
+    if (shape.value === 'slot') return roundEndedSlot(first, second, slotWidthMm.value);
+    const [width, height] = [Math.abs(second.x - first.x), Math.abs(second.y - first.y)];
+    return width < 1e-6 || height < 1e-6
+      ? undefined
+      : rectangleDraft({ x: Math.min(first.x, second.x), y: Math.min(first.y, second.y) }, width, height);
+  }
+
+  function addPoint(p: Point, closeWithinMm: number): void {
+    const first = points.value[0];
+    if (shape.value !== 'points') {
+      const draft = first && shapeDraft(first, p);
+      if (!first) points.value = [p];
+      else if (draft) finish(draft);
+      else work.message = 'Give the second place some way from the first.';
+      return;
+    }
+    if (runKind.value === 'arc' && arcWay.value === 'through' && first && !arcVia.value) {
+      arcVia.value = p;
+      return;
+    }
+    if (first && canClose.value && distance(first, p) <= closeWithinMm) {
+      close();
+      return;
+    }
+    if (points.value.length > 0 && distance(points.value.at(-1)!, p) < 1e-6) {
+      work.message = 'That point lies on the one before it.';
+      return;
+    }
+    if (
+      first &&
+      runKind.value === 'arc' &&
+      arcWay.value === 'radius' &&
+      Math.abs(arcRadiusMm.value) < distance(points.value.at(-1)!, p) / 2
+    ) {
+      work.message = `That end is ${formatLengthWithUnit(distance(points.value.at(-1)!, p), work.unit)} away: the radius must be at least half of it.`;
+      return;
+    }
+    if (first) segments.value = [...segments.value, nextSegment(p)];
+    points.value = [...points.value, p];
+    arcVia.value = undefined;
+    if (runKind.value === 'arc') runKind.value = 'line';
+    if (endsAfterTwo(tool.value) && points.value.length === 2) end();
+  }
+
+  function close(): void {
+    if (points.value.length < 2) return;
+    const runs = [...segments.value, nextSegment(points.value[0]!)];
+    finish({ points: points.value, segments: smoothed(points.value, runs, true), closed: true });
+  }
+  function end(): void {
+    if (points.value.length < 2) return;
+    finish({ points: points.value, segments: smoothed(points.value, segments.value, false), closed: false });
+  }
+  function finish(draft: PathDraft): void {
+    const target = part.value;
+    if (!target) return;
+    const fault = draftFault(draft);
+    if (fault) {
+      work.message = fault;
+      return;
+    }
+    const isDone =
+      tool.value === 'outline'
+        ? work.run(target.id, { name: 'drawOutline', args: { draft } })
+        : tool.value === 'hole'
+          ? work.run(target.id, { name: 'drawHole', args: { draft } })
+          : work.run(target.id, {
+              name: 'drawLine',
+              args: { draft, operation: operationDraft(tool.value as OperationKind) },
+            });
+    if (isDone) start(tool.value === 'outline' ? 'select' : tool.value);
+  }
+
+  function keep(): void {
+    if (!isDrawing.value) return;
+    if (canEnd.value) end();
+    else if (canClose.value) close();
+  }
+
+  /** One step back: the arc's middle, the last point, then the tool. */
+  function backOut(): void {
+    if (arcVia.value) arcVia.value = undefined;
+    else if (points.value.length > 0) {
+      points.value = points.value.slice(0, -1);
+      segments.value = segments.value.slice(0, Math.max(0, points.value.length - 1));
+    } else start('select');
+  }
+
+  function preview(pointer: Point | undefined): readonly Curve[] {
+    const first = points.value[0];
+    if (shape.value !== 'points') {
+      const draft = first && pointer && shapeDraft(first, pointer);
+      return draft
+        ? draft.segments.map((segment, index): Curve => ({
+            ...segment,
+            from: draft.points[index]!,
+            to: draft.points[(index + 1) % draft.points.length]!,
+          }))
+        : [];
+    }
+    const last = points.value.at(-1);
+    const isReaching = last !== undefined && pointer !== undefined && distance(last, pointer) > 1e-9;
+    const all = isReaching ? [...points.value, pointer] : points.value;
+    return smoothed(all, isReaching ? [...segments.value, nextSegment(pointer)] : segments.value, false).map(
+      (segment, index): Curve => ({ ...segment, from: all[index]!, to: all[index + 1]! }),
+    );
+  }
+  return {
+    tool,
+    points,
+    runKind,
+    arcVia,
+    arcWay,
+    arcRadiusMm,
+    slotWidthMm,
+    shape,
+    isDrawing,
+    canClose,
+    canEnd,
+    preview,
+    start,
+    addPoint,
+    close,
+    end,
+    backOut,
+    keep,
+  };
+}

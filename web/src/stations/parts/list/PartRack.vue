@@ -1,0 +1,337 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import { contextOf, type Airframe } from '@grain-fold/core/airframe';
+import { svgPath } from '@grain-fold/core/geometry';
+import { isThroughCut, traitsOf } from '@grain-fold/core/operations';
+import { piecesOf, type Part } from '@grain-fold/core/part';
+import { existsIn, resolve, type ResolvedPart } from '@grain-fold/core/resolve';
+import { useStaggered } from '../../../composables/staggered.ts';
+import { useFigures } from '../../../stores/figures.ts';
+
+/** The drawings of the airframe along the mat's edge, in their groups. */
+const props = defineProps<{
+  airframe: Airframe;
+  chosenId?: string;
+  /** Parts picked to be changed together. */ picked: readonly string[];
+}>();
+const emit = defineEmits<{
+  choose: [id: string];
+  add: [];
+  pick: [ids: readonly string[]];
+  /** A part is put before another one, into its group; before none: to the end of its own. */ move: [
+    id: string,
+    beforeId: string | undefined,
+  ];
+}>();
+const figures = useFigures();
+const list = ref<HTMLElement>();
+const shown = useStaggered(() => (figures.quick ? props.airframe.parts.length : 0), 8);
+
+const wanted = ref('');
+/** Filtering pays when the rack no longer shows every part at once. */
+const MANY_PARTS = 8;
+/** A click chooses; with Ctrl it picks parts to change together, with Shift all up to it. */
+function click(partId: string, event: MouseEvent): void {
+  if (event.shiftKey && props.chosenId) {
+    const [a, b] = [inOrder.value.indexOf(props.chosenId), inOrder.value.indexOf(partId)].sort((m, n) => m - n);
+    emit('pick', inOrder.value.slice(a, b! + 1));
+  } else if (event.ctrlKey || event.metaKey) toggle(partId);
+  else {
+    emit('pick', []);
+    emit('choose', partId);
+  }
+}
+function toggle(partId: string): void {
+  const now = props.picked.length > 0 ? props.picked : props.chosenId ? [props.chosenId] : [];
+  const next = now.includes(partId) ? now.filter((id) => id !== partId) : [...now, partId];
+  emit('pick', next.length > 1 ? next : []);
+}
+/** The last word of a group within groups, and how deep it lies. */
+const groupWord = (group: string): string => group.split('/').at(-1)!.trim() || 'no group';
+const groupPath = (group: string): string =>
+  group
+    .split('/')
+    .slice(0, -1)
+    .map((word) => word.trim())
+    .join(' / ');
+const isWanted = (part: Part): boolean =>
+  `${part.name} ${part.group} ${part.material}`.toLowerCase().includes(wanted.value.trim().toLowerCase());
+const shownParts = computed(() => props.airframe.parts.filter(isWanted));
+const dragged = ref<string>();
+const over = ref<string>();
+function drop(beforeId: string): void {
+  if (dragged.value && dragged.value !== beforeId) emit('move', dragged.value, beforeId);
+  dragged.value = undefined;
+  over.value = undefined;
+}
+/** Moves the chosen part one place along the rack. */
+async function shift(by: 1 | -1): Promise<void> {
+  const order = inOrder.value,
+    at = order.indexOf(props.chosenId ?? '');
+  if (at < 0 || (by < 0 ? at === 0 : at === order.length - 1)) return;
+  const groupOf = (id: string | undefined): string | undefined =>
+    props.airframe.parts.find((part) => part.id === id)?.group;
+  const own = groupOf(props.chosenId),
+    [next, afterNext] = [order[at + 1], order[at + 2]];
+  // Past the last of its group it leads the next one; else it stays in its own.
+  const before =
+    by < 0 ? order[at - 1] : groupOf(next) !== own ? next : groupOf(afterNext) === own ? afterNext : undefined;
+  emit('move', props.chosenId!, before);
+  await nextTick();
+  list.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus();
+}
+/** Groups in the order of their first parts; groups within a group follow it. */
+const groupOrder = computed(() => {
+  const all = [...new Set(shownParts.value.map(({ group }) => group))];
+  const top = (group: string): string => group.split('/')[0]!.trim();
+  const tops = [...new Set(all.map(top))];
+  return tops.flatMap((name) => all.filter((group) => top(group) === name));
+});
+const groups = computed(() =>
+  groupOrder.value.map((group) => ({
+    group,
+    parts: shownParts.value
+      .filter((part) => part.group === group)
+      .map((part) => ({
+        part,
+        resolved:
+          figures.quick && props.airframe.parts.indexOf(part) < shown.value
+            ? resolve(part, contextOf(props.airframe, part))
+            : undefined,
+      })),
+  })),
+);
+const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
+const outline = (part: ResolvedPart): string =>
+  [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') ||
+  part.openPaths.map((path) => svgPath(path, false)).join('');
+/** Room between port and starboard in a thumbnail, as a share of the part's size. */
+const HANDS_APART = 0.08;
+const viewBox = ({ bounds, side }: ResolvedPart): string => {
+  const own = bounds.maxX - bounds.minX,
+    height = bounds.maxY - bounds.minY;
+  const width = side === 'single' ? own : 2 * own + HANDS_APART * Math.max(own, height);
+  const size = Math.max(10, width, height) * 1.06;
+  return `${bounds.minX + width / 2 - size / 2} ${-(bounds.minY + bounds.maxY) / 2 - size / 2} ${size} ${size}`;
+};
+/** The work on a part, thin: folds dashed, cuts through solid. A pair shows both of its hands. */
+const workOf = (part: ResolvedPart, isCut: boolean): string =>
+  part.strokes
+    .filter(({ kind }) => isThroughCut(kind) === isCut && traitsOf(kind).ground !== 'edge')
+    .flatMap(({ paths, closed }) => paths.map((path) => svgPath(path, closed)))
+    .join('');
+const handsOf = (part: ResolvedPart): readonly string[] =>
+  part.side === 'single'
+    ? ['scale(1 -1)']
+    : [
+        'scale(1 -1)',
+        `translate(${2 * part.bounds.maxX + HANDS_APART * Math.max(part.bounds.maxX - part.bounds.minX, part.bounds.maxY - part.bounds.minY)} 0) scale(-1 -1)`,
+      ];
+const countWords = (part: Part): string => (part.handed === 'pair' ? `${part.quantity} pair` : `${piecesOf(part)} off`);
+async function step(by: number): Promise<void> {
+  const at = inOrder.value.indexOf(props.chosenId ?? '');
+  const next = inOrder.value[(at + by + inOrder.value.length) % inOrder.value.length];
+  if (!next) return;
+  emit('choose', next);
+  await nextTick();
+  list.value?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus();
+}
+</script>
+
+<template>
+  <div class="rack">
+    <div v-if="airframe.parts.length > MANY_PARTS" class="filter on-mat">
+      <el-input
+        v-model="wanted"
+        type="search"
+        aria-label="Filter the parts"
+        placeholder="filter"
+        :validate-event="false"
+        @keydown.esc="wanted = ''"
+      />
+      <span class="figures count">{{ shownParts.length }} of {{ airframe.parts.length }}</span>
+    </div>
+    <div
+      ref="list"
+      class="list"
+      role="listbox"
+      aria-label="Parts"
+      aria-orientation="horizontal"
+      @keydown.right.prevent.stop="$event.altKey ? shift(1) : step(1)"
+      @keydown.left.prevent.stop="$event.altKey ? shift(-1) : step(-1)"
+    >
+      <div v-for="{ group, parts } in groups" :key="group" class="group" role="group" :aria-label="group || 'No group'">
+        <p class="eyebrow">
+          <span v-if="groupPath(group)" class="path">{{ groupPath(group) }} / </span>{{ groupWord(group) }}
+        </p>
+        <div class="items">
+          <div
+            v-for="{ part, resolved } in parts"
+            :key="part.id"
+            role="option"
+            class="item"
+            :aria-selected="part.id === chosenId"
+            :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
+            :class="{
+              over: over === part.id && dragged !== part.id,
+              picked: picked.includes(part.id),
+              out: !existsIn(part, airframe.settings.variant),
+            }"
+            draggable="true"
+            @dragstart="dragged = part.id"
+            @dragend="
+              dragged = undefined;
+              over = undefined;
+            "
+            @dragover.prevent="over = part.id"
+            @drop.prevent="drop(part.id)"
+            :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere; Ctrl-click or Space to change several`"
+            @click="click(part.id, $event)"
+            @keydown.enter.stop="emit('choose', part.id)"
+            @keydown.space.prevent.stop="toggle(part.id)"
+          >
+            <svg v-if="!resolved" width="46" height="38" aria-hidden="true" />
+            <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true">
+              <g
+                v-for="(hand, index) in handsOf(resolved)"
+                :key="index"
+                :transform="hand"
+                stroke="var(--ink)"
+                fill="none"
+              >
+                <path
+                  :d="outline(resolved)"
+                  fill="var(--foam)"
+                  fill-rule="evenodd"
+                  stroke-width="1"
+                  vector-effect="non-scaling-stroke"
+                />
+                <path :d="workOf(resolved, true)" stroke-width="1" vector-effect="non-scaling-stroke" />
+                <path
+                  :d="workOf(resolved, false)"
+                  stroke-width="0.8"
+                  stroke-dasharray="2 1.5"
+                  vector-effect="non-scaling-stroke"
+                />
+              </g>
+            </svg>
+            <span class="name">{{ part.name }}</span>
+            <span class="count figures">{{ countWords(part) }}</span>
+            <span
+              v-if="figures.faults.get(part.id)?.length"
+              class="bad"
+              :aria-label="`${figures.faults.get(part.id)!.length} faults`"
+              >{{ figures.faults.get(part.id)!.length }}</span
+            >
+          </div>
+        </div>
+      </div>
+    </div>
+    <el-button link class="bare add" @click="emit('add')"><kbd>N</kbd> new part</el-button>
+  </div>
+</template>
+
+<style scoped>
+.rack {
+  display: flex;
+  background: #1b333b;
+  color: #e6edea;
+  flex: none;
+  height: 106px;
+}
+.list {
+  display: flex;
+  gap: 18px;
+  overflow-x: auto;
+  padding: 5px 14px 6px;
+  flex: 1;
+  min-width: 0;
+}
+.eyebrow {
+  color: #c5b386;
+  font-size: 11px;
+  line-height: 1.5;
+  position: sticky;
+  left: 0;
+}
+.items {
+  display: flex;
+  gap: 3px;
+}
+.item {
+  position: relative;
+  width: 84px;
+  flex: none;
+  padding: 3px 3px 2px;
+  border-radius: var(--radius);
+  display: grid;
+  justify-items: center;
+  cursor: pointer;
+  border: 1px solid transparent;
+  line-height: 1.2;
+}
+.item:hover {
+  background: #29474f;
+}
+.item[aria-selected='true'] {
+  background: #2f535d;
+  border-color: var(--marigold);
+}
+.item.picked {
+  background: #6b4d1f;
+}
+.out {
+  opacity: 0.6;
+}
+.path {
+  opacity: 0.75;
+}
+.over {
+  box-shadow: inset 3px 0 var(--marigold);
+}
+.filter {
+  flex: none;
+  width: 104px;
+  display: grid;
+  align-content: center;
+  gap: 4px;
+  padding: 0 8px 0 12px;
+  border-right: 1px solid var(--mat-grid);
+}
+.name {
+  max-width: 100%;
+  font-size: 12.5px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.count {
+  font-size: 12px;
+  color: #b9cbcc;
+}
+.bad {
+  position: absolute;
+  top: 2px;
+  right: 3px;
+  background: var(--brick);
+  color: #fff;
+  font-size: 11px;
+  font-weight: 600;
+  min-width: 17px;
+  text-align: center;
+  border-radius: 9px;
+}
+.add {
+  flex: none;
+  border: 0;
+  border-left: 1px solid var(--mat-grid);
+  background: transparent;
+  padding: 0 16px;
+  font-family: var(--figures);
+  font-weight: 600;
+  font-size: 15px;
+}
+.add:hover {
+  background: #29474f;
+}
+</style>

@@ -1,0 +1,81 @@
+import type { PartCommand } from '@grain-fold/core/editing';
+import type { Point } from '@grain-fold/core/geometry';
+import { lineTexts } from '@grain-fold/core/linecode';
+import { traitsOf } from '@grain-fold/core/operations';
+import { drawnId, featureIdOf, type Part } from '@grain-fold/core/part';
+import type { ResolvedPart } from '@grain-fold/core/resolve';
+import type { LengthUnit } from '@grain-fold/core/units';
+
+/** A number written on the mat that can be typed in place. */
+export interface MatNumber {
+  readonly at: Point;
+  readonly word: string;
+  readonly kind: 'length' | 'angle';
+  readonly value: number;
+  readonly least?: number;
+  readonly most?: number;
+  readonly commandFor: (value: number) => PartCommand;
+}
+
+/** Half a caption's height, and the half width of a letter, in pixels. */
+const HALF_HEIGHT_PX = 10;
+const HALF_LETTER_PX = 3.4;
+
+/** The number whose caption lies under a place of the screen, or undefined. */
+export function numberAt(
+  part: Part,
+  resolved: ResolvedPart,
+  at: Point,
+  toScreen: (p: Point) => Point,
+  unit: LengthUnit,
+): MatNumber | undefined {
+  for (const mark of lineTexts(resolved, unit)) {
+    const middle = toScreen(mark.at),
+      turn = (mark.angleDegrees * Math.PI) / 180;
+    const off = { x: at.x - middle.x, y: at.y - middle.y };
+    const along = off.x * Math.cos(turn) - off.y * Math.sin(turn),
+      across = off.x * Math.sin(turn) + off.y * Math.cos(turn);
+    if (Math.abs(along) > mark.text.length * HALF_LETTER_PX + 6 || Math.abs(across) > HALF_HEIGHT_PX) continue;
+    const found = mark.dimensionId
+      ? dimensionNumber(resolved, mark.dimensionId)
+      : mark.operationId
+        ? operationNumber(part, mark.operationId)
+        : undefined;
+    if (found) return { ...found, at: middle };
+  }
+  return undefined;
+}
+
+type Unplaced = Omit<MatNumber, 'at'>;
+
+function dimensionNumber(resolved: ResolvedPart, dimensionId: string): Unplaced | undefined {
+  const dimension = resolved.dimensions.find(({ id }) => id === dimensionId);
+  return (
+    dimension && {
+      word: 'Dimension',
+      kind: 'length',
+      value: dimension.valueMm,
+      commandFor: (valueMm) => ({ name: 'setDimension', args: { dimensionId, valueMm } }),
+    }
+  );
+}
+
+/** The number of an operation that is written on its line. */
+function operationNumber(part: Part, id: string): Unplaced | undefined {
+  const operation = featureIdOf(id) ? undefined : part.operations.find((one) => one.id === drawnId(id));
+  const field = operation && traitsOf(operation.kind).fields.find(({ isOnLine }) => isOnLine);
+  if (!operation || !field) return undefined;
+  const value = (operation as unknown as Record<string, unknown>)[field.key];
+  if (typeof value !== 'number') return undefined;
+  return {
+    word: field.word,
+    kind: field.kind === 'angle' ? 'angle' : 'length',
+    value,
+    least: field.least,
+    most: field.most,
+    commandFor: (number) => ({
+      name: 'changeOperation',
+      args: { operationId: operation.id, changes: { [field.key]: number } },
+    }),
+  };
+}

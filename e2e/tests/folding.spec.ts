@@ -48,7 +48,7 @@ async function drawTray(page: Page): Promise<void> {
       .getByRole('button', { name: /Trench/ })
       .nth(number)
       .click();
-    await choose(page, 'Strip lies', `${side} of it`);
+    await choose(page, 'Strip lies', side);
   }
   await page.locator('body').press('f');
   const at = await pixelsOf(page);
@@ -153,7 +153,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   const controls = page.getByRole('group', { name: 'Folding' });
   await controls.getByRole('button', { name: 'One fold back' }).click();
   await expect(controls).toContainText('2 of 3');
-  await controls.getByLabel('Folded by, per cent').fill('0');
+  await controls.getByLabel('Folded by, per cent').press('Home');
   const views = page.getByRole('group', { name: 'Views' });
   await choose(views, 'Section across', 'section across x');
   // Flat, a cut across shows the tray's width there and the board's thickness.

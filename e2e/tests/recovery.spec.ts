@@ -135,9 +135,7 @@ test('a damaged, a newer and another kind of file are refused by line or field, 
 }) => {
   await signUp(page, workshop);
   const choose = (name: string, text: string): Promise<void> =>
-    page
-      .locator('input[type="file"]')
-      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    page.locator('input[type="file"]').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await choose('cut.grainfold.json', '{"format": "grain-fold-airframe",\n"formatVersion": 1,\n"na');
   await expect(page.getByRole('alert')).toContainText('Line 3');
   await choose('new.grainfold.json', '{"format": "grain-fold-airframe", "formatVersion": 7}');

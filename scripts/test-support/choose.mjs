@@ -14,7 +14,8 @@ export async function choose(scope, label, word, { exact = false } = {}) {
     await abreast.getByText(word, { exact: typeof word === 'string' }).click();
     return;
   }
-  await list.click();
+  // The words of the chosen value lie over the field itself.
+  await list.locator('xpath=ancestor::*[contains(@class, "el-select__wrapper")]').click();
   await page
     .locator('.el-select-dropdown:visible')
     .getByRole('option', { name: word, exact: typeof word === 'string' })

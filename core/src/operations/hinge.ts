@@ -69,7 +69,7 @@ export const hinge: OperationTraits<Hinge> = {
     [`hinge ±${formatAngle(operation.deflectionDegrees)}`, tapeWord(operation)].filter(Boolean).join(' · '),
   angleDegrees: (operation) => operation.deflectionDegrees,
   figures: (operation, thicknessMm) => [
-    { word: 'Relief is wide', kind: 'length', value: widthOf(operation, thicknessMm) },
+    { word: 'Relief', kind: 'length', value: widthOf(operation, thicknessMm), after: 'wide' },
   ],
   faults: (operation) => {
     if (operation.deflectionDegrees > 0 && operation.deflectionDegrees <= steepest(operation)) return [];

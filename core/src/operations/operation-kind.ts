@@ -40,6 +40,8 @@ export interface OperationFigure {
   readonly word: string;
   readonly kind: 'length' | 'angle' | 'words';
   readonly value: number | string;
+  /** A word after the value: `wide`. */
+  readonly after?: string;
 }
 
 /** How a kind of work folds the board. */

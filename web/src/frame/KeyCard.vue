@@ -1,96 +1,33 @@
 <script setup lang="ts">
+import { KEY_LINES, POINTER_LINES, type KeyLine } from '../keys/key-map.ts';
+import { STATIONS } from '../stations/stations.ts';
+import { TOOL_GROUPS } from '../stations/parts/drafting/part-tools.ts';
+
+/** Every key, from the tables that the keys themselves are taken from. */
 const isOpen = defineModel<boolean>({ required: true });
-const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])[] = [
-  [
-    'Everywhere',
-    [
-      ['1 – 6', 'stations'],
-      ['Ctrl+Z', 'undo'],
-      ['Ctrl+Shift+Z', 'redo'],
-      ['Y', 'every step'],
-      ['Ctrl+K', 'find a part or station'],
-      ['?', 'this card'],
-    ],
-  ],
-  [
-    'On the mat',
-    [
-      ['Wheel, + −', 'zoom'],
-      ['Space-drag', 'pan'],
-      ['F', 'fit'],
-      ['Arrows', 'move what is chosen, or pan'],
-      ['Alt', 'hold snapping off'],
-      ['Delete', 'remove'],
-      ['Esc', 'back out one step'],
-    ],
-  ],
-  [
-    'Drawing',
-    [
-      ['N', 'new part'],
-      ['O', 'outline'],
-      ['D', 'hole'],
-      ['A', 'next run is an arc'],
-      ['S', 'smooth curve'],
-      ['Double-click', 'type a number in its place'],
-      ['Enter', 'type length, angle or place'],
-      ['R', 'mirror'],
-      ['J', 'see the back'],
-      ['U', 'see it folded'],
-      ['Ctrl+C, Ctrl+V', 'copy lines, paste them'],
-    ],
-  ],
-  [
-    'Lines',
-    [
-      ['V', 'mitre groove'],
-      ['B', 'bevel on an edge'],
-      ['T', 'trench'],
-      ['I', 'open slit'],
-      ['H', 'control hinge'],
-      ['C', 'crease'],
-      ['P', 'pocket'],
-      ['K', 'cut through'],
-      ['L', 'mark'],
-      ['W', 'engrave'],
-      ['X', 'trim a line'],
-      ['E', 'features'],
-      ['G', 'guide'],
-      ['M', 'measure'],
-      ['Shift-click', 'choose several lines'],
-      ['Ctrl-click, Space', 'choose several parts'],
-    ],
-  ],
-  [
-    'Folded',
-    [
-      ['Arrows', 'turn it'],
-      ['Shift-arrows', 'from a side, from above or below'],
-      ['Home', 'from the corner'],
-      ['[ ]', 'one fold back, one on'],
-    ],
-  ],
-  [
-    'Boards',
-    [
-      ['Enter', 'nest'],
-      ['Esc', 'stop, keep the best'],
-      ['[ ]', 'choose a piece'],
-      ['R', 'turn it'],
-      ['Arrows', 'move it'],
-    ],
-  ],
+type Shown = Pick<KeyLine, 'group' | 'shown' | 'word'>;
+
+const stations: readonly Shown[] = [
+  { group: 'Everywhere', shown: `${STATIONS[0]!.key} – ${STATIONS.at(-1)!.key}`, word: 'stations' },
 ];
+const tools: readonly Shown[] = TOOL_GROUPS.flatMap(({ word: group, tools: own }) =>
+  own.map(({ key, word }) => ({ group, shown: key, word })),
+);
+const all: readonly Shown[] = [...stations, ...KEY_LINES, ...POINTER_LINES, ...tools];
+const groups = [...new Set(all.map(({ group }) => group))].map((group) => ({
+  group,
+  keys: all.filter((one) => one.group === group),
+}));
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" title="Keys" width="720">
+  <el-dialog v-model="isOpen" title="Keys" width="1000" top="4vh" class="key-card">
     <div class="card">
-      <section v-for="[group, keys] in KEYS" :key="group">
+      <section v-for="{ group, keys } in groups" :key="group">
         <h3 class="eyebrow">{{ group }}</h3>
         <dl>
-          <div v-for="[key, word] in keys" :key="key">
-            <dt class="figures">{{ key }}</dt>
+          <div v-for="{ shown, word } in keys" :key="shown + word">
+            <dt class="figures">{{ shown }}</dt>
             <dd>{{ word }}</dd>
           </div>
         </dl>
@@ -101,19 +38,25 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
 
 <style scoped>
 .card {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 18px 26px;
+  columns: 4 190px;
+  column-gap: 26px;
+  max-height: 78vh;
+  overflow-y: auto;
+}
+section {
+  break-inside: avoid;
+  margin-bottom: 12px;
 }
 dl div {
   display: flex;
-  gap: 10px;
-  padding: 3px 0;
+  gap: 8px;
+  padding: 1px 0;
+  font-size: 13.5px;
 }
 dt {
-  min-width: 92px;
+  min-width: 74px;
   font-weight: 600;
   color: var(--marigold-deep);
-  font-size: 15px;
+  font-size: 14.5px;
 }
 </style>

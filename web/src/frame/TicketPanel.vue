@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core';
-import dayjs from 'dayjs';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { useAirframe } from '../stores/airframe.ts';
@@ -37,9 +36,7 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
     >
     <div class="wide name">
       <h1>{{ work.airframe?.name }}</h1>
-      <RouterLink class="figures" :to="{ name: 'versions' }"
-        >version {{ work.version }} · saved {{ dayjs(work.savedAt).format('HH:mm') }}</RouterLink
-      >
+      <RouterLink class="figures" :to="{ name: 'versions' }">version {{ work.version }} · all versions</RouterLink>
     </div>
     <nav aria-label="Stations">
       <template v-for="{ group, stations } in groups" :key="group">

@@ -73,7 +73,9 @@ export const KEY_LINES = [
   line(DRAWING, 'parts', 'copy', ['$mod+c'], 'Ctrl+C', 'copy lines'),
   line(DRAWING, 'parts', 'paste', ['$mod+v'], 'Ctrl+V', 'paste them'),
 
-  line(FOLDED, 'folded', 'turn', ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'], 'Arrows', 'turn it'),
+  line(FOLDED, 'folded', 'turn', ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'], 'Arrows', 'turn it', {
+    isLeftToControls: true,
+  }),
   line(
     FOLDED,
     'folded',
@@ -81,8 +83,9 @@ export const KEY_LINES = [
     ['Shift+ArrowLeft', 'Shift+ArrowRight', 'Shift+ArrowUp', 'Shift+ArrowDown'],
     'Shift-arrows',
     'from a side, from above or below',
+    { isLeftToControls: true },
   ),
-  line(FOLDED, 'folded', 'corner', ['Home'], 'Home', 'from the corner'),
+  line(FOLDED, 'folded', 'corner', ['Home'], 'Home', 'from the corner', { isLeftToControls: true }),
   line(FOLDED, 'folded', 'unfoldOne', ['(\\[)'], '[', 'one fold back'),
   line(FOLDED, 'folded', 'foldOne', [']'], ']', 'one fold on'),
 

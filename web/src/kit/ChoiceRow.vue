@@ -53,6 +53,7 @@ const options = computed(() => props.choices.map(([value, label]) => ({ value, l
       :validate-event="false"
       :aria-label="label"
       placeholder=""
+      :empty-values="[null, undefined]"
       @update:model-value="$emit('update:modelValue', $event)"
     >
       <el-option v-for="[value, word] in choices" :key="value" :value="value" :label="word" />

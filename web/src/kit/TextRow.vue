@@ -34,29 +34,12 @@ function cancel(event: Event): void {
   text.value = props.modelValue;
   leave(event);
 }
-const suggest = (typed: string, tell: (found: { value: string }[]) => void): void =>
-  tell(
-    (props.known ?? []).filter((word) => word.toLowerCase().includes(typed.toLowerCase())).map((value) => ({ value })),
-  );
 </script>
 
 <template>
   <div class="row words" :class="{ tall: lines > 1, alone: hideLabel }">
     <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
-    <el-autocomplete
-      v-if="known"
-      :id="id"
-      v-model="text"
-      :fetch-suggestions="suggest"
-      :maxlength="most"
-      :placeholder="placeholder"
-      :validate-event="false"
-      @select="take"
-      @blur="take"
-      @keydown.enter.stop="leave"
-    />
     <el-input
-      v-else
       :id="id"
       v-model="text"
       :type="lines > 1 ? 'textarea' : 'text'"
@@ -64,16 +47,17 @@ const suggest = (typed: string, tell: (found: { value: string }[]) => void): voi
       :maxlength="most"
       :placeholder="placeholder"
       :validate-event="false"
+      :list="known ? `${id}-known` : undefined"
       @blur="take"
       @keydown.enter="lines > 1 || leave($event)"
       @keydown.esc.stop="cancel"
     />
+    <datalist v-if="known" :id="`${id}-known`"><option v-for="word in known" :key="word" :value="word" /></datalist>
   </div>
 </template>
 
 <style scoped>
-.el-input,
-.words :deep(.el-autocomplete) {
+.el-input {
   width: 160px;
   flex: none;
 }

@@ -1,6 +1,18 @@
 <script setup lang="ts">
 /** A tool of the mat: its key and its word. */
-defineProps<{ keyName: string; word: string; hint: string; isOn?: boolean; isOpen?: boolean }>();
+withDefaults(
+  defineProps<{
+    word: string;
+    keyName?: string;
+    hint?: string;
+    /** Whether it is in use, for one that can be. */
+    isOn?: boolean;
+    /** Whether what it opens is open, for one that opens something. */
+    isOpen?: boolean;
+    disabled?: boolean;
+  }>(),
+  { keyName: undefined, hint: undefined, isOn: undefined, isOpen: undefined },
+);
 defineEmits<{ press: [] }>();
 </script>
 
@@ -8,11 +20,12 @@ defineEmits<{ press: [] }>();
   <el-button
     link
     class="bare tool"
-    :aria-pressed="isOn === undefined ? undefined : isOn"
-    :aria-expanded="isOpen === undefined ? undefined : isOpen"
+    :aria-pressed="isOn"
+    :aria-expanded="isOpen"
+    :disabled="disabled"
     :title="hint"
     @click="$emit('press')"
-    ><kbd>{{ keyName }}</kbd> {{ word }}</el-button
+    ><kbd v-if="keyName">{{ keyName }}</kbd> {{ word }}</el-button
   >
 </template>
 
@@ -27,7 +40,7 @@ defineEmits<{ press: [] }>();
   color: var(--mat-light);
   white-space: nowrap;
 }
-.tool:hover {
+.tool:hover:not(:disabled) {
   background: var(--mat-raised);
 }
 .tool[aria-pressed='true'] {

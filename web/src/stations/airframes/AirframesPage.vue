@@ -128,7 +128,9 @@ async function signOut(): Promise<void> {
         </el-button>
         <span class="space" />
         <el-upload accept=".json,.grainfold.json" :auto-upload="false" :show-file-list="false" :on-change="takeFile">
-          <el-button :icon="Upload">Import a file</el-button>
+          <span class="el-button"
+            ><el-icon><Upload /></el-icon><span>Import a file</span></span
+          >
         </el-upload>
         <el-button type="primary" :icon="Plus" @click="isMaking = true">New airframe</el-button>
       </div>

@@ -8,6 +8,7 @@ import TrayBar from '../../frame/TrayBar.vue';
 import { useStaggered } from '../../composables/staggered.ts';
 import { arrowStep } from '../../keys/arrow-step.ts';
 import { useKeys } from '../../keys/use-keys.ts';
+import ToolButton from '../../kit/ToolButton.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import BoardOnMat from './BoardOnMat.vue';
@@ -206,19 +207,21 @@ useKeys('boards', {
           </g>
         </template>
         <div class="mat-tools" role="toolbar" aria-label="Nest">
-          <el-button link v-if="!nesting.isRunning.value" @click="nesting.start(tries)" class="bare">
-            <kbd>Enter</kbd> nest again
-          </el-button>
-          <el-button link v-else aria-pressed="true" @click="nesting.stop()" class="bare">
-            <kbd>Esc</kbd> stop, keep best
-          </el-button>
-          <el-button link :disabled="!placing.chosen.value || !mayPlace" @click="placing.turn(1)" class="bare">
-            <kbd>R</kbd> turn
-          </el-button>
-          <el-button link :disabled="!mayPlace" @click="placing.step(1)" class="bare"
-            ><kbd>]</kbd> next piece</el-button
-          >
-          <el-button link :disabled="!work.undoLabel" @click="work.undo()" class="bare">undo</el-button>
+          <ToolButton
+            v-if="!nesting.isRunning.value"
+            key-name="Enter"
+            word="nest again"
+            @press="nesting.start(tries)"
+          />
+          <ToolButton v-else key-name="Esc" word="stop, keep best" is-on @press="nesting.stop()" />
+          <ToolButton
+            key-name="R"
+            word="turn"
+            :disabled="!placing.chosen.value || !mayPlace"
+            @press="placing.turn(1)"
+          />
+          <ToolButton key-name="]" word="next piece" :disabled="!mayPlace" @press="placing.step(1)" />
+          <ToolButton word="undo" :disabled="!work.undoLabel" @press="work.undo()" />
         </div>
       </MatCanvas>
       <div v-else class="nothing">

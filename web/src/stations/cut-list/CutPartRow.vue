@@ -31,30 +31,30 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
         }}{{ cut.boards.length > 0 ? ` · board ${cut.boards.join(', ')}` : '' }}
       </p>
       <el-table :data="cut.works" :show-header="false" row-key="words">
-        <el-table-column width="70">
+        <el-table-column width="68">
           <template #default="{ row }"><StrokeSample :kind="kindOf(row)" :is-back="row.face === 'back'" /></template>
         </el-table-column>
-        <el-table-column min-width="200">
+        <el-table-column min-width="150">
           <template #default="{ row }"
             >{{ row.words }}<span v-if="row.count > 1" class="soft"> · {{ row.count }} lines</span
             ><span v-if="row.glueMl !== undefined" class="soft"> · glue {{ row.glueMl.toFixed(1) }} ml</span></template
           >
         </el-table-column>
-        <el-table-column width="110">
+        <el-table-column width="96">
           <template #default="{ row }">{{ row.face === 'through' ? 'right through' : `on the ${row.face}` }}</template>
         </el-table-column>
-        <el-table-column width="110" class-name="figures">
+        <el-table-column width="92" class-name="figures">
           <template #default="{ row }">{{ angleWords(row) }}</template>
         </el-table-column>
-        <el-table-column width="96" class-name="figures">
+        <el-table-column width="82" class-name="figures">
           <template #default="{ row }">{{
             row.bladeDegrees === undefined ? '' : `blade ${formatAngle(row.bladeDegrees)}`
           }}</template>
         </el-table-column>
-        <el-table-column width="110" class-name="figures">
+        <el-table-column width="92" class-name="figures">
           <template #default="{ row }">{{ sizeWords(row) }}</template>
         </el-table-column>
-        <el-table-column width="110" align="right" class-name="figures length">
+        <el-table-column width="92" align="right" class-name="figures length">
           <template #default="{ row }">{{ formatLengthWithUnit(row.lengthMm, unit) }}</template>
         </el-table-column>
       </el-table>

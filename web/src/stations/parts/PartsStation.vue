@@ -204,7 +204,7 @@ useKeys('drawing', {
           @extent="folding.extent.value = $event"
           @pick="pickFolded"
         >
-          <div class="mat-tools" role="toolbar" aria-label="Folded part">
+          <div class="mat-tools folded-tools" role="toolbar" aria-label="Folded part">
             <ToolButton key-name="U" word="folded" hint="Back to the flat drawing" is-on @press="isFolded = false" />
             <VariantBar class="variants" />
           </div>
@@ -212,7 +212,7 @@ useKeys('drawing', {
         </FoldedMat>
         <div v-else-if="isFolded && part && hasOutline" class="nothing">
           <p class="folding" role="status">{{ folding.message.value || `Folding ${part.name}` }}</p>
-          <div class="mat-tools" role="toolbar" aria-label="Folded part">
+          <div class="mat-tools folded-tools" role="toolbar" aria-label="Folded part">
             <ToolButton key-name="U" word="folded" hint="Back to the flat drawing" is-on @press="isFolded = false" />
           </div>
         </div>
@@ -329,18 +329,9 @@ useKeys('drawing', {
   display: flex;
   flex-direction: column;
 }
-.mat-tools {
-  position: absolute;
-  left: 14px;
+.folded-tools {
   right: 14px;
-  top: 12px;
-  z-index: 3;
-  display: flex;
-  align-items: center;
   justify-content: space-between;
-  background: var(--mat-dark);
-  padding: 4px;
-  border-radius: var(--radius);
 }
 .left-out {
   position: absolute;

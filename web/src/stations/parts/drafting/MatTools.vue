@@ -26,7 +26,7 @@ watch(
 </script>
 
 <template>
-  <div class="mat-tools" role="toolbar" aria-label="Drawing tools">
+  <div class="tool-strip" role="toolbar" aria-label="Drawing tools">
     <div class="groups figures" role="group" aria-label="Groups of tools">
       <el-button
         v-for="{ word } in TOOL_GROUPS"
@@ -78,7 +78,7 @@ watch(
 </template>
 
 <style scoped>
-.mat-tools {
+.tool-strip {
   position: absolute;
   left: 14px;
   right: 14px;

@@ -232,6 +232,7 @@ const stepName = computed(() =>
           :persistent="false"
           :validate-event="false"
           placeholder=""
+          :empty-values="[null, undefined]"
           @update:model-value="setSection"
         >
           <el-option value="" label="no section" />
@@ -367,6 +368,15 @@ button[aria-pressed='true'] {
   background: var(--foam);
   color: var(--ink);
   border-color: var(--foam);
+}
+.save {
+  display: flex;
+  gap: 8px;
+}
+.controls button,
+.views button {
+  min-height: 28px;
+  white-space: nowrap;
 }
 .step {
   color: #ffd9a1;

@@ -203,7 +203,8 @@ async function step(by: number): Promise<void> {
                   :d="outline(resolved)"
                   fill="var(--foam)"
                   fill-rule="evenodd"
-                  stroke-width="1"
+                  stroke="var(--foam)"
+                  stroke-width="1.5"
                   vector-effect="non-scaling-stroke"
                 />
                 <path :d="workOf(resolved, true)" stroke-width="1" vector-effect="non-scaling-stroke" />

@@ -55,7 +55,6 @@ function setNumber(field: OperationField, value: number): void {
 }
 const follow = (field: OperationField, does: boolean): void =>
   emit('change', { [field.key]: does ? 'auto' : Math.round(followed() * 100) / 100 });
-const capital = (words: string): string => words.replace(/^./, (letter) => letter.toUpperCase());
 </script>
 
 <template>
@@ -79,7 +78,7 @@ const capital = (words: string): string => words.replace(/^./, (letter) => lette
     />
     <CheckRow
       v-if="field.auto !== undefined"
-      :label="`${capital(field.name)} ${field.auto}`"
+      :label="field.auto"
       :model-value="given(field) === 'auto'"
       @update:model-value="follow(field, $event)"
     />

@@ -110,7 +110,13 @@ const remove = (): void => {
         :unit="work.unit"
         @change="change"
       />
-      <FigureRow v-for="figure in figures" :key="figure.word" :label="figure.word" :value="worded(figure)" />
+      <FigureRow
+        v-for="figure in figures"
+        :key="figure.word"
+        :label="figure.word"
+        :value="worded(figure)"
+        :unit="figure.after"
+      />
       <RollSection v-if="isCrease" :part="part" :operation-id="operation.id" />
       <CreaseSection v-if="isCrease" :part="part" :operation-id="operation.id" :line-id="operation.on.pathId" />
       <ChoiceRow

@@ -38,6 +38,19 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/src/**/*.vue'],
+    ignores: ['web/src/kit/**'],
+    rules: {
+      'vue/no-restricted-html-elements': [
+        'error',
+        ...['button', 'input', 'select', 'textarea', 'table', 'details'].map((element) => ({
+          element,
+          message: `Use the kit's or Element Plus's component instead of <${element}>`,
+        })),
+      ],
+    },
+  },
+  {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

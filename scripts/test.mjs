@@ -63,7 +63,8 @@ async function browserTests() {
 try {
   ensureDebianPackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
   ensurePackages();
-  const [, , , , isBuilt] = await Promise.all([
+  const [, , , , , isBuilt] = await Promise.all([
+    check('dead exports and dependencies', bin('knip'), []),
     check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
     check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
     check('types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json']),

@@ -10,6 +10,7 @@ test('rectangles and circles by two places or by numbers; a row of copies; a cab
   await newAirframe(page, 'Shaped');
   await drawPlate(page, 'Body side', '300', '100');
   const strip = page.getByRole('form', { name: 'Type the next point' });
+  await page.getByRole('button', { name: 'Outline', exact: true }).click();
   await page.getByRole('button', { name: 'D hole' }).click();
   await choose(strip, 'Shape', 'circle');
   await typePoint(page, { across: '40', up: '30' });
@@ -95,10 +96,10 @@ test('lines trimmed on the mat, extended and joined; the outline offset into a l
   await page.mouse.click(...at(150, 0));
   await slip(page).getByText('Offset', { exact: true }).first().click();
   await setFigure(page, 'Outwards by, inwards below 0', '-12');
-  await slip(page).getByRole('button', { name: 'Offset', exact: true }).click();
+  await slip(page).getByRole('button', { name: 'Offset it' }).click();
   await expect(lines).toHaveCount(5);
   await setFigure(page, 'Outwards by, inwards below 0', '-400');
-  await slip(page).getByRole('button', { name: 'Offset', exact: true }).click();
+  await slip(page).getByRole('button', { name: 'Offset it' }).click();
   await expect(slip(page).getByRole('alert')).toContainText('nothing of the outline is left');
 });
 

@@ -108,8 +108,6 @@ export interface Stations extends FeatureBase {
 export type Feature =
   Lightening | Dowel | Wire | Finger | Servo | Hatch | BalanceMark | Lettering | Slots | Tabs | Lap | Stations;
 export type FeatureKind = Feature['kind'];
-/** Features that stand at a place, and those that stand on an edge. */
-export type PlacedFeature = Extract<Feature, { at: Point }>;
 export type EdgeFeature = Extract<Feature, { on: FeatureEdge }>;
 export const isOnEdge = (feature: Feature): feature is EdgeFeature => 'on' in feature;
 export const FEATURE_KINDS: readonly FeatureKind[] = [

@@ -52,9 +52,6 @@ export const pathLength = (path: Path): number => path.reduce((sum, curve) => su
 export const reversePath = (path: Path): Path => [...path].reverse().map(reverseCurve);
 export const transformPath = (t: Transform, path: Path): Path => path.map((curve) => transformCurve(t, curve));
 export const pathBounds = (path: Path): Bounds => boundsOf(flattenOpenPath(path, 0.01));
-/** Whether the path's end meets its start within the tolerance. */
-export const isPathClosed = (path: Path, toleranceMm: number): boolean =>
-  path.length > 0 && distance(path[0]!.from, path.at(-1)!.to) <= toleranceMm;
 
 /** The place on a path nearest to a point; undefined for an empty path. */
 export function nearestOnPath(

@@ -6,7 +6,6 @@ export interface Point {
   readonly y: number;
 }
 
-export const point = (x: number, y: number): Point => ({ x, y });
 export const add = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
 export const subtract = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
 export const times = (a: Point, factor: number): Point => ({ x: a.x * factor, y: a.y * factor });

@@ -1,4 +1,3 @@
-import type { NestInstance } from './instance.ts';
 
 const MOST_POINTS = 20_000;
 const LONGEST_MM = 100_000;
@@ -18,9 +17,6 @@ export function instanceFault(data: unknown): string | undefined {
     repeatedId(data.parts, 'parts')
   );
 }
-
-/** Whether data can be nested as it is. */
-export const isNestInstance = (data: unknown): data is NestInstance => instanceFault(data) === undefined;
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (data: unknown): data is Json => typeof data === 'object' && data !== null && !Array.isArray(data);

@@ -1,6 +1,5 @@
 import {
   add,
-  bulgeThrough,
   cross,
   distance,
   dot,
@@ -74,5 +73,3 @@ export const polylineDraft = (points: readonly Point[]): PathDraft => ({
   segments: points.slice(1).map(() => ({ kind: 'line' })),
   closed: false,
 });
-/** The bulge of an arc drawn by its two ends and a point on the way; 0 when they lie on a line. */
-export const arcThrough = (from: Point, through: Point, to: Point): number => bulgeThrough(from, through, to);

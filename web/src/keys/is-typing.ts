@@ -14,8 +14,13 @@ export function isTyping(event: KeyboardEvent): boolean {
   );
 }
 
-/** Whether a key press falls on a control that has a use for Enter, Space and the arrows itself. */
-export const isOnControl = (event: KeyboardEvent): boolean =>
-  (event.target as HTMLElement | null)?.closest(
-    'button, a, input, [role="option"], [role="radio"], [role="radiogroup"], [role="button"], [role="tab"], [role="slider"]',
-  ) != null;
+/** Controls that have a use of their own for arrows, Home and End; and those that Enter and Space press. */
+const USES_ARROWS =
+  'input, [role="slider"], [role="option"], [role="radio"], [role="radiogroup"], [role="tab"], [role="combobox"]';
+const IS_PRESSED = `button, a, [role="button"], ${USES_ARROWS}`;
+
+/** Whether a key press falls on a control that has a use for that key itself. */
+export function isOnControl(event: KeyboardEvent): boolean {
+  const isPress = event.key === 'Enter' || event.key === ' ';
+  return (event.target as HTMLElement | null)?.closest(isPress ? IS_PRESSED : USES_ARROWS) != null;
+}

@@ -1,7 +1,6 @@
 import type { FormItemRule } from 'element-plus';
-
-type Forms = typeof import('@grain-fold/contract/forms');
-type FormName = Exclude<keyof Forms, 'fieldFaults'>;
+import type * as Forms from '@grain-fold/contract/forms';
+type FormName = Exclude<keyof typeof Forms, 'fieldFaults'>;
 
 /**
  * The rule of a field as the server keeps it, in the server's words. The rules are loaded when a field is first left.

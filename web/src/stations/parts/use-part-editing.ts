@@ -53,15 +53,16 @@ export function usePartEditing(part: ComputedRef<Part | undefined>, selection: S
     const next = parts()[Math.min(at, parts().length - 1)];
     if (next) await choose(next.id);
   }
-  /** Puts a part before another one and into its group; before none, at the end of its own. */
-  function movePart(id: string, beforeId: string | undefined): void {
+  /** Puts a part before another one and into its group; before none, at the end of a group. */
+  function movePart(id: string, beforeId: string | undefined, toGroup?: string): void {
     const moving = parts().find((one) => one.id === id);
     if (!moving) return;
     const rest = parts().filter((one) => one !== moving);
     const before = rest.find((one) => one.id === beforeId);
-    const lastOfGroup = rest.findLastIndex(({ group }) => group === moving.group);
+    const group = before?.group ?? toGroup ?? moving.group;
+    const lastOfGroup = rest.findLastIndex((one) => one.group === group);
     const at = before ? rest.indexOf(before) : lastOfGroup + 1 || rest.length;
-    const moved = before ? { ...moving, group: before.group } : moving;
+    const moved = group === moving.group ? moving : { ...moving, group };
     work.setParts(`Move ${moving.name} in the list`, rest.toSpliced(at, 0, moved));
   }
 

@@ -5,6 +5,7 @@ import { svgPath } from '@grain-fold/core/geometry';
 import { isThroughCut, traitsOf } from '@grain-fold/core/operations';
 import { piecesOf, type Part } from '@grain-fold/core/part';
 import { existsIn, resolve, type ResolvedPart } from '@grain-fold/core/resolve';
+import { useSortableGroups } from './use-sortable-groups.ts';
 import { useStaggered } from '../../../composables/staggered.ts';
 import { useFigures } from '../../../stores/figures.ts';
 
@@ -18,10 +19,8 @@ const emit = defineEmits<{
   choose: [id: string];
   add: [];
   pick: [ids: readonly string[]];
-  /** A part is put before another one, into its group; before none: to the end of its own. */ move: [
-    id: string,
-    beforeId: string | undefined,
-  ];
+  /** A part is put before another one, into its group; before none: to the end of a group, its own when none is given. */
+  move: [id: string, beforeId: string | undefined, group?: string];
 }>();
 const figures = useFigures();
 const list = ref<HTMLElement>();
@@ -57,13 +56,7 @@ const groupPath = (group: string): string =>
 const isWanted = (part: Part): boolean =>
   `${part.name} ${part.group} ${part.material}`.toLowerCase().includes(wanted.value.trim().toLowerCase());
 const shownParts = computed(() => props.airframe.parts.filter(isWanted));
-const dragged = ref<string>();
-const over = ref<string>();
-function drop(beforeId: string): void {
-  if (dragged.value && dragged.value !== beforeId) emit('move', dragged.value, beforeId);
-  dragged.value = undefined;
-  over.value = undefined;
-}
+const vSortable = useSortableGroups((id, beforeId, group) => emit('move', id, beforeId, group));
 /** Moves the chosen part one place along the rack. */
 async function shift(by: 1 | -1): Promise<void> {
   const order = inOrder.value,
@@ -164,7 +157,7 @@ async function step(by: number): Promise<void> {
         <p class="eyebrow">
           <span v-if="groupPath(group)" class="path">{{ groupPath(group) }} / </span>{{ groupWord(group) }}
         </p>
-        <div class="items">
+        <div v-sortable class="items" :data-group="group">
           <div
             v-for="{ part, resolved } in parts"
             :key="part.id"
@@ -173,18 +166,10 @@ async function step(by: number): Promise<void> {
             :aria-selected="part.id === chosenId"
             :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
             :class="{
-              over: over === part.id && dragged !== part.id,
               picked: picked.includes(part.id),
               out: !existsIn(part, airframe.settings.variant),
             }"
-            draggable="true"
-            @dragstart="dragged = part.id"
-            @dragend="
-              dragged = undefined;
-              over = undefined;
-            "
-            @dragover.prevent="over = part.id"
-            @drop.prevent="drop(part.id)"
+            :data-id="part.id"
             :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere; Ctrl-click or Space to change several`"
             @click="click(part.id, $event)"
             @keydown.enter.stop="emit('choose', part.id)"

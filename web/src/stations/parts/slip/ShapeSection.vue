@@ -234,7 +234,7 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [
             ['itself', 'this one larger or smaller'],
           ]"
         />
-        <el-button size="small" @click="offset">Offset</el-button>
+        <el-button size="small" @click="offset">Offset it</el-button>
       </div>
     </FoldAway>
     <FoldAway title="All its corners" v-if="straightCorners.length > 1">

@@ -11,6 +11,9 @@ import './styles/base.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { reportFaults } from './frame/report-fault.ts';
 import { router } from './router.ts';
 
-createApp(App).use(createPinia()).use(router).mount('#app');
+const app = createApp(App).use(createPinia()).use(router);
+reportFaults(app);
+app.mount('#app');

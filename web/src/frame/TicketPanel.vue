@@ -59,6 +59,7 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
           </span>
         </RouterLink>
       </template>
+      <p v-if="figures.slowMessage" class="failed wide" role="alert">{{ figures.slowMessage }}</p>
       <p class="eyebrow wide">Figures</p>
       <p class="line still" aria-live="polite">
         <span class="word">{{ isNarrow ? '' : 'Foam' }}</span><span class="dots wide" aria-hidden="true" />
@@ -215,6 +216,13 @@ nav {
 }
 .bad {
   color: var(--brick);
+}
+.failed {
+  margin: 10px 12px 0;
+  padding: 6px 8px;
+  background: var(--brick-pale);
+  border-left: 4px solid var(--brick);
+  font-size: 13px;
 }
 .foot {
   padding: 8px 18px 0;

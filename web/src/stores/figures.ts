@@ -4,7 +4,8 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { faultsIn, quickFigures, type Airframe, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/checks';
 import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
-import { figuresWorker } from '../workers/index.ts';
+import { slowly } from '../workers/index.ts';
+import type { Failed } from '../workers/worked.ts';
 import { useAirframe } from './airframe.ts';
 
 /** A line of the ticket: the figure now, and the one before the last change. */
@@ -24,6 +25,12 @@ const foldsText = ({ closed, open, pressed, worstMm }: SlowFigures['seams'], uni
       : closed > 0
         ? `${closed} closed`
         : '–';
+
+/** A worker that failed as an answer: its figures stay old, and the ticket says why. */
+const whyItFailed = (error: unknown): Failed => ({
+  ok: false,
+  message: `Pages, boards and folds could not be figured: ${error instanceof Error ? error.message : String(error)}. Undo the last step, or load the page again.`,
+});
 
 const SLOW_AFTER_MS = 150;
 const SLOW_KEYS: readonly string[] = ['folds', 'pages', 'boards'];
@@ -106,9 +113,9 @@ export const useFigures = defineStore('figures', () => {
     async (airframe) => {
       if (!airframe) return;
       const old = texts.value;
-      const answer = await figuresWorker().slow(airframe);
+      const answer = await slowly.figures(airframe).catch(whyItFailed);
       if (work.airframe !== airframe) return;
-      isSlowOld.value = false;
+      isSlowOld.value = !answer.ok;
       slowMessage.value = answer.ok ? '' : answer.message;
       const hadSlow = slow.value !== undefined;
       if (answer.ok) slow.value = answer.value;

@@ -9,24 +9,34 @@ import {
 } from '@grain-fold/core/airframe';
 import type { CutList } from '@grain-fold/core/cutting';
 import type { PagePlan } from '@grain-fold/core/pages';
+import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 import { worked, type Worked } from './worked.ts';
+
+const keeper = new AirframeKeeper();
 
 /** Figures that take too long for the interface's thread. */
 const figures = {
-  slow: (airframe: Airframe): Worked<SlowFigures> => worked(() => slowFigures(airframe)),
-  pages: (airframe: Airframe): Worked<PagePlan> => worked(() => pagesOf(airframe)),
-  cutList: (airframe: Airframe): CutList => cutListOf(airframe),
+  slow(change: AirframeChange): Worked<SlowFigures> {
+    const airframe = keeper.take(change);
+    return worked(() => slowFigures(airframe));
+  },
+  pages(change: AirframeChange): Worked<PagePlan> {
+    const airframe = keeper.take(change);
+    return worked(() => pagesOf(airframe));
+  },
+  cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   /** Figures at another factor, the kept nest left out: what scaling would do. */
-  atScale: (
-    airframe: Airframe,
+  atScale(
+    change: AirframeChange,
     scale: number,
-  ): Worked<{ scale: number; foamG: number; longestMm: number; slow: SlowFigures }> =>
-    worked(() => {
-      const { nest: _nest, ...rest } = airframe;
-      const scaled: Airframe = { ...rest, settings: { ...airframe.settings, scale } };
+  ): Worked<{ scale: number; foamG: number; longestMm: number; slow: SlowFigures }> {
+    const { nest: _nest, ...rest } = keeper.take(change);
+    const scaled: Airframe = { ...rest, settings: { ...rest.settings, scale } };
+    return worked(() => {
       const { foamG, longestMm } = quickFigures(scaled);
       return { scale, foamG, longestMm, slow: slowFigures(scaled) };
-    }),
+    });
+  },
 };
 export type FiguresWorker = typeof figures;
 

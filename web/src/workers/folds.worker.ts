@@ -1,11 +1,16 @@
 import { expose } from 'comlink';
-import { foldView, type Airframe, type FoldExtent, type FoldView } from '@grain-fold/core/airframe';
+import { foldView, type FoldExtent, type FoldView } from '@grain-fold/core/airframe';
+import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 import { worked, type Worked } from './worked.ts';
+
+const keeper = new AirframeKeeper();
 
 /** Folds parts off the interface's thread. */
 const folder = {
-  view: (airframe: Airframe, partId: string, extent: FoldExtent): Worked<FoldView | undefined> =>
-    worked(() => foldView(airframe, partId, extent, airframe.settings.unit)),
+  view(change: AirframeChange, partId: string, extent: FoldExtent): Worked<FoldView | undefined> {
+    const airframe = keeper.take(change);
+    return worked(() => foldView(airframe, partId, extent, airframe.settings.unit));
+  },
 };
 export type Folder = typeof folder;
 

@@ -1,18 +1,55 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
+import { toRaw } from 'vue';
+import type { Airframe, FoldExtent } from '@grain-fold/core/airframe';
 import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
-import type { Nester } from './nest.worker.ts';
+import { AirframeSender, OUT_OF_STEP, type AirframeChange } from './kept-airframe.ts';
+import type { Nester, NestProgress } from './nest.worker.ts';
 
-let figures: Remote<FiguresWorker> | undefined;
-let folder: Remote<Folder> | undefined;
-let nester: Remote<Nester> | undefined;
+/** A worker that keeps the airframe: what is asked of it goes along with what changed since it was last asked. */
+class KeepingWorker<Jobs> {
+  private remote: Remote<Jobs> | undefined;
+  private readonly sender = new AirframeSender();
+  constructor(private readonly start: () => Worker) {}
 
-/** The worker for slow figures, started when it is first asked. */
-export const figuresWorker = (): Remote<FiguresWorker> =>
-  (figures ??= wrap<FiguresWorker>(new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' })));
-/** The worker that nests. */
-export const nestWorker = (): Remote<Nester> =>
-  (nester ??= wrap<Nester>(new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })));
-/** The worker that folds. */
-export const foldsWorker = (): Remote<Folder> =>
-  (folder ??= wrap<Folder>(new Worker(new URL('./folds.worker.ts', import.meta.url), { type: 'module' })));
+  get jobs(): Remote<Jobs> {
+    return (this.remote ??= wrap<Jobs>(this.start()));
+  }
+  /** Asks a job about an airframe; a worker that lost its copy is sent the whole of it once more. */
+  async ask<Answer>(airframe: Airframe, job: (change: AirframeChange) => Promise<Answer>): Promise<Answer> {
+    const own = toRaw(airframe);
+    try {
+      return await job(this.sender.changeTo(own));
+    } catch (error) {
+      this.sender.forget();
+      if (!(error instanceof Error && error.message === OUT_OF_STEP)) throw error;
+      return job(this.sender.changeTo(own));
+    }
+  }
+}
+
+const MODULE = { type: 'module' } as const;
+const figures = new KeepingWorker<FiguresWorker>(
+  () => new Worker(new URL('./figures.worker.ts', import.meta.url), MODULE),
+);
+const folder = new KeepingWorker<Folder>(() => new Worker(new URL('./folds.worker.ts', import.meta.url), MODULE));
+const nester = new KeepingWorker<Nester>(() => new Worker(new URL('./nest.worker.ts', import.meta.url), MODULE));
+
+type Answer<Job extends (...args: never[]) => unknown> = Promise<Awaited<ReturnType<Job>>>;
+
+/** What takes long, done off the interface's thread. */
+export const slowly = {
+  figures: (airframe: Airframe): Answer<FiguresWorker['slow']> =>
+    figures.ask(airframe, async (change) => figures.jobs.slow(change)),
+  pages: (airframe: Airframe): Answer<FiguresWorker['pages']> =>
+    figures.ask(airframe, async (change) => figures.jobs.pages(change)),
+  cutList: (airframe: Airframe): Answer<FiguresWorker['cutList']> =>
+    figures.ask(airframe, async (change) => figures.jobs.cutList(change)),
+  atScale: (airframe: Airframe, scale: number): Answer<FiguresWorker['atScale']> =>
+    figures.ask(airframe, async (change) => figures.jobs.atScale(change, scale)),
+  folded: (airframe: Airframe, partId: string, extent: FoldExtent): Answer<Folder['view']> =>
+    folder.ask(airframe, async (change) => folder.jobs.view(change, partId, extent)),
+  nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
+    nester.ask(airframe, async (change) => nester.jobs.search(change, tries, proxy(onProgress))),
+  stopNest: (): Promise<void> => nester.jobs.stop(),
+} as const;

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { searchAirframeNest, type Airframe, type AirframeNest } from '@grain-fold/core/airframe';
+import { searchAirframeNest, type AirframeNest } from '@grain-fold/core/airframe';
+import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 
 /** How a search stands. */
 export interface NestProgress {
@@ -15,6 +16,7 @@ export interface NestResult extends NestProgress {
   readonly nest: AirframeNest;
 }
 
+const keeper = new AirframeKeeper();
 const TELL_EVERY_MS = 150;
 /** The search that runs; a stop or a newer search ends the one before. */
 let running = 0;
@@ -22,16 +24,19 @@ let running = 0;
 /** Searches a nest until it has tried enough orders or is stopped; either way the best so far is the result. */
 const nester = {
   async search(
-    airframe: Airframe,
-    seed: number,
+    change: AirframeChange,
     tries: number,
     onProgress: (progress: NestProgress) => void,
   ): Promise<NestResult> {
+    const airframe = keeper.take(change);
     const own = ++running;
     const start = performance.now();
     let told = -Infinity;
     let isNews = false;
-    for (const { nest, tried, effectiveBoards, improved } of searchAirframeNest(airframe, seed)) {
+    for (const { nest, tried, effectiveBoards, improved } of searchAirframeNest(
+      airframe,
+      airframe.settings.nest.seed,
+    )) {
       const now = performance.now();
       const figures = { tried, effectiveBoards, seconds: (now - start) / 1000 };
       isNews ||= improved;

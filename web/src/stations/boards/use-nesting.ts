@@ -1,8 +1,7 @@
-import { proxy } from 'comlink';
-import { computed, onBeforeUnmount, ref, shallowRef, toRaw } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { AirframeNest } from '@grain-fold/core/airframe';
 import type { NestProgress } from '../../workers/nest.worker.ts';
-import { nestWorker } from '../../workers/index.ts';
+import { slowly } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe.ts';
 
 /** A point of the search's course: when, and how good the best nest was. */
@@ -37,7 +36,7 @@ export function useNesting() {
       }
     };
     try {
-      const result = await nestWorker().search(toRaw(airframe), airframe.settings.nest.seed, tries, proxy(tell));
+      const result = await slowly.nest(airframe, tries, tell);
       tell(result);
       // Parts edited meanwhile make the nest one of an older state; its fingerprint says so where it is shown.
       if (work.airframe?.id === airframe.id) work.setNest(`Nest on ${result.nest.boards.length} boards`, result.nest);
@@ -50,7 +49,7 @@ export function useNesting() {
     }
   }
   const stop = (): void => {
-    if (isRunning.value) void nestWorker().stop();
+    if (isRunning.value) void slowly.stopNest();
   };
   onBeforeUnmount(stop);
 

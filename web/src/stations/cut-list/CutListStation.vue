@@ -8,7 +8,7 @@ import DownloadButton from '../../kit/DownloadButton.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
-import { figuresWorker } from '../../workers/index.ts';
+import { slowly } from '../../workers/index.ts';
 import CutPartRow from './CutPartRow.vue';
 import LinkButton from '../../kit/LinkButton.vue';
 
@@ -20,7 +20,7 @@ const list = computed<CutList>(() => told.value ?? { parts: [], boards: [], tota
 watch(
   () => work.airframe,
   async (airframe) => {
-    const next = airframe && (await figuresWorker().cutList(airframe));
+    const next = airframe && (await slowly.cutList(airframe));
     if (work.airframe === airframe) told.value = next;
   },
   { immediate: true },

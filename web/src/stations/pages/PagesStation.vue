@@ -14,7 +14,7 @@ import MeasureField from '../../kit/MeasureField.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
-import { figuresWorker } from '../../workers/index.ts';
+import { slowly } from '../../workers/index.ts';
 import { layOutSheets } from './lay-out-sheets.ts';
 import SheetOnMat from './SheetOnMat.vue';
 
@@ -36,7 +36,7 @@ watchDebounced(
   async (airframe) => {
     if (!airframe) return;
     isOld.value = true;
-    const answer = await figuresWorker().pages(airframe);
+    const answer = await slowly.pages(airframe);
     if (work.airframe !== airframe) return;
     isOld.value = false;
     if (answer.ok) plan.value = answer.value;

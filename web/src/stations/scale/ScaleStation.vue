@@ -13,7 +13,7 @@ import PartMarks from '../../mat/PartMarks.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
-import { figuresWorker } from '../../workers/index.ts';
+import { slowly } from '../../workers/index.ts';
 import type { ScalePoint } from './scale-point.ts';
 
 const ScaleChart = defineAsyncComponent(() => import('./ScaleChart.vue'));
@@ -64,7 +64,7 @@ watchDebounced(
     if (!airframe) return;
     points.value = [];
     for (const factor of [1, ...FACTORS.filter((one) => one !== 1)]) {
-      const answer = await figuresWorker().atScale(airframe, factor);
+      const answer = await slowly.atScale(airframe, factor);
       if (work.airframe?.parts !== airframe.parts || work.airframe.boards !== airframe.boards) return;
       if (answer.ok) points.value = [...points.value, answer.value].sort((a, b) => a.scale - b.scale);
     }

@@ -1,6 +1,6 @@
 import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue';
 import type { Airframe, FoldExtent, FoldView } from '@grain-fold/core/airframe';
-import { foldsWorker } from '../../../workers/index.ts';
+import { slowly } from '../../../workers/index.ts';
 
 export interface FoldViewing {
   /** How much of the airframe is folded. */
@@ -33,7 +33,7 @@ export function useFoldView(
         isAsked = false;
         const [now, id, wanted] = [airframe(), partId(), extent.value];
         if (!now || !id || !isOpen()) continue;
-        const answer = await foldsWorker().view(now, id, wanted);
+        const answer = await slowly.folded(now, id, wanted);
         if (partId() !== id || extent.value !== wanted) continue;
         message.value = answer.ok ? '' : answer.message;
         view.value = answer.ok ? answer.value : undefined;

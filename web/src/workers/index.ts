@@ -28,12 +28,15 @@ class KeepingWorker<Jobs> {
   }
 }
 
-const MODULE = { type: 'module' } as const;
 const figures = new KeepingWorker<FiguresWorker>(
-  () => new Worker(new URL('./figures.worker.ts', import.meta.url), MODULE),
+  () => new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' }),
 );
-const folder = new KeepingWorker<Folder>(() => new Worker(new URL('./folds.worker.ts', import.meta.url), MODULE));
-const nester = new KeepingWorker<Nester>(() => new Worker(new URL('./nest.worker.ts', import.meta.url), MODULE));
+const folder = new KeepingWorker<Folder>(
+  () => new Worker(new URL('./folds.worker.ts', import.meta.url), { type: 'module' }),
+);
+const nester = new KeepingWorker<Nester>(
+  () => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 type Answer<Job extends (...args: never[]) => unknown> = Promise<Awaited<ReturnType<Job>>>;
 

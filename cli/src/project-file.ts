@@ -2,6 +2,7 @@ import fs from 'node:fs/promises';
 import { readProjectFile } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
 import { LARGEST_SCALE, SMALLEST_SCALE } from '@grain-fold/core/scale';
+import { defined } from '@grain-fold/core/units';
 import { numberOption, type CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
 
@@ -32,6 +33,6 @@ export async function readAirframe(file: string, options: CliOptions): Promise<A
     );
   return {
     ...read.airframe,
-    settings: { ...read.airframe.settings, scale, ...(variant === undefined ? {} : { variant }) },
+    settings: { ...read.airframe.settings, scale, ...defined({ variant }) },
   };
 }

@@ -36,6 +36,11 @@ export const ERROR_CODES = {
   NOT_FOUND: { status: 404, title: 'There is nothing here', mend: 'Go back to your airframes.' },
   NAME_TAKEN: { status: 409, title: 'That name is taken', mend: 'Choose another name.' },
   STALE_SAVE: { status: 409, title: 'Somebody saved a newer version', mend: 'Keep theirs, or keep both.' },
+  OUT_OF_RANGE: {
+    status: 422,
+    title: 'A number of the airframe is out of its range',
+    mend: 'Change the number that is named.',
+  },
   CANNOT_PRINT: { status: 422, title: 'These page settings cannot print', mend: 'Change the number that is named.' },
   TOO_MANY_TRIES: { status: 429, title: 'Too many tries', mend: 'Wait a minute and try again.' },
   SERVER_FAULT: { status: 500, title: 'The server failed', mend: 'Try again; what was saved is safe.' },

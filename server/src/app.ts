@@ -7,11 +7,12 @@ import serve from 'koa-static';
 import type { Logger } from 'pino';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { LARGEST_PROJECT_FILE } from '@grain-fold/contract';
-import { accountRoutes, type SessionBody } from './accounts/account.routes.ts';
+import { accountRoutes } from './accounts/account.routes.ts';
 import { AccountService } from './accounts/account.service.ts';
 import { airframeRoutes } from './airframes/airframe.routes.ts';
 import { AirframeService } from './airframes/airframe.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
+import type { AppContext, AppState } from './http/app-context.ts';
 import { problems } from './http/problems.ts';
 import { sameOrigin } from './http/same-origin.ts';
 import { sessionStore } from './http/session-store.ts';
@@ -31,11 +32,11 @@ export interface AppParts {
 
 /** Builds the application: security, sessions, routes, then the pages. */
 export function createApp({ sequelize, documents, logger, signInTries, pages }: AppParts): {
-  readonly app: Koa;
+  readonly app: Koa<AppState, AppContext>;
   readonly accounts: AccountService;
   readonly airframes: AirframeService;
 } {
-  const app = new Koa();
+  const app = new Koa<AppState, AppContext>();
   const accounts = new AccountService();
   const airframes = new AirframeService(sequelize);
   app.use(problems(logger));
@@ -88,7 +89,7 @@ export function createApp({ sequelize, documents, logger, signInTries, pages }: 
     }),
   );
   app.use(async (ctx, next) => {
-    ctx.state.accountId = (ctx as unknown as { session: SessionBody | null }).session?.accountId;
+    ctx.state.accountId = ctx.session?.accountId;
     await next();
   });
   app.use(async (ctx, next) => {
@@ -103,7 +104,7 @@ export function createApp({ sequelize, documents, logger, signInTries, pages }: 
 }
 
 /** Serves the built pages; every address that is no file gets the page itself, which knows its own routes. */
-function servePages(app: Koa, folder: string): void {
+function servePages(app: Koa<AppState, AppContext>, folder: string): void {
   const index = fs.readFileSync(path.join(folder, 'index.html'), 'utf8');
   app.use(async (ctx, next) => {
     const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api') && !/\.[a-z0-9]+$/i.test(ctx.path);

@@ -4,9 +4,10 @@ import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import type { Sequelize } from 'sequelize';
+import { CoreError } from '@grain-fold/core/units';
 import { createApp, type AppParts } from '../src/app.ts';
 import { configFrom } from '../src/config.ts';
-import makeDocument, { type DocumentJob } from '../src/documents/document-job.ts';
+import runJob, { type DocumentJob } from '../src/documents/document-job.ts';
 import { migrate } from '../src/migrations/index.ts';
 import { connect } from '../src/models/index.ts';
 
@@ -45,7 +46,11 @@ export async function startTestServer(changes: Partial<AppParts> = {}): Promise<
   const sequelize = connect(configFrom(process.env).database);
   await migrate(sequelize);
   const documents = {
-    make: (job: DocumentJob) => makeDocument(job).then((bytes) => Buffer.from(bytes)),
+    make: async (job: DocumentJob) => {
+      const result = await runJob(job);
+      if (!result.ok) throw new CoreError(result.code, result.message);
+      return Buffer.from(result.pdf);
+    },
     close: () => Promise.resolve(),
   } as unknown as AppParts['documents'];
   const { app } = createApp({ sequelize, documents, logger: pino({ level: 'silent' }), signInTries: 1000, ...changes });

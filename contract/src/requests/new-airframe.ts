@@ -1,4 +1,4 @@
-import { IsIn } from 'class-validator';
+import { IsIn, IsString } from 'class-validator';
 import { BOUNDS, IsNameUpTo } from '../project/rules.ts';
 
 /** A new, empty airframe. */
@@ -9,4 +9,8 @@ export class CreateAirframe {
 /** Another name for an airframe. */
 export class RenameAirframe {
   @IsNameUpTo(BOUNDS.nameLength) name!: string;
+}
+/** The text of a project file to take in; what it holds is read and told by line or field. */
+export class ImportAirframe {
+  @IsString({ message: 'must be the text of a project file' }) text!: string;
 }

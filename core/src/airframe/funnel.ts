@@ -13,7 +13,7 @@ import {
 } from '../resolve/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
-import { stableHash, memo, identityOf } from '../units/index.ts';
+import { defined, stableHash, memo, identityOf } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
@@ -56,8 +56,7 @@ export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveCon
           ),
         }
       : {}),
-    ...(variant === undefined ? {} : { variant }),
-    ...(folds ? { folds } : {}),
+    ...defined({ variant, folds }),
   };
 }
 

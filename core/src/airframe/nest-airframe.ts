@@ -13,6 +13,7 @@ import {
   placementTransform,
 } from '../nesting/index.ts';
 import { allowedTurns, type Board } from '../stock/index.ts';
+import { defined } from '../units/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
 
@@ -54,7 +55,7 @@ function nestBoard(board: Board, isTurned: boolean): NestBoard {
     ? { width: board.heightMm, height: board.widthMm }
     : { width: board.widthMm, height: board.heightMm };
   const polygon = board.outline?.map(({ x, y }) => (isTurned ? ([y, board.widthMm - x] as const) : ([x, y] as const)));
-  return { id: board.id, ...size, count: board.count, price: board.price, ...(polygon ? { polygon } : {}) };
+  return { id: board.id, ...size, count: board.count, price: board.price, ...defined({ polygon }) };
 }
 
 function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Airframe): NestPart {

@@ -18,7 +18,7 @@ import {
   type Polygon,
   type RigidMap,
 } from '../geometry/index.ts';
-import { memo } from '../units/index.ts';
+import { defined, memo } from '../units/index.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import { movedIn, type PlateSolid } from './plate-solid.ts';
@@ -279,7 +279,7 @@ export function clashesOf(
       const depthMm = depthBetween(a, b);
       if (depthMm <= allowed) return [];
       const widen = narrowGroove(tree, solids, a.solid.plate.index, b.solid.plate.index);
-      return [{ plates: [a.solid.plate.index, b.solid.plate.index], depthMm, ...(widen ? { widen } : {}) }];
+      return [{ plates: [a.solid.plate.index, b.solid.plate.index], depthMm, ...defined({ widen }) }];
     }),
   );
 }

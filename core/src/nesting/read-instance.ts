@@ -1,4 +1,3 @@
-
 const MOST_POINTS = 20_000;
 const LONGEST_MM = 100_000;
 

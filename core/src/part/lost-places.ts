@@ -1,4 +1,5 @@
 import type { Operation, OperationPlace } from '../operations/index.ts';
+import { defined } from '../units/index.ts';
 import type { Guide } from './guide.ts';
 import type { Part } from './part.ts';
 
@@ -42,14 +43,7 @@ export function withoutLostPlaces(part: Part): Part {
   return {
     ...part,
     operations,
-    ...(seams ? { seams } : {}),
-    ...(joints ? { joints } : {}),
-    ...(foldOrder ? { foldOrder } : {}),
-    ...(dimensions ? { dimensions } : {}),
-    ...(features ? { features } : {}),
-    ...(guides ? { guides } : {}),
-    ...(attachments ? { attachments } : {}),
-    ...(pathGroups ? { pathGroups } : {}),
+    ...defined({ seams, joints, foldOrder, dimensions, features, guides, attachments, pathGroups }),
   };
 }
 

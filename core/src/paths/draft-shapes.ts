@@ -1,14 +1,4 @@
-import {
-  add,
-  cross,
-  distance,
-  dot,
-  leftOf,
-  subtract,
-  times,
-  unitVector,
-  type Point,
-} from '../geometry/index.ts';
+import { add, cross, distance, dot, leftOf, subtract, times, unitVector, type Point } from '../geometry/index.ts';
 import type { PathDraft } from './path-draft.ts';
 
 /** Rectangle from its lower left corner. */

@@ -12,7 +12,7 @@ import {
 } from '../geometry/index.ts';
 import { pathsOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
-import { degrees } from '../units/index.ts';
+import { defined, degrees } from '../units/index.ts';
 
 /** Places this near a path lie on it, in mm. */
 const ON_PATH_MM = 1e-3;
@@ -52,8 +52,7 @@ export function measureOnDrawing(part: Part, from: Point, to: Point): MeasuredOn
   )[0];
   return {
     ...(alongMm ? { alongMm } : {}),
-    ...(turn === undefined ? {} : { betweenDegrees: turn }),
-    ...(arc === undefined ? {} : { radiusMm: arc }),
+    ...defined({ betweenDegrees: turn, radiusMm: arc }),
   };
 }
 

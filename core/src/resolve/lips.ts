@@ -2,6 +2,7 @@ import { foldOfMouth } from '../allowance/index.ts';
 import { cross, distance, dot, midpoint, subtract, unitVector } from '../geometry/index.ts';
 import type { Operation } from '../operations/index.ts';
 import type { DrawnLine, Part } from '../part/index.ts';
+import { defined } from '../units/index.ts';
 
 /** Lips further apart than this many thicknesses are no groove: it would fold by more than a knife can cut. */
 const WIDEST_IN_THICKNESSES = 3.5;
@@ -119,7 +120,7 @@ export function withLipsAsGrooves(part: Part, thicknessMm: number): Part {
       mouthMm: pair.mouthMm,
       label: label || pair.second.operation.label,
       school: 'knife',
-      ...(variants ? { variants } : {}),
+      ...defined({ variants }),
     };
   });
   return {

@@ -13,7 +13,7 @@ import {
 import type { Stroke } from '../operations/index.ts';
 import { placedDimensions, type PlacedDimension, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
-import { memo } from '../units/index.ts';
+import { defined, memo } from '../units/index.ts';
 import { expandKey, expandPart, type ExpandContext } from './expand-part.ts';
 import { meetingStrokes } from './meeting-strokes.ts';
 import { strokeOf } from './strokes.ts';
@@ -103,7 +103,7 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
     openPaths,
     strokes,
     areaMm2,
-    ...(part.foldOrder ? { foldOrder: part.foldOrder } : {}),
+    ...defined({ foldOrder: part.foldOrder }),
     dimensions: placedDimensions(part),
     massG: (areaMm2 / 1e6) * context.gramsPerSquareMetre,
     outlineLengthMm: (outline ? pathLength(outline) : 0) + holePaths.reduce((sum, path) => sum + pathLength(path), 0),

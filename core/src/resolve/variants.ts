@@ -1,4 +1,5 @@
 import type { Part } from '../part/index.ts';
+import { defined } from '../units/index.ts';
 
 /** Something that may exist only in some variants of the airframe. */
 export interface Optional {
@@ -25,5 +26,5 @@ export function inVariant(part: Part, variant: string | undefined): Part {
   const features = part.features?.filter(
     (feature) => isIn(feature) && (!('on' in feature) || isThere(feature.on.pathId)),
   );
-  return { ...part, contours, operations, lines, ...(features ? { features } : {}) };
+  return { ...part, contours, operations, lines, ...defined({ features }) };
 }

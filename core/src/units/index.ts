@@ -1,5 +1,6 @@
 export { degrees, normaliseDegrees, radians } from './angle.ts';
-export { CoreError } from './core-error.ts';
+export { CoreError, type CoreErrorCode } from './core-error.ts';
+export { defined } from './defined.ts';
 export {
   countOf,
   formatAngle,

@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize';
 import type { AirframeLine, OpenedAirframe } from '@grain-fold/contract';
 import { piecesOfAirframe, type Airframe as AirframeData } from '@grain-fold/core/airframe';
 import { svgPath } from '@grain-fold/core/geometry';
+import { defined } from '@grain-fold/core/units';
 import { BoardRow, NestRow, PartRow, type Airframe } from '../models/index.ts';
 
 /** Outlines drawn in the list for one airframe. */
@@ -25,7 +26,7 @@ export async function stateOf(row: Airframe, transaction?: Transaction): Promise
     settings: row.settings,
     parts: parts.flatMap(({ body }) => (body ? [body] : [])),
     boards: boards.flatMap(({ body }) => (body ? [body] : [])),
-    ...(nest?.body ? { nest: nest.body } : {}),
+    ...defined({ nest: nest?.body ?? undefined }),
   };
   const versionsOf = (rows: readonly { id: string; version: number }[]): Record<string, number> =>
     Object.fromEntries(rows.map(({ id, version }) => [id, version]));

@@ -1,10 +1,10 @@
 import Router from '@koa/router';
-import type { Context } from 'koa';
-import { CreateAirframe, RenameAirframe, SaveAirframe, writeProjectFile } from '@grain-fold/contract';
+import { CreateAirframe, ImportAirframe, RenameAirframe, SaveAirframe, writeProjectFile } from '@grain-fold/contract';
 import { cutListOf } from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
 import { pageSettingsFault } from '@grain-fold/core/pages';
 import type { DocumentService } from '../documents/document.service.ts';
+import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
 import { ServerProblem } from '../http/server-problem.ts';
 import type { AirframeService } from './airframe.service.ts';
@@ -12,8 +12,8 @@ import type { AirframeService } from './airframe.service.ts';
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** Everything about airframes: list, open, save, revisions, project file, pages and cut list. */
-export function airframeRoutes(airframes: AirframeService, documents: DocumentService): Router {
-  const router = new Router({ prefix: '/api/airframes' });
+export function airframeRoutes(airframes: AirframeService, documents: DocumentService): Router<AppState, AppContext> {
+  const router = new Router<AppState, AppContext>({ prefix: '/api/airframes' });
   const owner = (ctx: { state: { accountId?: string } }): string => {
     if (!ctx.state.accountId) throw new ServerProblem('SIGN_IN_NEEDED');
     return ctx.state.accountId;
@@ -40,24 +40,22 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.body = await airframes.list(owner(ctx));
   });
   router.post('/', async (ctx) => {
-    const { name, unit } = checkedBody(ctx as unknown as Context, CreateAirframe);
+    const { name, unit } = checkedBody(ctx, CreateAirframe);
     ctx.body = await airframes.create(owner(ctx), name, unit);
     ctx.status = 201;
   });
   router.post('/import', async (ctx) => {
-    const text: unknown = (ctx.request as { body?: { text?: unknown } }).body?.text;
-    if (typeof text !== 'string') throw new ServerProblem('BAD_REQUEST', 'text: must be the text of a project file.');
-    ctx.body = await airframes.import(owner(ctx), text);
+    ctx.body = await airframes.import(owner(ctx), checkedBody(ctx, ImportAirframe).text);
     ctx.status = 201;
   });
   router.get('/:id', async (ctx) => {
     ctx.body = await airframes.open(owner(ctx), idOf(ctx));
   });
   router.post('/:id/save', async (ctx) => {
-    ctx.body = await airframes.save(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, SaveAirframe));
+    ctx.body = await airframes.save(owner(ctx), idOf(ctx), checkedBody(ctx, SaveAirframe));
   });
   router.patch('/:id', async (ctx) => {
-    await airframes.rename(owner(ctx), idOf(ctx), checkedBody(ctx as unknown as Context, RenameAirframe).name);
+    await airframes.rename(owner(ctx), idOf(ctx), checkedBody(ctx, RenameAirframe).name);
     ctx.status = 204;
   });
   router.post('/:id/duplicate', async (ctx) => {

@@ -9,7 +9,7 @@ import {
   type SaveReceipt,
 } from '@grain-fold/contract';
 import { DEFAULT_SETTINGS, standardBoard, type Airframe as AirframeData } from '@grain-fold/core/airframe';
-import type { LengthUnit } from '@grain-fold/core/units';
+import { defined, type LengthUnit } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
 import { Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry } from '../models/index.ts';
 import { stateOf, thumbnailOf } from './airframe-state.ts';
@@ -137,7 +137,7 @@ export class AirframeService {
       settings: last.get('settings/settings')!.body as AirframeData['settings'],
       parts: listOf('part'),
       boards: listOf('board'),
-      ...(nest ? { nest } : {}),
+      ...defined({ nest: nest ?? undefined }),
     };
   }
 

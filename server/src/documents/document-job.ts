@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { cutListDocument, pagesDocument, type Airframe } from '@grain-fold/core/airframe';
 import { writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
+import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
 
 /** A document to make of an airframe. */
 export interface DocumentJob {
@@ -14,8 +15,23 @@ export interface DocumentJob {
 const require = createRequire(import.meta.url);
 const fontFile = (family: string, file: string): string => require.resolve(`${family}/files/${file}.woff`);
 
+/** What came of a job: the document, or an error of core by its code, which would be lost on its way between threads. */
+export type DocumentResult =
+  | { readonly ok: true; readonly pdf: Uint8Array }
+  | { readonly ok: false; readonly code: CoreErrorCode; readonly message: string };
+
+/** Runs a job and tells an error of core as a value. */
+export default async function runJob(job: DocumentJob): Promise<DocumentResult> {
+  try {
+    return { ok: true, pdf: await makeDocument(job) };
+  } catch (error) {
+    if (error instanceof CoreError) return { ok: false, code: error.code, message: error.message };
+    throw error;
+  }
+}
+
 /** Makes the PDF of a job. Runs on a worker thread, since packing pages and drawing them takes longer than a request may block. */
-export default function makeDocument({ kind, airframe, version, date }: DocumentJob): Promise<Uint8Array> {
+function makeDocument({ kind, airframe, version, date }: DocumentJob): Promise<Uint8Array> {
   const pages = kind === 'pages' ? pagesDocument(airframe, version, date) : cutListDocument(airframe, version, date);
   const fonts: PdfFontFiles = {
     text: fontFile('@fontsource/barlow', 'barlow-latin-400-normal'),

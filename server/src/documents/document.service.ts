@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina';
-import type { DocumentJob } from './document-job.ts';
+import { CoreError } from '@grain-fold/core/units';
+import type { DocumentJob, DocumentResult } from './document-job.ts';
 
 /** Makes documents on worker threads, at most two at a time. */
 export class DocumentService {
@@ -16,8 +17,11 @@ export class DocumentService {
     });
   }
 
+  /** @throws CoreError as core threw it on the worker thread */
   async make(job: DocumentJob): Promise<Buffer> {
-    return Buffer.from((await this.pool.run(job)) as Uint8Array);
+    const result = (await this.pool.run(job)) as DocumentResult;
+    if (!result.ok) throw new CoreError(result.code, result.message);
+    return Buffer.from(result.pdf);
   }
 
   close(): Promise<void> {

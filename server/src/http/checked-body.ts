@@ -1,11 +1,14 @@
-import type { Context } from 'koa';
 import { fieldFaults } from '@grain-fold/contract';
 import { ServerProblem } from './server-problem.ts';
 
+/** A request whose body was read as JSON. */
+export interface BodyContext {
+  readonly request: { readonly body?: unknown };
+}
+
 /** The request's body, once it keeps the rules of a contract class. @throws ServerProblem BAD_REQUEST naming every field */
-export function checkedBody<T extends object>(ctx: Context, rules: new () => T): T {
-  const body: unknown = (ctx.request as { body?: unknown }).body;
-  const faults = fieldFaults(rules, body);
+export function checkedBody<T extends object>({ request }: BodyContext, rules: new () => T): T {
+  const faults = fieldFaults(rules, request.body);
   const first = faults[0];
   if (first)
     throw new ServerProblem(
@@ -13,5 +16,5 @@ export function checkedBody<T extends object>(ctx: Context, rules: new () => T):
       first.field ? `${first.field}: ${first.message}.` : `The request ${first.message}.`,
       { fields: faults },
     );
-  return body as T;
+  return request.body as T;
 }

@@ -25,7 +25,7 @@ export function problems(logger: Logger): Middleware {
 function problemFrom(error: unknown): ServerProblem {
   if (error instanceof ServerProblem) return error;
   if (error instanceof CoreError)
-    return new ServerProblem(error.code === 'OUT_OF_RANGE' ? 'CANNOT_PRINT' : 'BAD_REQUEST', error.message);
+    return new ServerProblem(error.code === 'OUT_OF_RANGE' ? 'OUT_OF_RANGE' : 'BAD_REQUEST', error.message);
   if (error instanceof ConnectionError || error instanceof TimeoutError || isLostConnection(error))
     return new ServerProblem('DATABASE_AWAY');
   const { status, type } = (error ?? {}) as { status?: number; type?: string };

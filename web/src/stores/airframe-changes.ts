@@ -1,5 +1,6 @@
 import type { OpenedAirframe, SaveAirframe } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
+import { defined } from '@grain-fold/core/units';
 
 interface Entity {
   readonly id: string;
@@ -103,6 +104,6 @@ export function mergeEdits(
     settings: value(base.settings, mine.settings, theirs.settings),
     parts: list(base.parts, mine.parts, theirs.parts, 'p'),
     boards: list(base.boards, mine.boards, theirs.boards, 'b'),
-    ...(nest ? { nest } : {}),
+    ...defined({ nest }),
   };
 }

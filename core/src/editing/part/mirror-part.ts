@@ -3,6 +3,7 @@ import { applyTransform, boundsOf, mirrorX, mirrorY } from '../../geometry/index
 import { mirroredOperation } from '../../operations/index.ts';
 import { guideShape, type Guide, type Contour, type DrawnLine, type Part } from '../../part/index.ts';
 import type { Segment } from '../../paths/index.ts';
+import { defined } from '../../units/index.ts';
 import { done, type CommandResult } from '../command.ts';
 
 /** Mirrors the whole drawing within its own box, so that it stays where it was. */
@@ -56,9 +57,7 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
       lines: part.lines.map(mirror),
       operations: part.operations.map(mirroredOperation),
       grain: { ...part.grain, directionDegrees: turnAngle(part.grain.directionDegrees) },
-      ...(part.features ? { features: part.features.map(feature) } : {}),
-      ...(part.guides ? { guides: part.guides.map(guide) } : {}),
-      ...(line ? { symmetry: line } : {}),
+      ...defined({ features: part.features?.map(feature), guides: part.guides?.map(guide), symmetry: line }),
     },
     'Mirror part',
   );

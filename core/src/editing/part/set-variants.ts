@@ -1,4 +1,5 @@
 import type { Part } from '../../part/index.ts';
+import { defined } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Says in which variants of the airframe the part, or a hole, an outline, an operation or a feature of it exists; in all with null. */
@@ -24,7 +25,7 @@ export function setVariants(
       ...part,
       contours: change(part.contours),
       operations: change(part.operations),
-      ...(part.features ? { features: change(part.features) } : {}),
+      ...defined({ features: part.features && change(part.features) }),
     },
     label,
   );

@@ -1,6 +1,7 @@
 import { isOnEdge } from '../../features/index.ts';
 import { cross, distance, leftOf, subtract, times, unitVector, type Point } from '../../geometry/index.ts';
 import { FURTHEST_COORDINATE_MM, pathsOf, type Part } from '../../part/index.ts';
+import { defined } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';
 
@@ -35,5 +36,5 @@ export function stretchPart(
       ? feature
       : { ...feature, at: { x: feature.at.x + by.x, y: feature.at.y + by.y } },
   );
-  return done({ ...moved.part, ...(features ? { features } : {}) }, 'Set folded size');
+  return done({ ...moved.part, ...defined({ features }) }, 'Set folded size');
 }

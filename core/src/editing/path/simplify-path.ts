@@ -1,7 +1,7 @@
 import { cross, curveTangent, dot, fitCurves, flattenOpenPath, type Curve } from '../../geometry/index.ts';
 import { findPath, type Part, IdSource, pathWord, withPath } from '../../part/index.ts';
 import { curvesOf, type DrawnPath, type PathNode, type Segment, segmentFrom } from '../../paths/index.ts';
-import { degrees, formatLengthWithUnit } from '../../units/index.ts';
+import { defined, degrees, formatLengthWithUnit } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** A turn of more than this at a point is a corner that stays. */
@@ -46,11 +46,11 @@ export function simplifyPath(
     ({ fromNodeId, toNodeId }) => !gone.has(fromNodeId) && !gone.has(toNodeId),
   );
   const attachments = part.attachments?.filter(({ nodeId }) => !gone.has(nodeId));
-  const simple = withPath(
-    { ...part, operations, ...(dimensions ? { dimensions } : {}), ...(attachments ? { attachments } : {}) },
-    path.id,
-    (one) => ({ ...one, nodes, segments }),
-  );
+  const simple = withPath({ ...part, operations, ...defined({ dimensions, attachments }) }, path.id, (one) => ({
+    ...one,
+    nodes,
+    segments,
+  }));
   return done(
     { ...simple, lastId: ids.lastId },
     `Simplify ${pathWord(path)}: ${path.segments.length} runs to ${segments.length}`,

@@ -1,5 +1,6 @@
 import type { BoardFace, Operation } from '../../operations/index.ts';
 import { type Part, findSegment, IdSource } from '../../part/index.ts';
+import { defined } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Bevels one edge on one side of the board by an angle, whatever bevel it has there now; 0 leaves it square. */
@@ -34,7 +35,7 @@ export function bevelEdge(
     face: args.face,
     bevelDegrees: args.bevelDegrees,
     label: before?.label ?? '',
-    ...(before?.variants ? { variants: before.variants } : {}),
+    ...defined({ variants: before?.variants }),
   };
   return done({ ...part, operations: [...others, own], lastId: ids.lastId }, 'Bevel edge');
 }

@@ -8,6 +8,7 @@ import {
   type OperationKind,
 } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
+import { defined } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** A fold that is made another kind turns by at least this, in degrees. */
@@ -39,7 +40,7 @@ export function changeWork(
   const turn = isTurned ? workOfTurn(args.kind, keptTurn(found)) : { face: found.face };
   const keepsHold = 'hingeOn' in found && fields.some(({ key }) => key === 'hingeOn');
   const hingeOn = keepsHold ? { hingeOn: found.hingeOn } : {};
-  const changed = { ...defaults, ...turn, ...hingeOn, id, on, label, ...(variants ? { variants } : {}) } as Operation;
+  const changed = { ...defaults, ...turn, ...hingeOn, id, on, label, ...defined({ variants }) } as Operation;
   return done(
     { ...part, operations: part.operations.map((operation) => (operation === found ? changed : operation)) },
     `Make it a ${word}`,

@@ -1,6 +1,7 @@
 import { computed, type ComputedRef } from 'vue';
 import type { Airframe } from '@grain-fold/core/airframe';
 import type { Part } from '@grain-fold/core/part';
+import { defined } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe.ts';
 
 /** Variants that an airframe can have. */
@@ -34,9 +35,9 @@ export function useVariants(): Variants {
     const settings = {
       ...plain,
       ...(variants.length > 0 ? { variants } : {}),
-      ...(variant === undefined ? {} : { variant }),
+      ...defined({ variant }),
     };
-    work.commit(label, { ...now, settings, ...(parts ? { parts } : {}) });
+    work.commit(label, { ...now, settings, ...defined({ parts }) });
   }
   const choose = (name: string | undefined): void => {
     if (name !== chosen.value)
@@ -93,7 +94,7 @@ export function useVariants(): Variants {
             ...part,
             contours: part.contours.map(set),
             operations: part.operations.map(set),
-            ...(part.features ? { features: part.features.map(set) } : {}),
+            ...defined({ features: part.features?.map(set) }),
           })
         : part;
     });

@@ -1,0 +1,18 @@
+import type { DefaultContextExtends, DefaultStateExtends } from 'koa';
+
+/** What a session holds. */
+export interface SessionBody {
+  accountId?: string;
+  regenerate(callback?: () => void): Promise<void>;
+}
+
+/** What the application knows of a request beside the request itself. */
+export interface AppState extends DefaultStateExtends {
+  /** The account that is signed in. */
+  accountId?: string;
+}
+
+/** What the application adds to a request's context. */
+export interface AppContext extends DefaultContextExtends {
+  session: SessionBody | null;
+}

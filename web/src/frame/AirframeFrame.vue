@@ -7,7 +7,7 @@ import { ApiError } from '../api/client.ts';
 import KeyCard from './KeyCard.vue';
 import TicketPanel from './TicketPanel.vue';
 import { useKeys, useKeyTable } from '../keys/use-keys.ts';
-import { useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
 import FindDialog from './FindDialog.vue';
 import StaleDialog from './StaleDialog.vue';
 import { STATIONS } from '../stations/stations.ts';

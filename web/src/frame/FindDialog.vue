@@ -5,7 +5,7 @@ import type { InputInstance } from 'element-plus';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import { STATIONS } from '../stations/stations.ts';
-import { useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
 const work = useAirframe();

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { HISTORY_LIMIT, useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
+import { HISTORY_LIMIT } from '../stores/airframe/history.ts';
 
 /** Every step since the airframe was opened, the newest first; choosing one goes there. */
 const isOpen = defineModel<boolean>({ required: true });
 const work = useAirframe();
 const steps = computed(() => [
-  ...work.future.map(({ label }, index) => ({ label, at: index + 1 })).reverse(),
-  ...work.past.map(({ label }, index) => ({ label, at: index - work.past.length + 1 })).reverse(),
-  { label: work.past.length < HISTORY_LIMIT ? 'As it was opened' : 'The oldest step kept', at: -work.past.length },
+  ...work.history.future.map(({ label }, index) => ({ label, at: index + 1 })).reverse(),
+  ...work.history.past.map(({ label }, index) => ({ label, at: index - work.history.past.length + 1 })).reverse(),
+  {
+    label: work.history.past.length < HISTORY_LIMIT ? 'As it was opened' : 'The oldest step kept',
+    at: -work.history.past.length,
+  },
 ]);
 </script>
 

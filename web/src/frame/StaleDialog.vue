@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Part } from '@grain-fold/core/part';
 import { ApiError } from '../api/client.ts';
-import { useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
 
 const work = useAirframe();
 const fault = ref('');

@@ -2,7 +2,7 @@
 import { useStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
 import { useFigures } from '../stores/figures.ts';
 import { STATIONS } from '../stations/stations.ts';
 import GrainFoldMark from '../pictures/GrainFoldMark.vue';

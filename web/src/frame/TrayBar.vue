@@ -2,7 +2,7 @@
 import dayjs from 'dayjs';
 import { computed, ref } from 'vue';
 import { useKeys } from '../keys/use-keys.ts';
-import { useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
 import HistoryDialog from './HistoryDialog.vue';
 
 const work = useAirframe();

@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import { documentAddress } from '../api/airframes.ts';
 import { ApiError } from '../api/client.ts';
-import { useAirframe } from '../stores/airframe.ts';
+import { useAirframe } from '../stores/airframe/airframe.ts';
 
 /** Saves what is unsaved, then downloads a document that the server makes of it. */
 const props = defineProps<{

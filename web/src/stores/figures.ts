@@ -6,7 +6,7 @@ import type { Fault } from '@grain-fold/core/checks';
 import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
 import { slowly } from '../workers/index.ts';
 import type { Failed } from '../workers/worked.ts';
-import { useAirframe } from './airframe.ts';
+import { useAirframe } from './airframe/airframe.ts';
 
 /** A line of the ticket: the figure now, and the one before the last change. */
 export interface TicketFigure {

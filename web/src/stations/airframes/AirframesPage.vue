@@ -11,7 +11,7 @@ import { airframesApi, documentAddress } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
 import PartThumbnail from '../../pictures/PartThumbnail.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useSession } from '../../stores/session.ts';
 import NewAirframeDialog from './NewAirframeDialog.vue';
 

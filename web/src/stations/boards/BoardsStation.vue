@@ -9,7 +9,7 @@ import { useStaggered } from '../../composables/staggered.ts';
 import { arrowStep } from '../../keys/arrow-step.ts';
 import { useKeys } from '../../keys/use-keys.ts';
 import ToolButton from '../../kit/ToolButton.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import BoardOnMat from './BoardOnMat.vue';
 import { boardsBounds, layOutBoards } from './lay-out-boards.ts';

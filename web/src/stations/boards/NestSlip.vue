@@ -4,7 +4,7 @@ import { piecesOfAirframe, type BoardView, type NestSettings } from '@grain-fold
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import NestCourse from './NestCourse.vue';
 import type { Nesting } from './use-nesting.ts';
 

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { turnsOn, type BoardView } from '@grain-fold/core/airframe';
 import { boundsOf } from '@grain-fold/core/geometry';
 import { formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { Placing } from './use-placing.ts';
 
 /** The piece that is chosen on a board: where it lies, and why it may not lie where it was put. */

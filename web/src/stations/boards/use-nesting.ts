@@ -2,7 +2,7 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { AirframeNest } from '@grain-fold/core/airframe';
 import type { NestProgress } from '../../workers/nest.worker.ts';
 import { slowly } from '../../workers/index.ts';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 
 /** A point of the search's course: when, and how good the best nest was. */
 export interface CoursePoint {

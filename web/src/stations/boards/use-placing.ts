@@ -10,7 +10,7 @@ import {
 } from '@grain-fold/core/airframe';
 import { isInsideRegion, type Point } from '@grain-fold/core/geometry';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';
 
 /** A placed piece by its board and its place in the board's list. */

@@ -6,7 +6,7 @@ import { countOf, formatRunLength } from '@grain-fold/core/units';
 import { useStaggered } from '../../composables/staggered.ts';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import TrayBar from '../../frame/TrayBar.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
 import CutPartRow from './CutPartRow.vue';

@@ -12,7 +12,7 @@ import { useStaggered } from '../../composables/staggered.ts';
 import MatCanvas from '../../mat/MatCanvas.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import TrayBar from '../../frame/TrayBar.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
 import { layOutSheets } from './lay-out-sheets.ts';

@@ -13,7 +13,7 @@ import TrayBar from '../../frame/TrayBar.vue';
 import { arrowStep } from '../../keys/arrow-step.ts';
 import { useKeys, useKeyTable } from '../../keys/use-keys.ts';
 import ToolButton from '../../kit/ToolButton.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import EntryStrip from './drafting/EntryStrip.vue';
 import FeatureMenu from './drafting/FeatureMenu.vue';

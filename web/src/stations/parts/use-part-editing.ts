@@ -3,7 +3,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { copiedFrom, type CopiedPaths, type MadeIds } from '@grain-fold/core/editing';
 import { emptyPart, type Part } from '@grain-fold/core/part';
 import { materialsOf } from '@grain-fold/core/stock';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { Drafting } from './drafting/use-drafting.ts';
 import type { Selection } from './selection.ts';
 

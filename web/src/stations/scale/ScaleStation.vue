@@ -11,7 +11,7 @@ import MatCanvas from '../../mat/MatCanvas.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import PartMarks from '../../mat/PartMarks.vue';
 import TrayBar from '../../frame/TrayBar.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
 import type { ScalePoint } from './scale-point.ts';

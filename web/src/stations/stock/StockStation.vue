@@ -6,7 +6,7 @@ import { polygonArea } from '@grain-fold/core/geometry';
 import { materialsOf, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
 import TrayBar from '../../frame/TrayBar.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import BoardCard from './BoardCard.vue';
 
 const work = useAirframe();

@@ -11,7 +11,7 @@ import { ApiError } from '../../api/client.ts';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import PartThumbnail from '../../pictures/PartThumbnail.vue';
 import TrayBar from '../../frame/TrayBar.vue';
-import { useAirframe } from '../../stores/airframe.ts';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
 import PartChange from './PartChange.vue';
 import { compareAirframes } from './compare-airframes.ts';
 

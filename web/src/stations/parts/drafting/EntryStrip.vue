@@ -2,7 +2,7 @@
 import { computed, nextTick, ref, useTemplateRef, type Ref } from 'vue';
 import { add, directionDegrees, distance, polar, type Point } from '@grain-fold/core/geometry';
 import { formatLength, parseLength, parseNumber } from '@grain-fold/core/units';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { mustClose, toolTraits } from './part-tools.ts';
 import type { ArcWay, Drafting } from './use-drafting.ts';
 import EntryField from './EntryField.vue';

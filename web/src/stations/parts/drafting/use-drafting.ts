@@ -22,7 +22,7 @@ import {
   type PathDraft,
 } from '@grain-fold/core/paths';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { drawsPath, endsAfterTwo, mustClose, type Tool } from './part-tools.ts';
 
 /** How the run that is drawn next goes. */

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { USUAL_FOLDS, type FoldDefaults } from '@grain-fold/core/operations';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
 
 /** How folds are made in this airframe, where a fold does not say so itself. */

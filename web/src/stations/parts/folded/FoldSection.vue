@@ -13,7 +13,7 @@ import {
 } from '@grain-fold/core/folds';
 import { drawnId, lineName, type Part } from '@grain-fold/core/part';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Selection } from '../selection.ts';
 
 /** How it closes: the report, seams with their gaps and mends, and the order to fold the part in. */

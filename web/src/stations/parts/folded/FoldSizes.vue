@@ -5,7 +5,7 @@ import { sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/fold
 import { operationWord } from '@grain-fold/core/operations';
 import { lineName, type Part } from '@grain-fold/core/part';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 /** What the plates measure when they are folded, outside and inside; a size that is typed moves the flat lines. */
 const props = defineProps<{ part: Part; view: FoldView }>();

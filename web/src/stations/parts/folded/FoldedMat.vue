@@ -7,7 +7,7 @@ import { traitsOf } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useKeys } from '../../../keys/use-keys.ts';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Chosen, Selection } from '../selection.ts';
 import FoldedDrawing from './FoldedDrawing.vue';
 import { useFolding } from './use-folding.ts';

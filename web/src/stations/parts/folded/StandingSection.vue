@@ -7,7 +7,7 @@ import { expandPart } from '@grain-fold/core/resolve';
 import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Selection } from '../selection.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
 import CheckRow from '../../../kit/CheckRow.vue';

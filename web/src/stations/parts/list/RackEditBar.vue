@@ -6,7 +6,7 @@ import { materialsOf } from '@grain-fold/core/stock';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import TextRow from '../../../kit/TextRow.vue';
 
 /** Several parts changed at once, each change one step of the history. */

@@ -20,7 +20,7 @@ import MatCanvas from '../../../mat/MatCanvas.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import PartCaptions from '../../../mat/PartCaptions.vue';
 import PartMarks from '../../../mat/PartMarks.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import MatGuides from './MatGuides.vue';
 import { numberAt, type MatNumber } from './mat-numbers.ts';
 import PartHandles from './PartHandles.vue';

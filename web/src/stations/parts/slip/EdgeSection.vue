@@ -7,7 +7,7 @@ import { curveOf, type Segment } from '@grain-fold/core/paths';
 import { degrees, formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Chosen } from '../selection.ts';
 import ExistsInRow from './ExistsInRow.vue';
 import SlotSection from './SlotSection.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Part } from '@grain-fold/core/part';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 /** In which variants of the airframe a thing exists; nothing to say while the airframe has none. */
 const props = defineProps<{ part: Part; targetId: string; variants?: readonly string[] }>();

@@ -17,7 +17,7 @@ import { materialsOf } from '@grain-fold/core/stock';
 import { formatLength, parseLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import ExistsInRow from './ExistsInRow.vue';
 import CheckRow from '../../../kit/CheckRow.vue';
 import TextRow from '../../../kit/TextRow.vue';

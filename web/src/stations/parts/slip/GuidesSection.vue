@@ -4,7 +4,7 @@ import type { GuideDraft } from '@grain-fold/core/editing';
 import { boundsCentre, boundsOf } from '@grain-fold/core/geometry';
 import { pathsOf, type Guide, type Part } from '@grain-fold/core/part';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Selection } from '../selection.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
 import TextRow from '../../../kit/TextRow.vue';

@@ -6,7 +6,7 @@ import { measureOnDrawing } from '@grain-fold/core/pointing';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Selection } from '../selection.ts';
 
 /** What was measured on the mat, the part's own measures, and its pinned dimensions, whose numbers can be set. */

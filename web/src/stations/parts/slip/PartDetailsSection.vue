@@ -5,7 +5,7 @@ import { pathsOf, type Part } from '@grain-fold/core/part';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import ExistsInRow from './ExistsInRow.vue';
 import TextRow from '../../../kit/TextRow.vue';
 

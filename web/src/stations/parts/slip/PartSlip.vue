@@ -16,7 +16,7 @@ import { existsIn, type ResolveContext, type ResolvedPart } from '@grain-fold/co
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FaultCard from '../../../kit/FaultCard.vue';
 import StrokeSample from '../../../pictures/StrokeSample.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import EdgeSection from './EdgeSection.vue';
 import FeatureSection from './FeatureSection.vue';
 import GuidesSection from './GuidesSection.vue';

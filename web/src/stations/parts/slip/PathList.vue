@@ -4,7 +4,7 @@ import { curveLength } from '@grain-fold/core/geometry';
 import { pathsOf, type Contour, type DrawnLine, type Part } from '@grain-fold/core/part';
 import { curveOf } from '@grain-fold/core/paths';
 import { formatLength } from '@grain-fold/core/units';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Chosen } from '../selection.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
 

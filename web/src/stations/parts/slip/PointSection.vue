@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import type { Part } from '@grain-fold/core/part';
 import type { PathNode } from '@grain-fold/core/paths';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 const props = defineProps<{ part: Part; nodes: readonly PathNode[] }>();
 const work = useAirframe();

@@ -8,7 +8,7 @@ import { curvesOf } from '@grain-fold/core/paths';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
 
 /** What can be done with whole lines, holes or the outline: moved, turned, mirrored and copied by numbers, offset, combined, aligned. */

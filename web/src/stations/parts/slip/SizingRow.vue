@@ -2,7 +2,7 @@
 import type { Contour, DrawnLine, Part } from '@grain-fold/core/part';
 import type { Sizing } from '@grain-fold/core/paths';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 const props = defineProps<{ part: Part; path: Contour | DrawnLine }>();
 const work = useAirframe();

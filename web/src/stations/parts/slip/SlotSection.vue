@@ -8,7 +8,7 @@ import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import CheckRow from '../../../kit/CheckRow.vue';
 
 /** A hole as the slot of a plate: its width follows the plate's measured thickness. */

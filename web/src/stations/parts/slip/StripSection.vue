@@ -7,7 +7,7 @@ import type { Part } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
 
 /** A part drawn from the sizes that it is to have when it is folded: sides one after the other, with a fold between each. */

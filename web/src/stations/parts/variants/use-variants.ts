@@ -2,7 +2,7 @@ import { computed, type ComputedRef } from 'vue';
 import type { Airframe } from '@grain-fold/core/airframe';
 import type { Part } from '@grain-fold/core/part';
 import { defined } from '@grain-fold/core/units';
-import { useAirframe } from '../../../stores/airframe.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 /** Variants that an airframe can have. */
 const MOST_VARIANTS = 20;

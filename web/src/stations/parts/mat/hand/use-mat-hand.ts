@@ -8,7 +8,7 @@ import { curveOf, curvesNear, type Snap } from '@grain-fold/core/paths';
 import { pick, snap, type Picked } from '@grain-fold/core/pointing';
 import { expandPart, mirrorOf, resolve, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { gridSteps } from '../../../../mat/mat-view.ts';
-import { useAirframe } from '../../../../stores/airframe.ts';
+import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 import { featureOfTool } from '../../drafting/part-tools.ts';
 import type { Selection } from '../../selection.ts';
 import type { Drafting } from '../../drafting/use-drafting.ts';

@@ -4,7 +4,7 @@ import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
 import { lineName, type Part } from '@grain-fold/core/part';
 import ChoiceRow from '../../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../../stores/airframe.ts';
+import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 import FoldAway from '../../../../kit/FoldAway.vue';
 
 /** Makes a row of one crease, so that the board bends to a section drawn on the part. */

@@ -19,7 +19,7 @@ import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../../kit/ChoiceRow.vue';
 import FigureRow from '../../../../kit/FigureRow.vue';
 import TextRow from '../../../../kit/TextRow.vue';
-import { useAirframe } from '../../../../stores/airframe.ts';
+import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 import ExistsInRow from '../ExistsInRow.vue';
 import SizingRow from '../SizingRow.vue';
 import CreaseSection from './CreaseSection.vue';

@@ -6,7 +6,7 @@ import { CoreError, formatAngle, formatLengthWithUnit } from '@grain-fold/core/u
 import ChoiceRow from '../../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../../kit/FoldAway.vue';
 import MeasureField from '../../../../kit/MeasureField.vue';
-import { useAirframe } from '../../../../stores/airframe.ts';
+import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 
 /** Makes a row of one crease, so that the board rolls round a radius. */
 const props = defineProps<{ part: Part; operationId: string }>();

@@ -111,10 +111,10 @@ test('a thousand steps can be walked back to any of them and forward again', () 
   expect(store.airframe).toEqual(start);
   store.walk(5000);
   expect(name()).toBe('Rib 999');
-  expect(store.past).toHaveLength(1000);
+  expect(store.history.past).toHaveLength(1000);
   store.walk(-1);
   rename(store, 'Other');
-  expect(store.future).toEqual([]);
+  expect(store.history.future).toEqual([]);
 });
 
 test('a refused command changes nothing and says why; of several commands, all are done or none', () => {
@@ -249,9 +249,9 @@ test('an edit of several parts is one step, and none of it happens when one of t
     command: { name: 'drawOutline' as const, args: { draft: rectangleDraft({ x: 0, y: 0 }, 40, 20) } },
   });
   store.setParts('New part', [...store.airframe!.parts, emptyPart('b', 'Former', 'foam')]);
-  const steps = store.past.length;
+  const steps = store.history.past.length;
   expect(store.runEach([draw('a'), draw('b')], 'Draw both')).toBe(true);
-  expect([store.past.length - steps, store.undoLabel]).toEqual([1, 'Draw both']);
+  expect([store.history.past.length - steps, store.undoLabel]).toEqual([1, 'Draw both']);
   expect(store.airframe!.parts.map(({ contours }) => contours.length)).toEqual([1, 1]);
   store.undo();
   expect(store.runEach([draw('a'), draw('gone')], 'Draw both')).toBe(false);

@@ -5,29 +5,19 @@ import { standardBoard, type Airframe, type AirframeSettings } from '@grain-fold
 import type { AirframeAction } from '@grain-fold/core/checks';
 import { applyCommand, type MadeIds, type PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
-import { airframesApi } from '../api/airframes.ts';
-import { ApiError } from '../api/client.ts';
-import { changesBetween, mergeEdits, type Settlement } from './airframe-changes.ts';
+import { airframesApi } from '../../api/airframes.ts';
+import { ApiError } from '../../api/client.ts';
+import { changesBetween, mergeEdits, type Settlement } from './changes.ts';
 import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
+import { NO_HISTORY, walked, withStep, type History } from './history.ts';
+import { nextSaveState, retryAfterMs, type SaveEvent, type SaveState } from './save-state.ts';
 
-/** One named step of the history; airframes are immutable, so a snapshot is a reference. */
-interface Step {
-  readonly label: string;
-  readonly before: Airframe;
-}
-
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'offline' | 'stale' | 'signed-out' | 'refused';
-
-/** Steps kept at most. */
-export const HISTORY_LIMIT = 1000;
 const SAVE_AFTER_MS = 500;
-const RETRY_MS = [1000, 2000, 5000, 10_000];
 
 /** The airframe that is worked on: its state, its history, and its way to the server. */
 export const useAirframe = defineStore('airframe', () => {
   const airframe = shallowRef<Airframe>();
-  const past = shallowRef<readonly Step[]>([]);
-  const future = shallowRef<readonly Step[]>([]);
+  const history = shallowRef<History>(NO_HISTORY);
   const version = ref(0);
   const savedAt = ref('');
   const saveState = ref<SaveState>('saved');
@@ -50,8 +40,7 @@ export const useAirframe = defineStore('airframe', () => {
     airframe.value = opened.airframe;
     version.value = opened.version;
     savedAt.value = opened.savedAt;
-    past.value = [];
-    future.value = [];
+    history.value = NO_HISTORY;
     saveState.value = 'saved';
     conflicts.value = [];
     message.value = '';
@@ -76,8 +65,7 @@ export const useAirframe = defineStore('airframe', () => {
   function commit(label: string, next: Airframe): void {
     const before = airframe.value;
     if (!before || next === before) return;
-    past.value = [...past.value, { label, before }].slice(-HISTORY_LIMIT);
-    future.value = [];
+    history.value = withStep(history.value, label, before);
     show(next);
   }
 
@@ -85,7 +73,7 @@ export const useAirframe = defineStore('airframe', () => {
     airframe.value = next;
     message.value = '';
     edits.value += 1;
-    if (saveState.value === 'saved' || saveState.value === 'refused') saveState.value = 'unsaved';
+    happened({ kind: 'edited' });
     keepLocally();
     saveSoon(SAVE_AFTER_MS);
   }
@@ -107,19 +95,10 @@ export const useAirframe = defineStore('airframe', () => {
 
   /** Steps back (below 0) or forward in the history at once: one state is shown and saved, whatever lies between. */
   function walk(steps: number): void {
-    let state = airframe.value;
-    if (!state) return;
-    const back = steps < 0;
-    const taken = back ? past.value.slice(steps).reverse() : future.value.slice(0, steps);
-    if (taken.length === 0) return;
-    const passed: Step[] = [];
-    for (const { label, before } of taken) {
-      passed.push({ label, before: state });
-      state = before;
-    }
-    past.value = back ? past.value.slice(0, past.value.length - taken.length) : [...past.value, ...passed];
-    future.value = back ? [...passed.reverse(), ...future.value] : future.value.slice(taken.length);
-    show(state);
+    const went = airframe.value && walked(history.value, airframe.value, steps);
+    if (!went) return;
+    history.value = went.history;
+    show(went.now);
   }
   const undo = (): void => walk(-1);
   const redo = (): void => walk(1);
@@ -217,13 +196,13 @@ export const useAirframe = defineStore('airframe', () => {
   async function saveNow(): Promise<void> {
     const now = airframe.value;
     if (!now || !base || saveState.value === 'stale') return;
-    const changes = changesBetween(base, now, versions, past.value.at(-1)?.label ?? 'Undo');
+    const changes = changesBetween(base, now, versions, history.value.past.at(-1)?.label ?? 'Undo');
     if (!changes) {
       saveState.value = 'saved';
       await unsavedEdits.forget(now.id).catch(() => undefined); // storage that is closed to us has nothing to forget
       return;
     }
-    saveState.value = 'saving';
+    happened({ kind: 'started' });
     try {
       const receipt = await airframesApi.save(now.id, changes);
       failures = 0;
@@ -237,11 +216,11 @@ export const useAirframe = defineStore('airframe', () => {
       version.value = receipt.version;
       savedAt.value = receipt.savedAt;
       saveMessage.value = '';
-      if (airframe.value === now) {
-        saveState.value = 'saved';
+      const isAll = airframe.value === now;
+      happened({ kind: 'acknowledged', isAll });
+      if (isAll) {
         await unsavedEdits.forget(now.id).catch(() => undefined); // as above
       } else {
-        saveState.value = 'unsaved';
         keepLocally();
         saveSoon(SAVE_AFTER_MS);
       }
@@ -251,21 +230,16 @@ export const useAirframe = defineStore('airframe', () => {
     }
   }
 
+  const happened = (event: SaveEvent): void => {
+    saveState.value = nextSaveState(saveState.value, event);
+  };
   function failed(error: ApiError): void {
     saveMessage.value = error.message;
-    if (error.code === 'STALE_SAVE') {
-      saveState.value = 'stale';
-      conflicts.value = error.problem?.conflicts ?? [];
-    } else if (error.code === 'SIGN_IN_NEEDED') saveState.value = 'signed-out';
-    else if (
-      error.code === 'OFFLINE' ||
-      error.code === 'DATABASE_AWAY' ||
-      error.code === 'SERVER_FAULT' ||
-      error.code === 'TOO_MANY_TRIES'
-    ) {
-      saveState.value = 'offline';
-      saveSoon(RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)]!);
-    } else saveState.value = 'refused';
+    happened({ kind: 'failed', code: error.code });
+    if (saveState.value === 'stale') conflicts.value = error.problem?.conflicts ?? [];
+    if (saveState.value !== 'offline') return;
+    failures += 1;
+    saveSoon(retryAfterMs(failures));
   }
 
   /** Saves what is unsaved now. @throws ApiError when it could not be saved */
@@ -302,7 +276,7 @@ export const useAirframe = defineStore('airframe', () => {
     found.value = undefined;
     base = kept.base;
     versions = kept.versions;
-    if (current) past.value = [{ label: 'Bring back unsaved edits', before: current }];
+    if (current) history.value = withStep(NO_HISTORY, 'Bring back unsaved edits', current);
     show(kept.airframe);
   }
   async function discardFound(): Promise<void> {
@@ -313,8 +287,7 @@ export const useAirframe = defineStore('airframe', () => {
 
   return {
     airframe,
-    past,
-    future,
+    history,
     version,
     savedAt,
     saveState,
@@ -324,8 +297,8 @@ export const useAirframe = defineStore('airframe', () => {
     message,
     edits,
     unit: computed(() => airframe.value?.settings.unit ?? 'mm'),
-    undoLabel: computed(() => past.value.at(-1)?.label),
-    redoLabel: computed(() => future.value[0]?.label),
+    undoLabel: computed(() => history.value.past.at(-1)?.label),
+    redoLabel: computed(() => history.value.future[0]?.label),
     open,
     close,
     adopt,

@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
 import { emptyPart } from '@grain-fold/core/part';
-import { changesBetween, mergeEdits } from './airframe-changes.ts';
+import { changesBetween, mergeEdits } from './changes.ts';
 
 const [a, b, c] = ['a', 'b', 'c'].map((id) => emptyPart(id, `Part ${id}`, 'foam')) as [
   ReturnType<typeof emptyPart>,

@@ -116,7 +116,17 @@ function captionMarks(stroke: Stroke): readonly TextMark[] {
   const shift = stands === 'beside the band' ? towardsArea(longest.from, longest.to, stroke) : { x: 0, y: 0 };
   const direction = directionDegrees(longest.from, longest.to);
   const upright = direction > 90.001 ? direction - 180 : direction <= -89.999 ? direction + 180 : direction;
-  return [{ kind: 'text', at: add(middle, shift), angleDegrees: upright, text, tone, operationId: stroke.operationId }];
+  return [
+    {
+      kind: 'text',
+      at: add(middle, shift),
+      angleDegrees: upright,
+      text,
+      slideMm: distance(longest.from, longest.to) / 2,
+      tone,
+      operationId: stroke.operationId,
+    },
+  ];
 }
 
 /** A caption on a bevel stands in the part beside its band, where it can be read. */

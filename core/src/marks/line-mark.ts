@@ -42,6 +42,8 @@ export type LineMark =
       readonly at: Point;
       readonly angleDegrees: number;
       readonly text: string;
+      /** How far it may be moved either way along its line where it would cover another, in mm; not at all when undefined. */
+      readonly slideMm?: number;
       readonly tone: Tone;
       readonly operationId?: string;
       readonly dimensionId?: string;

@@ -1,4 +1,12 @@
-import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsHeight,
+  boundsWidth,
+  flattenOpenPath,
+  runsInside,
+  type Point,
+  type Polygon,
+} from '../geometry/index.ts';
 import type { OperationKind } from '../operations/index.ts';
 import { CoreError } from '../units/index.ts';
 import { packSmall, tiledSheets, type PageRoom, type TiledSheet } from './pack-sheets.ts';
@@ -7,6 +15,8 @@ import type { Page, PagePlan, Sheet } from './sheet.ts';
 import { templateBounds, type Template } from './template.ts';
 import { cellWindow } from './tile-lattice.ts';
 
+/** How finely a line is looked at to tell whether a page shows it, in mm. */
+const LEGEND_TOLERANCE_MM = 0.3;
 /** Room that packing needs round a template that just fits, in mm. */
 const FIT_RESERVE_MM = 3;
 
@@ -106,10 +116,26 @@ function pagesOfTiled(
   };
 }
 
-/** The kinds of stroke that a page shows, for its legend. */
+/** The kinds of stroke that a page shows, for its legend: those with a line or an area on it. */
 export function kindsOnPage(plan: PagePlan, page: Page): readonly OperationKind[] {
   const sheet = plan.sheets.find((one) => one.number === page.sheet);
-  return [
-    ...new Set((sheet?.placed ?? []).flatMap(({ template }) => template.part.strokes.map((stroke) => stroke.kind))),
+  const { minX, minY, maxX, maxY } = page.view;
+  const view: Polygon = [
+    { x: minX, y: minY },
+    { x: maxX, y: minY },
+    { x: maxX, y: maxY },
+    { x: minX, y: maxY },
   ];
+  const isShown = (line: readonly Point[]): boolean => runsInside(line, [view]).length > 0;
+  const kinds = (sheet?.placed ?? []).flatMap(({ template, transform }) =>
+    template.part.strokes
+      .filter(({ paths, area }) =>
+        [
+          ...paths.map((path) => flattenOpenPath(path, LEGEND_TOLERANCE_MM)),
+          ...area.map((ring) => [...ring, ring[0]!]),
+        ].some((line) => isShown(line.map((p) => applyTransform(transform, p)))),
+      )
+      .map(({ kind }) => kind),
+  );
+  return [...new Set(kinds)];
 }

@@ -4,6 +4,7 @@ import type { Point } from '@grain-fold/core/geometry';
 import { lineTexts } from '@grain-fold/core/linecode';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 import type { LengthUnit } from '@grain-fold/core/units';
+import { placeCaptions, USUAL_SIZE_PX } from './place-captions.ts';
 
 /** Captions of a part's lines, upright and of one size whatever the zoom. */
 const props = defineProps<{
@@ -14,24 +15,19 @@ const props = defineProps<{
   size?: number;
 }>();
 const captions = computed(() =>
-  lineTexts(props.part, props.unit).map((mark) => {
-    const at = props.toScreen(mark.at);
-    return {
-      ...mark,
-      at,
-      isFaulty: mark.operationId !== undefined && props.faulty?.has(mark.operationId),
-      width: mark.text.length * (props.size ?? 14) * 0.44 + 10,
-    };
-  }),
+  placeCaptions(lineTexts(props.part, props.unit), props.toScreen, props.size ?? USUAL_SIZE_PX).map((caption) => ({
+    ...caption,
+    isFaulty: caption.mark.operationId !== undefined && props.faulty?.has(caption.mark.operationId),
+  })),
 );
 </script>
 
 <template>
-  <g class="figures" font-weight="600" :font-size="size ?? 14" text-anchor="middle" pointer-events="none">
+  <g class="figures" font-weight="600" :font-size="size ?? USUAL_SIZE_PX" text-anchor="middle" pointer-events="none">
     <g
       v-for="(caption, index) in captions"
       :key="index"
-      :transform="`translate(${caption.at.x} ${caption.at.y}) rotate(${-caption.angleDegrees})`"
+      :transform="`translate(${caption.at.x} ${caption.at.y}) rotate(${-caption.mark.angleDegrees})`"
     >
       <rect
         :x="-caption.width / 2"
@@ -41,8 +37,8 @@ const captions = computed(() =>
         :fill="caption.isFaulty ? 'var(--brick)' : 'var(--foam)'"
         :opacity="caption.isFaulty ? 1 : 0.94"
       />
-      <text y="5" :fill="caption.isFaulty ? '#fff' : caption.tone === 'back' ? '#5c666b' : 'var(--ink)'">{{
-        caption.text
+      <text y="5" :fill="caption.isFaulty ? '#fff' : caption.mark.tone === 'back' ? '#5c666b' : 'var(--ink)'">{{
+        caption.mark.text
       }}</text>
     </g>
   </g>

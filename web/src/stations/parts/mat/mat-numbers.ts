@@ -5,6 +5,7 @@ import { traitsOf } from '@grain-fold/core/operations';
 import { drawnId, featureIdOf, type Part } from '@grain-fold/core/part';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 import type { LengthUnit } from '@grain-fold/core/units';
+import { CAPTION_HEIGHT_PX, placeCaptions, USUAL_SIZE_PX } from '../../../mat/place-captions.ts';
 
 /** A number written on the mat that can be typed in place. */
 export interface MatNumber {
@@ -17,10 +18,6 @@ export interface MatNumber {
   readonly commandFor: (value: number) => PartCommand;
 }
 
-/** Half a caption's height, and the half width of a letter, in pixels. */
-const HALF_HEIGHT_PX = 10;
-const HALF_LETTER_PX = 3.4;
-
 /** The number whose caption lies under a place of the screen, or undefined. */
 export function numberAt(
   part: Part,
@@ -29,13 +26,12 @@ export function numberAt(
   toScreen: (p: Point) => Point,
   unit: LengthUnit,
 ): MatNumber | undefined {
-  for (const mark of lineTexts(resolved, unit)) {
-    const middle = toScreen(mark.at),
-      turn = (mark.angleDegrees * Math.PI) / 180;
+  for (const { mark, at: middle, width } of placeCaptions(lineTexts(resolved, unit), toScreen, USUAL_SIZE_PX)) {
+    const turn = (mark.angleDegrees * Math.PI) / 180;
     const off = { x: at.x - middle.x, y: at.y - middle.y };
     const along = off.x * Math.cos(turn) - off.y * Math.sin(turn),
       across = off.x * Math.sin(turn) + off.y * Math.cos(turn);
-    if (Math.abs(along) > mark.text.length * HALF_LETTER_PX + 6 || Math.abs(across) > HALF_HEIGHT_PX) continue;
+    if (Math.abs(along) > width / 2 || Math.abs(across) > CAPTION_HEIGHT_PX / 2) continue;
     const found = mark.dimensionId
       ? dimensionNumber(resolved, mark.dimensionId)
       : mark.operationId

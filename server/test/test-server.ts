@@ -49,7 +49,7 @@ export async function startTestServer(changes: Partial<AppParts> = {}): Promise<
     make: async (job: DocumentJob) => {
       const result = await runJob(job);
       if (!result.ok) throw new CoreError(result.code, result.message);
-      return Buffer.from(result.pdf);
+      return Buffer.from(result.bytes);
     },
     close: () => Promise.resolve(),
   } as unknown as AppParts['documents'];

@@ -23,3 +23,4 @@ export {
   turnPlaced,
   turnsOn,
 } from './nest-airframe.ts';
+export { standingPicture } from './standing-picture.ts';

@@ -123,8 +123,11 @@ export const FACE_COLOURS: Readonly<Record<FaceKind, readonly [number, number, n
   fold: [232, 205, 150],
 };
 
-/** A folded part as an SVG drawing of its own, in mm. */
-export function foldedSvg(faces: readonly FoldedFace[], from: Viewpoint, title: string): string {
+/**
+ * A folded part as an SVG drawing of its own, in mm.
+ * @param lineShare width of its lines as a share of the drawing's width; 0.35 mm without it
+ */
+export function foldedSvg(faces: readonly FoldedFace[], from: Viewpoint, title: string, lineShare?: number): string {
   const drawn = drawnFaces(faces, from);
   const points = drawn.flatMap(({ rings }) => rings.flat());
   const [minX, maxX, minY, maxY] = [
@@ -139,7 +142,7 @@ export function foldedSvg(faces: readonly FoldedFace[], from: Viewpoint, title: 
     return `<path d="${d}" fill="${shaded(face.kind, light)}"/>`;
   });
   const escaped = title.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`);
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(maxX - minX + 10)}mm" height="${figure(maxY - minY + 10)}mm" viewBox="${figure(minX - 5)} ${figure(-maxY - 5)} ${figure(maxX - minX + 10)} ${figure(maxY - minY + 10)}"><title>${escaped}</title><g stroke="#1d2a2f" stroke-width="0.35" stroke-linejoin="round" fill-rule="evenodd">${paths.join('')}</g></svg>\n`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(maxX - minX + 10)}mm" height="${figure(maxY - minY + 10)}mm" viewBox="${figure(minX - 5)} ${figure(-maxY - 5)} ${figure(maxX - minX + 10)} ${figure(maxY - minY + 10)}"><title>${escaped}</title><g stroke="#1d2a2f" stroke-width="${lineShare === undefined ? 0.35 : figure((maxX - minX) * lineShare)}" stroke-linejoin="round" fill-rule="evenodd">${paths.join('')}</g></svg>\n`;
 }
 
 /** A face's colour in its light, as CSS. */

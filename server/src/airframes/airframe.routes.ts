@@ -86,6 +86,14 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.type = 'application/json';
     ctx.body = writeProjectFile(airframe);
   });
+  router.get('/:id/picture.svg', async (ctx) => {
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+    const picture = await documents.make({ kind: 'picture', airframe, version, date: today() });
+    // The page asks by the version: what a version looks like never changes.
+    ctx.set('Cache-Control', 'private, max-age=604800, immutable');
+    ctx.type = 'image/svg+xml';
+    ctx.body = picture.length > 0 ? picture : null;
+  });
   router.get('/:id/pages.pdf', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
     const fault = pageSettingsFault(airframe.settings.pages);

@@ -5,6 +5,7 @@ import { LARGEST_PROJECT_FILE, type AirframeLine, type OpenedAirframe, type Save
 import { applyCommand } from '@grain-fold/core/editing';
 import { emptyPart, type Part } from '@grain-fold/core/part';
 import { rectangleDraft } from '@grain-fold/core/paths';
+import { CoreError } from '@grain-fold/core/units';
 import { readPdf } from '../../../scripts/test-support/read-pdf.ts';
 import { startTestServer, type Browser, type TestServer } from '../../test/test-server.ts';
 import { Airframe, PartRow, RevisionEntry } from '../models/index.ts';
@@ -73,6 +74,7 @@ describe('the list', () => {
 describe('nobody reaches another’s airframe', () => {
   const routes: readonly (readonly ['get' | 'post' | 'patch', string, object?])[] = [
     ['get', ''],
+    ['get', '/picture.svg'],
     ['post', '/save', { label: 'Theft' }],
     ['patch', '', { name: 'Mine now' }],
     ['post', '/duplicate'],
@@ -343,6 +345,23 @@ describe('files', () => {
       ).toBe(true);
     }
   });
+  test('an import is checked like every other request', async () => {
+    for (const body of [{}, { text: 5 }, { text: null }, { text: '{}', more: 1 }]) {
+      const { body: problem } = await builder.post('/airframes/import', body).expect(400);
+      expect(problem).toMatchObject({ code: 'BAD_REQUEST', fields: [{ field: 'more' in body ? 'more' : 'text' }] });
+    }
+  });
+  test('the picture shows the model as it stands; while nothing stands there is none', async () => {
+    const { body } = await builder.post('/airframes/import', { text: demo('reedling-1100') });
+    const picture = await builder
+      .get(`/airframes/${body.airframe.id}/picture.svg?version=1`)
+      .expect(200)
+      .expect('Content-Type', /image\/svg\+xml/);
+    const svg = (picture.body as Buffer).toString('utf8');
+    expect(svg.match(/<path /g)!.length).toBeGreaterThan(50);
+    const { airframe } = await create();
+    await builder.get(`/airframes/${airframe.id}/picture.svg?version=1`).expect(204);
+  });
   test('the cut list comes as CSV and as a PDF', async () => {
     const { body } = await builder.post('/airframes/import', { text: demo('reedling-1100') });
     const csv = await builder
@@ -355,5 +374,17 @@ describe('files', () => {
       .get(`/airframes/${body.airframe.id}/cut-list.pdf`)
       .expect(200)
       .expect('Content-Type', 'application/pdf');
+  });
+  test('a number that core cannot take is told as what it is, not as a page that cannot print', async () => {
+    const failing = await startTestServer({
+      documents: {
+        make: () => Promise.reject(new CoreError('OUT_OF_RANGE', 'a scale must be from 0.05 to 20, got 30')),
+      } as never,
+    });
+    const browser = await failing.newcomer();
+    const { airframe } = await create(browser);
+    const { body } = await browser.get(`/airframes/${airframe.id}/cut-list.pdf`).expect(422);
+    expect(body).toMatchObject({ code: 'OUT_OF_RANGE', detail: expect.stringContaining('got 30') });
+    await failing.close();
   });
 });

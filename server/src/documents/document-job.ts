@@ -1,12 +1,12 @@
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
-import { cutListDocument, pagesDocument, type Airframe } from '@grain-fold/core/airframe';
+import { cutListDocument, pagesDocument, standingPicture, type Airframe } from '@grain-fold/core/airframe';
 import { writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
 import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
 
 /** A document to make of an airframe. */
 export interface DocumentJob {
-  readonly kind: 'pages' | 'cut-list';
+  readonly kind: 'pages' | 'cut-list' | 'picture';
   readonly airframe: Airframe;
   readonly version: number;
   readonly date: string;
@@ -17,18 +17,22 @@ const fontFile = (family: string, file: string): string => require.resolve(`${fa
 
 /** What came of a job: the document, or an error of core by its code, which would be lost on its way between threads. */
 export type DocumentResult =
-  | { readonly ok: true; readonly pdf: Uint8Array }
+  | { readonly ok: true; readonly bytes: Uint8Array }
   | { readonly ok: false; readonly code: CoreErrorCode; readonly message: string };
 
 /** Runs a job and tells an error of core as a value. */
 export default async function runJob(job: DocumentJob): Promise<DocumentResult> {
   try {
-    return { ok: true, pdf: await makeDocument(job) };
+    return { ok: true, bytes: job.kind === 'picture' ? makePicture(job) : await makeDocument(job) };
   } catch (error) {
     if (error instanceof CoreError) return { ok: false, code: error.code, message: error.message };
     throw error;
   }
 }
+
+/** The airframe as it stands; nothing while nothing stands. */
+const makePicture = ({ airframe }: DocumentJob): Uint8Array =>
+  new TextEncoder().encode(standingPicture(airframe) ?? '');
 
 /** Makes the PDF of a job. Runs on a worker thread, since packing pages and drawing them takes longer than a request may block. */
 function makeDocument({ kind, airframe, version, date }: DocumentJob): Promise<Uint8Array> {

@@ -21,7 +21,7 @@ export class DocumentService {
   async make(job: DocumentJob): Promise<Buffer> {
     const result = (await this.pool.run(job)) as DocumentResult;
     if (!result.ok) throw new CoreError(result.code, result.message);
-    return Buffer.from(result.pdf);
+    return Buffer.from(result.bytes);
   }
 
   close(): Promise<void> {

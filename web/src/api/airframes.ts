@@ -32,3 +32,7 @@ export const documentAddress = (
   id: string,
   name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file',
 ): string => `/api/airframes/${id}/${name}`;
+
+/** Address of the picture of an airframe as it stood at a version. */
+export const pictureAddress = (id: string, version: number): string =>
+  `/api/airframes/${id}/picture.svg?version=${version}`;

@@ -10,7 +10,7 @@ import type { AirframeLine } from '@grain-fold/contract';
 import { airframesApi, documentAddress } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
-import PartThumbnail from '../../pictures/PartThumbnail.vue';
+import AirframePicture from './AirframePicture.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useSession } from '../../stores/session.ts';
 import NewAirframeDialog from './NewAirframeDialog.vue';
@@ -144,7 +144,7 @@ async function signOut(): Promise<void> {
             :aria-label="`Open ${line.name}`"
             @click.prevent="line.putAwayAt || open(line.id)"
           >
-            <PartThumbnail v-if="line.thumbnail.length > 0" :shapes="line.thumbnail" />
+            <AirframePicture v-if="line.thumbnail.length > 0" :line="line" />
             <span v-else class="blank">nothing drawn yet</span>
           </component>
           <div class="text">
@@ -267,7 +267,7 @@ main {
   align-items: center;
   justify-content: center;
 }
-.picture svg {
+.picture > * {
   width: 100%;
   height: 100%;
 }

@@ -3,7 +3,8 @@ import { boxSide, groove, made, plate, withLine } from '../../test/samples.ts';
 import { FEATURE_KINDS, featureTraits } from '../features/index.ts';
 import { brokenInvariant, outlineOf, pathsOf, type Part } from '../part/index.ts';
 import { circleDraft, polylineDraft, rectangleDraft } from '../paths/index.ts';
-import { applyCommand, type PartCommand } from './commands.ts';
+import { OPERATION_KINDS, operationDraft } from '../operations/index.ts';
+import { applyCommand, COMMANDS, type CommandName, type PartCommand } from './commands.ts';
 import { copiedFrom } from './path/paste-paths.ts';
 
 const idsOf = (part: Part): readonly string[] => [
@@ -17,165 +18,217 @@ const idsOf = (part: Part): readonly string[] => [
     (list ?? []).map(({ id }) => id),
   ),
 ];
+/** Ids of all that an edit can tell that it made. */
+const entriesOf = (part: Part): readonly string[] => [
+  ...pathsOf(part).map(({ id }) => id),
+  ...[part.operations, part.dimensions, part.features, part.guides, part.pathGroups, part.seams, part.joints].flatMap(
+    (list) => (list ?? []).map(({ id }) => id),
+  ),
+];
 const pick = <T>(list: readonly T[], at: number): T | undefined => list[Math.floor(at * list.length)];
 
-/** A command on something that the part has, chosen by numbers from 0 to 1. */
-function commandFrom(part: Part, [kind, which, a, b]: readonly [number, number, number, number]): PartCommand {
+/** Something of a part to do a command on, chosen by numbers from 0 to 1. */
+function siteOf(part: Part, [which, a, b]: readonly [number, number, number]) {
   const nodes = pathsOf(part).flatMap((path) => path.nodes),
     segments = pathsOf(part).flatMap((path) => path.segments);
-  const nodeId = pick(nodes, which)?.id ?? 'none',
-    segmentId = pick(segments, which)?.id ?? 'none',
-    operation = pick(part.operations, which);
-  const by = { x: (a - 0.5) * 80, y: (b - 0.5) * 80 };
-  const all: readonly PartCommand[] = [
-    { name: 'moveNodes', args: { nodeIds: [nodeId], by } },
-    { name: 'placeNode', args: { nodeId, at: by } },
-    { name: 'insertNode', args: { segmentId, t: a } },
-    { name: 'removeNode', args: { nodeId } },
-    {
-      name: 'changeSegment',
-      args: {
-        segmentId,
-        to: a < 0.4 ? { kind: 'line' } : a < 0.7 ? { kind: 'arc', bulge: b * 2 - 1 } : { kind: 'cubic' },
-      },
-    },
-    { name: 'shapeRun', args: { segmentId, lengthMm: a * 100 } },
-    { name: 'mirrorPart', args: { across: a < 0.5 ? 'vertical' : 'horizontal' } },
-    { name: 'drawHole', args: { draft: circleDraft({ x: a * 200, y: b * 100 }, 3 + which * 10) } },
-    {
-      name: 'drawLine',
-      args: {
-        draft: polylineDraft([
-          { x: 0, y: a * 100 },
-          { x: 200, y: b * 100 },
-        ]),
-        operation: groove(),
-      },
-    },
-    { name: 'removeOperation', args: { operationId: operation?.id ?? 'none' } },
-    { name: 'removePath', args: { pathId: pick(pathsOf(part), which)?.id ?? 'none' } },
-    { name: 'changeOperation', args: { operationId: operation?.id ?? 'none', changes: { foldDegrees: a * 200 } } },
-    { name: 'extendFold', args: { pathId: pick(part.lines, which)?.id ?? 'none' } },
-    { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, 50 + a * 100, 50) } },
-    { name: 'changeDetails', args: { changes: { quantity: Math.round(a * 1200) } } },
-    {
-      name: 'combineOutline',
-      args: { pathId: pick(pathsOf(part), which)?.id ?? 'none', how: a < 0.4 ? 'cutOut' : a < 0.8 ? 'join' : 'common' },
-    },
-    {
-      name: 'offsetContour',
-      args: {
-        pathId: pick(pathsOf(part), which)?.id ?? 'none',
-        byMm: (a - 0.5) * 30,
-        corners: b < 0.5 ? 'sharp' : 'round',
-        as: b < 0.3 ? 'hole' : b < 0.6 ? 'line' : 'itself',
-      },
-    },
-    { name: 'shapeCorners', args: { nodeIds: [nodeId], how: a < 0.5 ? 'round' : 'chamfer', sizeMm: b * 30 } },
-    { name: 'divideSegment', args: { segmentId, count: 2 + Math.floor(a * 4) } },
-    {
-      name: 'arrangePaths',
-      args: {
-        pathIds: [pick(pathsOf(part), which)?.id ?? 'none'],
-        motion:
-          a < 0.3
-            ? { kind: 'move', by }
-            : a < 0.6
-              ? { kind: 'turn', about: by, angleDegrees: b * 360 }
-              : { kind: 'mirror', from: { x: 100, y: 0 }, to: { x: 100 + b, y: 80 } },
-        copies: b < 0.5 ? 0 : 1,
-      },
-    },
-    {
-      name: 'changeSlot',
-      args: {
-        pathId: pick(part.contours, which)?.id ?? 'none',
-        plate: a < 0.7 ? { material: 'foam', slantDegrees: (b - 0.5) * 160, fitMm: a } : null,
-      },
-    },
-    {
-      name: 'pinDimension',
-      args: {
-        fromNodeId: nodeId,
-        toNodeId: pick(nodes, a)?.id ?? 'none',
-        along: b < 0.4 ? 'straight' : b < 0.7 ? 'across' : 'up',
-      },
-    },
-    { name: 'setDimension', args: { dimensionId: pick(part.dimensions ?? [], which)?.id ?? 'none', valueMm: a * 300 } },
-    { name: 'removeDimension', args: { dimensionId: pick(part.dimensions ?? [], which)?.id ?? 'none' } },
-    { name: 'trimLine', args: { segmentId, t: a } },
-    { name: 'extendLine', args: { pathId: pick(part.lines, which)?.id ?? 'none', end: a < 0.5 ? 'start' : 'end' } },
-    { name: 'splitLine', args: { nodeId } },
-    {
-      name: 'joinLines',
-      args: { pathIds: [pick(part.lines, which)?.id ?? 'none', pick(part.lines, a)?.id ?? 'none'] },
-    },
-    {
-      name: 'alignPaths',
-      args: { pathIds: pathsOf(part).map(({ id }) => id), to: a < 0.5 ? 'centre' : 'spreadAcross' },
-    },
-    { name: 'movePath', args: { pathId: pick(pathsOf(part), which)?.id ?? 'none', by } },
-    { name: 'straightenLine', args: { pathId: pick(part.lines, which)?.id ?? 'none' } },
-  ];
   const path = pick(pathsOf(part), which),
-    feature = pick(part.features ?? [], which),
     guide = pick(part.guides ?? [], which);
-  const featureKind = pick(FEATURE_KINDS, a)!;
-  const more: readonly PartCommand[] = [
-    {
-      name: 'addFeature',
-      args:
-        featureTraits(featureKind).ground === 'edge'
-          ? { kind: featureKind, on: { pathId: path?.id ?? 'none', segmentId: path?.segments[0]!.id ?? 'none' } }
-          : { kind: featureKind, at: by },
-    },
-    {
-      name: 'changeFeature',
-      args: { featureId: feature?.id ?? 'none', changes: a < 0.5 ? { lengthMm: b * 60 } : { angleDegrees: b * 400 } },
-    },
-    { name: 'moveFeature', args: { featureId: feature?.id ?? 'none', by } },
-    { name: 'removeFeature', args: { featureId: feature?.id ?? 'none' } },
-    { name: 'centreFeature', args: { featureId: feature?.id ?? 'none' } },
-    {
-      name: 'addGuide',
-      args: {
-        guide:
-          a < 0.3
-            ? { kind: 'line', at: by, angleDegrees: b * 360 }
-            : a < 0.5
-              ? { kind: 'circle', at: by, radiusMm: b * 90 }
-              : a < 0.8
-                ? { kind: 'beside', of: { segmentId }, byMm: (b - 0.5) * 60 }
-                : { kind: 'beside', of: { guideId: guide?.id ?? 'none' }, byMm: b * 20 },
-      },
-    },
-    {
-      name: 'changeGuide',
-      args: { guideId: guide?.id ?? 'none', changes: guide?.kind === 'beside' ? { byMm: (a - 0.5) * 80 } : { at: by } },
-    },
-    { name: 'removeGuide', args: { guideId: guide?.id ?? 'none' } },
-    { name: 'attachNode', args: { nodeId, guideId: guide?.id ?? 'none' } },
-    { name: 'detachNodes', args: { nodeIds: [nodeId] } },
-    { name: 'setSymmetry', args: { symmetry: a < 0.7 ? { along: b < 0.5 ? 'level' : 'upright', atMm: by.x } : null } },
-    { name: 'meetCentreLine', args: {} },
-    {
-      name: 'groupPaths',
-      args: {
-        pathIds: pathsOf(part)
-          .slice(0, 2 + Math.floor(a * 3))
-          .map(({ id }) => id),
-      },
-    },
-    { name: 'ungroupPaths', args: { groupId: pick(part.pathGroups ?? [], which)?.id ?? 'none' } },
-    { name: 'addSeam', args: { fromSegmentId: segmentId, toSegmentId: pick(segments, a)?.id ?? 'none' } },
-    { name: 'removeSeam', args: { seamId: pick(part.seams ?? [], which)?.id ?? 'none' } },
-    { name: 'moveEdge', args: { segmentId, acrossMm: (a - 0.5) * 20 } },
-    { name: 'setVariants', args: { targetId: path?.id ?? 'none', variants: a < 0.5 ? ['with'] : null } },
-    { name: 'simplifyPath', args: { pathId: path?.id ?? 'none', toleranceMm: b * 12 } },
-    { name: 'pastePaths', args: { copied: copiedFrom(part, [path?.id ?? 'none'], [feature?.id ?? 'none']), by } },
-  ];
-  return pick([...all, ...more], kind)!;
+  return {
+    part,
+    which,
+    a,
+    b,
+    nodes,
+    segments,
+    path,
+    guide,
+    by: { x: (a - 0.5) * 80, y: (b - 0.5) * 80 },
+    nodeId: pick(nodes, which)?.id ?? 'none',
+    segmentId: pick(segments, which)?.id ?? 'none',
+    operationId: pick(part.operations, which)?.id ?? 'none',
+    pathId: path?.id ?? 'none',
+    lineId: pick(part.lines, which)?.id ?? 'none',
+    featureId: pick(part.features ?? [], which)?.id ?? 'none',
+    guideId: guide?.id ?? 'none',
+    jointId: pick(part.joints ?? [], which)?.id ?? 'none',
+    featureKind: pick(FEATURE_KINDS, a)!,
+  };
 }
+type Site = ReturnType<typeof siteOf>;
+
+/** Arguments for every command: one that is added without them does not compile. */
+const ARGUMENTS: { readonly [N in CommandName]: (at: Site) => Extract<PartCommand, { name: N }>['args'] } = {
+  addFeature: (at) =>
+    featureTraits(at.featureKind).ground === 'edge'
+      ? { kind: at.featureKind, on: { pathId: at.pathId, segmentId: at.path?.segments[0]!.id ?? 'none' } }
+      : { kind: at.featureKind, at: at.by },
+  addGuide: (at) => ({
+    guide:
+      at.a < 0.3
+        ? { kind: 'line', at: at.by, angleDegrees: at.b * 360 }
+        : at.a < 0.5
+          ? { kind: 'circle', at: at.by, radiusMm: at.b * 90 }
+          : at.a < 0.8
+            ? { kind: 'beside', of: { segmentId: at.segmentId }, byMm: (at.b - 0.5) * 60 }
+            : { kind: 'beside', of: { guideId: at.guideId }, byMm: at.b * 20 },
+  }),
+  addSeam: (at) => ({ fromSegmentId: at.segmentId, toSegmentId: pick(at.segments, at.a)?.id ?? 'none' }),
+  alignPaths: (at) => ({ pathIds: pathsOf(at.part).map(({ id }) => id), to: at.a < 0.5 ? 'centre' : 'spreadAcross' }),
+  arrangePaths: (at) => ({
+    pathIds: [at.pathId],
+    motion:
+      at.a < 0.3
+        ? { kind: 'move', by: at.by }
+        : at.a < 0.6
+          ? { kind: 'turn', about: at.by, angleDegrees: at.b * 360 }
+          : { kind: 'mirror', from: { x: 100, y: 0 }, to: { x: 100 + at.b, y: 80 } },
+    copies: at.b < 0.5 ? 0 : 1,
+  }),
+  attachNode: (at) => ({ nodeId: at.nodeId, guideId: at.guideId }),
+  centreFeature: (at) => ({ featureId: at.featureId }),
+  changeDetails: (at) => ({ changes: { quantity: Math.round(at.a * 1200) } }),
+  changeFeature: (at) => ({
+    featureId: at.featureId,
+    changes: at.a < 0.5 ? { lengthMm: at.b * 60 } : { angleDegrees: at.b * 400 },
+  }),
+  changeGuide: (at) => ({
+    guideId: at.guideId,
+    changes: at.guide?.kind === 'beside' ? { byMm: (at.a - 0.5) * 80 } : { at: at.by },
+  }),
+  changeOperation: (at) => ({ operationId: at.operationId, changes: { foldDegrees: at.a * 200 } }),
+  changeSegment: (at) => ({
+    segmentId: at.segmentId,
+    to: at.a < 0.4 ? { kind: 'line' } : at.a < 0.7 ? { kind: 'arc', bulge: at.b * 2 - 1 } : { kind: 'cubic' },
+  }),
+  changeSlot: (at) => ({
+    pathId: pick(at.part.contours, at.which)?.id ?? 'none',
+    plate: at.a < 0.7 ? { material: 'foam', slantDegrees: (at.b - 0.5) * 160, fitMm: at.a } : null,
+  }),
+  combineOutline: (at) => ({ pathId: at.pathId, how: at.a < 0.4 ? 'cutOut' : at.a < 0.8 ? 'join' : 'common' }),
+  detachNodes: (at) => ({ nodeIds: [at.nodeId] }),
+  divideSegment: (at) => ({ segmentId: at.segmentId, count: 2 + Math.floor(at.a * 4) }),
+  drawHole: (at) => ({ draft: circleDraft({ x: at.a * 200, y: at.b * 100 }, 3 + at.which * 10) }),
+  drawLine: (at) => ({
+    draft: polylineDraft([
+      { x: 0, y: at.a * 100 },
+      { x: 200, y: at.b * 100 },
+    ]),
+    operation: groove(),
+  }),
+  drawOutline: (at) => ({ draft: rectangleDraft({ x: 0, y: 0 }, 50 + at.a * 100, 50) }),
+  extendFold: (at) => ({ pathId: at.lineId }),
+  extendLine: (at) => ({ pathId: at.lineId, end: at.a < 0.5 ? 'start' : 'end' }),
+  groupPaths: (at) => ({
+    pathIds: pathsOf(at.part)
+      .slice(0, 2 + Math.floor(at.a * 3))
+      .map(({ id }) => id),
+  }),
+  insertNode: (at) => ({ segmentId: at.segmentId, t: at.a }),
+  joinLines: (at) => ({ pathIds: [at.lineId, pick(at.part.lines, at.a)?.id ?? 'none'] }),
+  meetCentreLine: () => ({}),
+  mirrorPart: (at) => ({ across: at.a < 0.5 ? 'vertical' : 'horizontal' }),
+  moveEdge: (at) => ({ segmentId: at.segmentId, acrossMm: (at.a - 0.5) * 20 }),
+  moveFeature: (at) => ({ featureId: at.featureId, by: at.by }),
+  moveNodes: (at) => ({ nodeIds: [at.nodeId], by: at.by }),
+  movePath: (at) => ({ pathId: at.pathId, by: at.by }),
+  offsetContour: (at) => ({
+    pathId: at.pathId,
+    byMm: (at.a - 0.5) * 30,
+    corners: at.b < 0.5 ? 'sharp' : 'round',
+    as: at.b < 0.3 ? 'hole' : at.b < 0.6 ? 'line' : 'itself',
+  }),
+  pastePaths: (at) => ({ copied: copiedFrom(at.part, [at.pathId], [at.featureId]), by: at.by }),
+  pinDimension: (at) => ({
+    fromNodeId: at.nodeId,
+    toNodeId: pick(at.nodes, at.a)?.id ?? 'none',
+    along: at.b < 0.4 ? 'straight' : at.b < 0.7 ? 'across' : 'up',
+  }),
+  placeNode: (at) => ({ nodeId: at.nodeId, at: at.by }),
+  removeDimension: (at) => ({ dimensionId: pick(at.part.dimensions ?? [], at.which)?.id ?? 'none' }),
+  removeFeature: (at) => ({ featureId: at.featureId }),
+  removeGuide: (at) => ({ guideId: at.guideId }),
+  removeNode: (at) => ({ nodeId: at.nodeId }),
+  removeOperation: (at) => ({ operationId: at.operationId }),
+  removePath: (at) => ({ pathId: at.pathId }),
+  removeSeam: (at) => ({ seamId: pick(at.part.seams ?? [], at.which)?.id ?? 'none' }),
+  setDimension: (at) => ({ dimensionId: pick(at.part.dimensions ?? [], at.which)?.id ?? 'none', valueMm: at.a * 300 }),
+  setSymmetry: (at) => ({ symmetry: at.a < 0.7 ? { along: at.b < 0.5 ? 'level' : 'upright', atMm: at.by.x } : null }),
+  setVariants: (at) => ({ targetId: at.pathId, variants: at.a < 0.5 ? ['with'] : null }),
+  shapeCorners: (at) => ({ nodeIds: [at.nodeId], how: at.a < 0.5 ? 'round' : 'chamfer', sizeMm: at.b * 30 }),
+  shapeRun: (at) => ({ segmentId: at.segmentId, lengthMm: at.a * 100 }),
+  simplifyPath: (at) => ({ pathId: at.pathId, toleranceMm: at.b * 12 }),
+  splitLine: (at) => ({ nodeId: at.nodeId }),
+  straightenLine: (at) => ({ pathId: at.lineId }),
+  trimLine: (at) => ({ segmentId: at.segmentId, t: at.a }),
+  ungroupPaths: (at) => ({ groupId: pick(at.part.pathGroups ?? [], at.which)?.id ?? 'none' }),
+  addJoint: (at) => ({
+    joint: {
+      ownSegmentId: at.segmentId,
+      ownSkin: 'back',
+      toPartId: at.a < 0.9 ? 'other' : at.part.id,
+      toSegmentId: 's1',
+      toSkin: 'face',
+      turnDegrees: at.b * 200,
+      alongMm: at.by.x,
+      isReversed: at.a < 0.5,
+    },
+  }),
+  addOperation: (at) => ({
+    on: { pathId: at.pathId, segmentIds: [at.path?.segments[0]?.id ?? 'none'] },
+    operation: operationDraft(pick(OPERATION_KINDS, at.b)!),
+  }),
+  bevelEdge: (at) => ({ segmentId: at.segmentId, face: 'face', bevelDegrees: at.b * 80 }),
+  bringHoleInside: (at) => ({ pathId: at.pathId }),
+  changeJoint: (at) => ({ jointId: at.jointId, changes: { turnDegrees: (at.a - 0.5) * 400, alongMm: at.by.y } }),
+  changeSizing: (at) => ({ pathId: at.pathId, sizing: at.a < 0.4 ? 'fixed' : at.a < 0.7 ? 'slot' : 'scaled' }),
+  changeWork: (at) => ({ operationId: at.operationId, kind: pick(OPERATION_KINDS, at.b)! }),
+  closePath: (at) => ({ pathId: at.pathId }),
+  creaseSection: (at) => ({
+    operationId: at.operationId,
+    sectionPathId: pick(at.part.lines, at.a)?.id ?? 'none',
+    creases: 1 + Math.floor(at.b * 4),
+    side: 'left',
+  }),
+  foldStrip: (at) => ({
+    lengthMm: 50 + at.a * 100,
+    sides: [
+      { sizeMm: 30, is: 'outer' },
+      { sizeMm: 40, is: 'inner' },
+    ],
+    folds: [{ foldDegrees: at.b * 200, style: 'groove' }],
+    thicknessMm: 5,
+  }),
+  lipsToFold: (at) => ({ operationId: at.operationId, thicknessMm: 5 }),
+  meetNode: (at) => ({ nodeId: at.nodeId, atNodeId: pick(at.nodes, at.a)?.id ?? 'none' }),
+  openFold: (at) => ({ operationId: at.operationId }),
+  removeJoint: (at) => ({ jointId: at.jointId }),
+  rollCrease: (at) => ({
+    operationId: at.operationId,
+    radiusMm: 20 + at.a * 60,
+    turnDegrees: 10 + at.b * 80,
+    creases: 3,
+    side: 'right',
+  }),
+  setFoldOrder: (at) => ({ operationIds: at.a < 0.3 ? undefined : [at.operationId] }),
+  setPlace: (at) => ({
+    place:
+      at.a < 0.3
+        ? undefined
+        : { at: { x: at.by.x, y: 0, z: at.b * 12_000 }, rollDegrees: at.b * 400, pitchDegrees: 0, yawDegrees: 0 },
+  }),
+  stretchPart: (at) => ({ from: { x: 100, y: 0 }, to: { x: 100, y: 100 }, byMm: (at.a - 0.5) * 30 }),
+  uncrossOutline: (at) => ({ pathId: at.pathId }),
+};
+const NAMES = Object.keys(ARGUMENTS) as readonly CommandName[];
+
+/** A command on something that the part has, chosen by numbers from 0 to 1. */
+function commandFrom(part: Part, [kind, ...at]: readonly [number, number, number, number]): PartCommand {
+  const name = pick(NAMES, kind)!;
+  return { name, args: ARGUMENTS[name](siteOf(part, at)) } as PartCommand;
+}
+
+test('every command has arguments here and is there by its name', () =>
+  expect(NAMES.toSorted()).toEqual(Object.keys(COMMANDS).toSorted()));
 
 test('whatever is done in whatever order, a part stays sound, no id is used twice or again, and the old part is as it was', () => {
   const number = fc.double({ min: 0, max: 0.999999, noNaN: true });
@@ -199,13 +252,18 @@ test('whatever is done in whatever order, a part stays sound, no id is used twic
           Number.isFinite(whole.areaMm2) && whole.outer.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y)),
         ).toBe(true);
         const ids = idsOf(result.part);
+        const known = new Set(idsOf(part));
+        expect(Object.values(result.made).flat()).toEqual(
+          expect.arrayContaining(entriesOf(result.part).filter((id) => !known.has(id))),
+        );
+        for (const id of Object.values(result.made).flat()) expect(known.has(id)).toBe(false);
         expect(new Set(ids).size).toBe(ids.length);
         for (const id of idsOf(part)) if (!ids.includes(id)) retired.add(id);
         for (const id of ids) expect(retired.has(id)).toBe(false);
         part = result.part;
       }
     }),
-    { numRuns: 150 },
+    { numRuns: 220 },
   );
 });
 

@@ -6,7 +6,7 @@ import type { Ink } from '../ink/index.ts';
 import type { Part } from '../part/index.ts';
 import { pageInk } from './page-ink.ts';
 import { DEFAULT_PAGE_SETTINGS, pageFrame, pageSettingsFault, paperSize, type PageSettings } from './paper.ts';
-import { planPages } from './plan-pages.ts';
+import { kindsOnPage, planPages } from './plan-pages.ts';
 import type { Page, PagePlan } from './sheet.ts';
 import { templateInk } from './template.ts';
 
@@ -213,4 +213,27 @@ test('folds are numbered on the page in the order to fold them, the builder’s 
   expect(() => after(drawn, { name: 'setFoldOrder', args: { operationIds: [lower, lower] } })).toThrow(
     'stands in the order twice',
   );
+});
+
+test('a page’s legend has the strokes that lie on it, and no other', () => {
+  const crease = { kind: 'crease', face: 'face', foldDegrees: 15, label: '' } as const;
+  const long = withLine(withLine(plate(520, 120), [40, 0], [40, 120], groove()), [480, 0], [480, 120], crease);
+  const it = plan([long]);
+  expect(it.pages.length).toBeGreaterThan(1);
+  const kindsOf = (page: Page): readonly string[] => [...kindsOnPage(it, page)].sort();
+  const onPage = (page: Page): readonly string[] =>
+    sheetOf(it, page).placed.flatMap(({ template, transform }) =>
+      template.part.strokes
+        .filter(({ paths }) =>
+          // Places all along the line, looked for in the page's view by themselves.
+          Array.from({ length: 501 }, (_, step) => step / 500).some((t) => {
+            const { from, to } = paths[0]![0]!;
+            const p = { x: from.x + (to.x - from.x) * t, y: from.y + (to.y - from.y) * t };
+            return holds(page.view, applyTransform(transform, p));
+          }),
+        )
+        .map(({ kind }) => kind),
+    );
+  for (const page of it.pages) expect(kindsOf(page)).toEqual([...new Set(onPage(page))].sort());
+  expect(it.pages.map(kindsOf)).toEqual(expect.arrayContaining([['groove'], ['crease']]));
 });

@@ -5,8 +5,8 @@ export default defineConfig({
   outputDir: 'test-results',
   timeout: 120_000,
   expect: { timeout: 15_000 },
-  // One real server and database for all; the tests that kill them have their own.
-  workers: 1,
+  // Two browsers side by side, each with a real server and database of its own.
+  workers: 2,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { FEATURE_KINDS, featureTraits, type FeatureKind } from '@grain-fold/core/features';
 import { svgPath, type Path } from '@grain-fold/core/geometry';
+import type { ButtonInstance } from 'element-plus';
 import { onMounted, useTemplateRef } from 'vue';
 
 /** Things with a meaning to choose from, each with a small drawing of what it becomes. */
 defineProps<{ chosen?: FeatureKind }>();
 const emit = defineEmits<{ choose: [kind: FeatureKind]; close: [] }>();
-const first = useTemplateRef<HTMLButtonElement[]>('first');
-onMounted(() => first.value?.[0]?.focus());
+const first = useTemplateRef<ButtonInstance[]>('first');
+onMounted(() => first.value?.[0]?.ref?.focus());
 
 const circle = (x: number, y: number, r: number): Path => [
   { kind: 'arc', from: { x: x + r, y }, to: { x: x - r, y }, bulge: 1 },

@@ -1,7 +1,18 @@
 /** Times the core on the demo airframes: one JSON line a case, the median of several runs in milliseconds. */
 import fs from 'node:fs';
 import path from 'node:path';
-import { boardViews, cutListOf, faultsIn, nestHash, pagesDocument, pagesOf, quickFigures, quickNest, searchAirframeNest, type Airframe } from '@grain-fold/core/airframe';
+import {
+  boardViews,
+  cutListOf,
+  faultsIn,
+  nestHash,
+  pagesDocument,
+  pagesOf,
+  quickFigures,
+  quickNest,
+  searchAirframeNest,
+  type Airframe,
+} from '@grain-fold/core/airframe';
 import { applyCommand } from '@grain-fold/core/editing';
 import { outlineOf } from '@grain-fold/core/part';
 import { snap } from '@grain-fold/core/pointing';

@@ -4,7 +4,8 @@ import { add, directionDegrees, distance, polar, type Point } from '@grain-fold/
 import { formatLength, parseLength, parseNumber } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { mustClose, toolTraits } from './part-tools.ts';
-import type { ArcWay, Drafting } from './use-drafting.ts';
+import type { ArcWay } from './draft-runs.ts';
+import type { Drafting } from './use-drafting.ts';
 import EntryField from './EntryField.vue';
 
 /** Typed entry of the next point: how far and which way from the last one, or where it is. */

@@ -1,36 +1,12 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
-import {
-  bulgeThrough,
-  curveTangent,
-  distance,
-  interpolate,
-  smoothCurve,
-  unitVector,
-  type Curve,
-  type Point,
-} from '@grain-fold/core/geometry';
+import { distance, type Curve, type Point } from '@grain-fold/core/geometry';
 import { type OperationKind, operationDraft } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
-import {
-  bulgeLeaving,
-  bulgeOfRadius,
-  circleDraft,
-  draftFault,
-  rectangleDraft,
-  roundEndedSlot,
-  type DraftSegment,
-  type PathDraft,
-} from '@grain-fold/core/paths';
+import { draftFault, type DraftSegment, type PathDraft } from '@grain-fold/core/paths';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { drawsPath, endsAfterTwo, mustClose, type Tool } from './part-tools.ts';
-
-/** How the run that is drawn next goes. */
-export type RunKind = 'line' | 'arc' | 'cubic';
-/** What a closed tool draws: point by point, or a whole shape by two places. */
-export type DraftShape = 'points' | 'rectangle' | 'circle' | 'slot';
-/** How an arc is told: through a third place, going on from the run before, or by its radius. */
-export type ArcWay = 'through' | 'touching' | 'radius';
+import { nextRun, shapeDraft, smoothedRuns, type ArcWay, type DraftShape, type RunKind } from './draft-runs.ts';
 
 export interface Drafting {
   readonly tool: Ref<Tool>;
@@ -92,72 +68,19 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     tool.value = next;
   }
 
-  /** The direction in which the run before arrives, or undefined at the start. */
-  function arriving(): Point | undefined {
-    const from = points.value.at(-1),
-      before = points.value.at(-2),
-      last = segments.value.at(-1);
-    return before && from && last
-      ? unitVector({ x: 0, y: 0 }, curveTangent({ ...last, from: before, to: from }, 1))
-      : undefined;
-  }
-  function nextSegment(end: Point): DraftSegment {
-    const from = points.value.at(-1)!;
-    if (runKind.value === 'cubic')
-      return { kind: 'cubic', control1: interpolate(from, end, 1 / 3), control2: interpolate(from, end, 2 / 3) };
-    if (runKind.value !== 'arc') return { kind: 'line' };
-    const bulge =
-      arcWay.value === 'touching'
-        ? bulgeLeaving(from, arriving() ?? { x: 1, y: 0 }, end)
-        : arcWay.value === 'radius'
-          ? (bulgeOfRadius(from, end, Math.abs(arcRadiusMm.value), arcRadiusMm.value > 0 ? 'left' : 'right') ?? 0)
-          : arcVia.value
-            ? bulgeThrough(from, arcVia.value, end)
-            : 0;
-    return bulge === 0 ? { kind: 'line' } : { kind: 'arc', bulge };
-  }
-
-  /** Every chain of neighbouring curve runs as one smooth curve through its points, going on from the run before it. */
-  function smoothed(all: readonly Point[], runs: readonly DraftSegment[], closed: boolean): readonly DraftSegment[] {
-    const at = (index: number): Point => all[index % all.length]!;
-    const result = [...runs];
-    for (let start = 0; start < runs.length; start++) {
-      if (runs[start]!.kind !== 'cubic') continue;
-      let stop = start;
-      while (runs[stop + 1]?.kind === 'cubic') stop += 1;
-      const leaving = (index: number, t: 0 | 1): Point | undefined => {
-        const run = runs[index];
-        return run && run.kind !== 'cubic'
-          ? unitVector({ x: 0, y: 0 }, curveTangent({ ...run, from: at(index), to: at(index + 1) }, t))
-          : undefined;
-      };
-      const chain = Array.from({ length: stop - start + 2 }, (_, step) => at(start + step));
-      smoothCurve(chain, {
-        start: leaving(start - 1, 1),
-        end: closed && stop + 1 === runs.length ? leaving(0, 0) : undefined,
-      }).forEach(({ control1, control2 }, step) => {
-        result[start + step] = { kind: 'cubic', control1, control2 };
-      });
-      start = stop;
-    }
-    return result;
-  }
-
-  /** The shape that two places give, or undefined while they are one. */
-  function shapeDraft(first: Point, second: Point): PathDraft | undefined {
-    if (distance(first, second) < 1e-6) return undefined;
-    if (shape.value === 'circle') return circleDraft(first, distance(first, second));
-    if (shape.value === 'slot') return roundEndedSlot(first, second, slotWidthMm.value);
-    const [width, height] = [Math.abs(second.x - first.x), Math.abs(second.y - first.y)];
-    return width < 1e-6 || height < 1e-6
-      ? undefined
-      : rectangleDraft({ x: Math.min(first.x, second.x), y: Math.min(first.y, second.y) }, width, height);
-  }
+  const runTo = (end: Point): DraftSegment =>
+    nextRun(points.value, segments.value, end, runKind.value, {
+      way: arcWay.value,
+      via: arcVia.value,
+      radiusMm: arcRadiusMm.value,
+    });
+  const shapeOf = (first: Point, second: Point): PathDraft | undefined =>
+    shape.value === 'points' ? undefined : shapeDraft(shape.value, first, second, slotWidthMm.value);
 
   function addPoint(p: Point, closeWithinMm: number): void {
     const first = points.value[0];
     if (shape.value !== 'points') {
-      const draft = first && shapeDraft(first, p);
+      const draft = first && shapeOf(first, p);
       if (!first) points.value = [p];
       else if (draft) finish(draft);
       else work.message = 'Give the second place some way from the first.';
@@ -184,7 +107,7 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
       work.message = `That end is ${formatLengthWithUnit(distance(points.value.at(-1)!, p), work.unit)} away: the radius must be at least half of it.`;
       return;
     }
-    if (first) segments.value = [...segments.value, nextSegment(p)];
+    if (first) segments.value = [...segments.value, runTo(p)];
     points.value = [...points.value, p];
     arcVia.value = undefined;
     if (runKind.value === 'arc') runKind.value = 'line';
@@ -193,12 +116,12 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
 
   function close(): void {
     if (points.value.length < 2) return;
-    const runs = [...segments.value, nextSegment(points.value[0]!)];
-    finish({ points: points.value, segments: smoothed(points.value, runs, true), closed: true });
+    const runs = [...segments.value, runTo(points.value[0]!)];
+    finish({ points: points.value, segments: smoothedRuns(points.value, runs, true), closed: true });
   }
   function end(): void {
     if (points.value.length < 2) return;
-    finish({ points: points.value, segments: smoothed(points.value, segments.value, false), closed: false });
+    finish({ points: points.value, segments: smoothedRuns(points.value, segments.value, false), closed: false });
   }
   function finish(draft: PathDraft): void {
     const target = part.value;
@@ -238,7 +161,7 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
   function preview(pointer: Point | undefined): readonly Curve[] {
     const first = points.value[0];
     if (shape.value !== 'points') {
-      const draft = first && pointer && shapeDraft(first, pointer);
+      const draft = first && pointer && shapeOf(first, pointer);
       return draft
         ? draft.segments.map((segment, index): Curve => ({
             ...segment,
@@ -250,7 +173,7 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     const last = points.value.at(-1);
     const isReaching = last !== undefined && pointer !== undefined && distance(last, pointer) > 1e-9;
     const all = isReaching ? [...points.value, pointer] : points.value;
-    return smoothed(all, isReaching ? [...segments.value, nextSegment(pointer)] : segments.value, false).map(
+    return smoothedRuns(all, isReaching ? [...segments.value, runTo(pointer)] : segments.value, false).map(
       (segment, index): Curve => ({ ...segment, from: all[index]!, to: all[index + 1]! }),
     );
   }

@@ -1,10 +1,10 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { applyCommand, type PartCommand, type MadeIds } from '@grain-fold/core/editing';
-import { featureTraits, isOnEdge, type FeatureKind } from '@grain-fold/core/features';
-import { applyTransform, distance, nearestOnCurve, subtract, type Point } from '@grain-fold/core/geometry';
+import { featureTraits, type FeatureKind } from '@grain-fold/core/features';
+import { applyTransform, distance, subtract, type Point } from '@grain-fold/core/geometry';
 import { operationDraft } from '@grain-fold/core/operations';
-import { findPath, pathsOf, placedGuides, type Part } from '@grain-fold/core/part';
-import { curveOf, curvesNear, type Snap } from '@grain-fold/core/paths';
+import { pathsOf, type Part } from '@grain-fold/core/part';
+import { type Snap } from '@grain-fold/core/paths';
 import { pick, snap, type Picked } from '@grain-fold/core/pointing';
 import { expandPart, mirrorOf, resolve, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { gridSteps } from '../../../../mat/mat-view.ts';
@@ -13,6 +13,7 @@ import { featureOfTool } from '../../drafting/part-tools.ts';
 import type { Selection } from '../../selection.ts';
 import type { Drafting } from '../../drafting/use-drafting.ts';
 import { useKeys } from '../../../../keys/use-keys.ts';
+import { choiceOf, edgeUnder, guideDrag, handleDrag, trimTarget, type DragCommand } from './drags.ts';
 
 /** What the hand works on. */
 export interface HandSite {
@@ -31,7 +32,7 @@ interface Drag {
   readonly anchor: Point;
   readonly except: ReadonlySet<string>;
   readonly isImage: boolean;
-  readonly commandFor: (to: Point) => PartCommand;
+  readonly commandFor: DragCommand;
 }
 
 export interface MatHand {
@@ -108,117 +109,29 @@ export function useMatHand(site: HandSite): MatHand {
     else if (tool === 'measure') measureAt(snapTo(at).point);
     else if (tool === 'trim') trimAt(at);
     else {
-      const handle = handleAt(at);
+      const handle = selection.segment.value && handleDrag(selection.segment.value, at, reach());
       if (handle) drag.value = { from: at, anchor: at, except: new Set(), isImage: false, commandFor: handle };
       else choose(picked, at, event.shiftKey);
     }
   }
 
   function choose(picked: Picked | undefined, at: Point, adds: boolean): void {
-    const { chosen } = selection;
+    const { chosen, paths } = selection;
     if (!picked) {
       chosen.value = undefined;
       return;
     }
     const isImage = picked.isImage ?? false,
       from = drawnSide(at, isImage);
-    const start = (anchor: Point, except: readonly string[], commandFor: Drag['commandFor']): void => {
-      drag.value = { from, anchor, except: new Set(except), isImage, commandFor };
-    };
-    if (picked.kind === 'guide') {
-      chosen.value = { kind: 'guide', guideId: picked.guideId };
-      const command = guideDrag(picked.guideId, from);
-      if (command) start(from, [], command);
-      return;
-    }
-    if (picked.kind === 'feature') {
-      chosen.value = { kind: 'feature', featureId: picked.featureId };
-      const feature = site.part().features?.find(({ id }) => id === picked.featureId);
-      if (feature && !isOnEdge(feature))
-        start(feature.at, [], (to) => ({
-          name: 'moveFeature',
-          args: { featureId: feature.id, by: subtract(to, feature.at) },
-        }));
-      return;
-    }
-    if (adds && picked.kind !== 'node') {
-      const ids = selection.paths.value.map(({ id }) => id);
-      chosen.value = {
-        kind: 'paths',
-        ids: ids.includes(picked.pathId) ? ids.filter((id) => id !== picked.pathId) : [...ids, picked.pathId],
-      };
-      return;
-    }
-    if (picked.kind === 'node') {
-      const before = chosen.value?.kind === 'nodes' ? chosen.value.ids : [];
-      const ids =
-        before.includes(picked.nodeId) && !adds
-          ? before
-          : adds
-            ? [...new Set([...before, picked.nodeId])]
-            : [picked.nodeId];
-      chosen.value = { kind: 'nodes', ids };
-      const anchor = pathsOf(site.part())
-        .flatMap(({ nodes }) => nodes)
-        .find(({ id }) => id === picked.nodeId)!;
-      start(anchor, ids, (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, anchor) } }));
-      return;
-    }
-    const path = findPath(site.part(), picked.pathId)!;
-    const group = site.part().pathGroups?.find(({ pathIds }) => pathIds.includes(path.id));
-    if (group) {
-      chosen.value = { kind: 'paths', ids: group.pathIds };
-      start(
-        from,
-        pathsOf(site.part())
-          .filter(({ id }) => group.pathIds.includes(id))
-          .flatMap(({ nodes }) => nodes.map(({ id }) => id)),
-        (to) => ({
-          name: 'arrangePaths',
-          args: { pathIds: group.pathIds, motion: { kind: 'move', by: subtract(to, from) }, copies: 0 },
-        }),
-      );
-    } else if (picked.kind === 'segment') {
-      chosen.value = { kind: 'segment', pathId: picked.pathId, segmentId: picked.segmentId, t: picked.t };
-      const index = path.segments.findIndex(({ id }) => id === picked.segmentId);
-      const ids = [path.nodes[index]!.id, path.nodes[(index + 1) % path.nodes.length]!.id];
-      start(from, ids, (to) => ({ name: 'moveNodes', args: { nodeIds: ids, by: subtract(to, from) } }));
-    } else {
-      chosen.value = { kind: 'operation', operationId: picked.operationId };
-      if (!('role' in path))
-        start(
-          from,
-          path.nodes.map(({ id }) => id),
-          (to) => ({ name: 'movePath', args: { pathId: path.id, by: subtract(to, from) } }),
-        );
-    }
-  }
-
-  /** What dragging a guide gives: one beside an edge changes its distance, others move. */
-  function guideDrag(guideId: string, from: Point): Drag['commandFor'] | undefined {
-    const placed = placedGuides(site.part()).find(({ guide }) => guide.id === guideId);
-    if (!placed) return undefined;
-    const { guide, shape } = placed;
-    if (guide.kind === 'circle')
-      return (to) => ({ name: 'changeGuide', args: { guideId, changes: { radiusMm: distance(to, guide.at) } } });
-    if (guide.kind === 'line')
-      return (to) => ({
-        name: 'changeGuide',
-        args: { guideId, changes: { at: { x: guide.at.x + to.x - from.x, y: guide.at.y + to.y - from.y } } },
-      });
-    const offset = (p: Point): number =>
-      shape.kind === 'circle'
-        ? distance(p, shape.centre) - shape.radiusMm
-        : (p.y - shape.through.y) * shape.direction.x - (p.x - shape.through.x) * shape.direction.y;
-    return (to) => ({
-      name: 'changeGuide',
-      args: { guideId, changes: { byMm: guide.byMm + offset(to) - offset(from) } },
-    });
+    const pathIds = paths.value.map(({ id }) => id);
+    const choice = choiceOf(site.part(), picked, from, adds, chosen.value, pathIds);
+    chosen.value = choice.chosen;
+    if (choice.drag) drag.value = { ...choice.drag, from, isImage, except: new Set(choice.drag.except) };
   }
 
   /** Sets a guide beside the edge or guide under the pointer, ready to be dragged away from it; elsewhere a level one. */
   function startGuide(at: Point, picked: Picked | undefined): void {
-    const edge = edgeUnder(picked, at);
+    const edge = edgeUnder(site.part(), picked, at);
     const base = edge
       ? { segmentId: edge.segmentId }
       : picked?.kind === 'guide'
@@ -233,28 +146,18 @@ export function useMatHand(site: HandSite): MatHand {
     if (!guideId) return;
     drafting.start('select');
     selection.chosen.value = { kind: 'guide', guideId };
-    const command = guideDrag(guideId, at);
+    const command = guideDrag(site.part(), guideId, at);
     if (command) drag.value = { from: at, anchor: at, except: new Set(), isImage: false, commandFor: command };
-  }
-
-  /** The run under the pointer: an edge, or the nearest run of a line. */
-  function edgeUnder(
-    picked: Picked | undefined,
-    at: Point,
-  ): { readonly pathId: string; readonly segmentId: string } | undefined {
-    if (picked?.kind === 'segment') return { pathId: picked.pathId, segmentId: picked.segmentId };
-    const path = picked?.kind === 'operation' ? findPath(site.part(), picked.pathId) : undefined;
-    if (!path) return undefined;
-    const near = path.segments
-      .map((segment, index) => ({ segment, d: nearestOnCurve(curveOf(path, index), at).distance }))
-      .reduce((a, b) => (b.d < a.d ? b : a));
-    return { pathId: path.id, segmentId: near.segment.id };
   }
 
   function setFeature(kind: FeatureKind, at: Point, picked: Picked | undefined): void {
     const traits = featureTraits(kind);
     const edge =
-      kind === 'stations' ? edgeUnder(picked, at) : picked?.kind === 'segment' ? edgeUnder(picked, at) : undefined;
+      kind === 'stations'
+        ? edgeUnder(site.part(), picked, at)
+        : picked?.kind === 'segment'
+          ? edgeUnder(site.part(), picked, at)
+          : undefined;
     if (traits.ground === 'edge' && !edge) {
       work.message = traits.hint;
       return;
@@ -276,40 +179,6 @@ export function useMatHand(site: HandSite): MatHand {
     const now = selection.measured.value;
     selection.measured.value =
       !now || now.to ? { from: place, fromNodeId: nodeId } : { ...now, to: place, toNodeId: nodeId };
-  }
-
-  /** The handle of the chosen curve or arc under the pointer, as the command that dragging it gives. */
-  function handleAt(at: Point): Drag['commandFor'] | undefined {
-    const chosen = selection.segment.value;
-    if (!chosen) return undefined;
-    const { segment, path, index } = chosen;
-    if (segment.kind === 'cubic') {
-      if (distance(segment.control1, at) <= reach())
-        return (to) => ({
-          name: 'changeSegment',
-          args: { segmentId: segment.id, to: { kind: 'cubic', control1: to, control2: segment.control2 } },
-        });
-      if (distance(segment.control2, at) <= reach())
-        return (to) => ({
-          name: 'changeSegment',
-          args: { segmentId: segment.id, to: { kind: 'cubic', control1: segment.control1, control2: to } },
-        });
-    }
-    if (segment.kind !== 'arc') return undefined;
-    const { from, to: end } = curveOf(path, index);
-    const chord = distance(from, end);
-    const middle = {
-      x: (from.x + end.x) / 2 + (segment.bulge * (end.y - from.y)) / 2,
-      y: (from.y + end.y) / 2 - (segment.bulge * (end.x - from.x)) / 2,
-    };
-    if (distance(middle, at) > reach()) return undefined;
-    return (to) => {
-      const rise = ((to.x - from.x) * (end.y - from.y) - (to.y - from.y) * (end.x - from.x)) / chord; // to the right of the run
-      return {
-        name: 'changeSegment',
-        args: { segmentId: segment.id, to: { kind: 'arc', bulge: Math.max(-20, Math.min(20, (2 * rise) / chord)) } },
-      };
-    };
   }
 
   function bevelEdge(picked: Picked | undefined): void {
@@ -341,13 +210,8 @@ export function useMatHand(site: HandSite): MatHand {
 
   /** Takes out the stretch of a line under the pointer. */
   function trimAt(at: Point): void {
-    const nearest = curvesNear(pathsOf(site.part()), at, reach())
-      .filter(({ path }) => !('role' in path))
-      .map((one) => ({ ...one, near: nearestOnCurve(one.curve, at) }))
-      .filter(({ near }) => near.distance <= reach())
-      .sort((a, b) => a.near.distance - b.near.distance)[0];
-    if (nearest)
-      run({ name: 'trimLine', args: { segmentId: nearest.path.segments[nearest.index]!.id, t: nearest.near.t } });
+    const target = trimTarget(site.part(), at, reach());
+    if (target) run({ name: 'trimLine', args: target });
     else work.message = 'Click a line on the part: outlines are not trimmed.';
   }
 

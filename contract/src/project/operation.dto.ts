@@ -2,7 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
 import { OPERATION_KINDS, traitsOf, type OperationKind } from '@grain-fold/core/operations';
 import { BOUNDS, HasVariants, IsIdentifier, IsOneOf, IsTextUpTo } from './rules.ts';
-import { IsFieldOf } from './operation-field-rules.ts';
+import { IsFieldOf } from './field-rules.ts';
 
 const FACES = ['face', 'back'];
 

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { featureTraits } from '@grain-fold/core/features';
 import { traitsOf } from '@grain-fold/core/operations';
 import { FEATURE_TYPES, GUIDE_TYPES } from '../project/feature.dto.ts';
 import { OPERATION_TYPES } from '../project/operation.dto.ts';
@@ -21,8 +22,12 @@ const options = {
 
 /** Fields that may say "auto" instead of a number. */
 const AUTO_FIELDS: Readonly<Record<string, readonly string[]>> = {
-  TabsDto: ['reachMm'],
-  LapDto: ['depthMm', 'widthMm'],
+  ...Object.fromEntries(
+    FEATURE_TYPES.map(({ value, name }) => [
+      value.name,
+      featureTraits(name).fields.flatMap(({ key, auto }) => (auto ? [key] : [])),
+    ]),
+  ),
   ...Object.fromEntries(
     OPERATION_TYPES.map(({ value, name }) => [
       value.name,

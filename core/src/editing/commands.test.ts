@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { boxSide, groove, made, plate, withLine } from '../../test/samples.ts';
 import { FEATURE_KINDS, featureTraits } from '../features/index.ts';
+import { OPERATION_KINDS, operationDraft } from '../operations/index.ts';
 import { brokenInvariant, outlineOf, pathsOf, type Part } from '../part/index.ts';
 import { circleDraft, polylineDraft, rectangleDraft } from '../paths/index.ts';
-import { OPERATION_KINDS, operationDraft } from '../operations/index.ts';
 import { applyCommand, COMMANDS, type CommandName, type PartCommand } from './commands.ts';
 import { copiedFrom } from './path/paste-paths.ts';
 

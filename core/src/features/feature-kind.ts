@@ -1,6 +1,7 @@
 import type { Curve, Point } from '../geometry/index.ts';
 import type { OperationDraft } from '../operations/index.ts';
 import type { PathDraft, Sizing } from '../paths/index.ts';
+import type { FeatureField } from './feature-field.ts';
 import type { Feature, FeatureKind } from './feature.ts';
 
 /** A row of tabs as its slots need it. */
@@ -37,18 +38,6 @@ export interface FeatureDrawing {
   readonly edge?: { readonly points: readonly Point[]; readonly onEdge: readonly boolean[] };
 }
 
-/** One number, word or choice of a feature that a builder sets. */
-export interface FeatureField {
-  readonly key: string;
-  readonly word: string;
-  readonly kind: 'length' | 'angle' | 'count' | 'text' | 'material' | 'choice' | 'mate' | 'places';
-  readonly least?: number;
-  readonly most?: number;
-  readonly choices?: readonly (readonly [string, string])[];
-  /** Whether it may follow the measured boards instead. */
-  readonly auto?: boolean;
-}
-
 /** Why a feature cannot be made as it stands, with a mend that changes its own numbers where one can. */
 export interface FeatureFault {
   readonly code: 'FEATURE_EDGE' | 'TABS_CROWDED' | 'MATE_MISSING' | 'LAP_DEEP' | 'STATION_OFF' | 'WORDS_OFF';
@@ -69,7 +58,7 @@ export interface FeatureTraits<K extends FeatureKind> {
   readonly defaults: Omit<Own<K>, 'id' | 'at' | 'on' | 'label' | 'variants'>;
   readonly fields: readonly FeatureField[];
   readonly draw: (feature: Own<K>, site: FeatureSite) => FeatureDrawing;
-  /** Its numbers at another size of the airframe; its place is moved for it. Most keep their size: they follow hardware. */
+  /** What else than the fields that grow changes with the size of the airframe; its place is moved for it. Most keep their size: they follow hardware. */
   readonly scaled?: (feature: Own<K>, factor: number) => Own<K>;
   readonly faults?: (feature: Own<K>, site: FeatureSite) => readonly FeatureFault[];
 }

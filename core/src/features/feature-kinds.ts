@@ -41,8 +41,13 @@ export const featureDrawing = (feature: Feature, site: FeatureSite): FeatureDraw
 export const featureFaults = (feature: Feature, site: FeatureSite): readonly FeatureFault[] =>
   own(feature).faults?.(feature, site) ?? [];
 /** A feature's own numbers at another size of the airframe; its place is not moved. */
-export const scaledFeature = (feature: Feature, factor: number): Feature =>
-  own(feature).scaled?.(feature, factor) ?? feature;
+export function scaledFeature(feature: Feature, factor: number): Feature {
+  const { fields, scaled } = own(feature);
+  const values = feature as unknown as Readonly<Record<string, number>>;
+  const grown = fields.filter(({ grows }) => grows).map(({ key }) => [key, values[key]! * factor]);
+  const sized = { ...feature, ...Object.fromEntries(grown) } as Feature;
+  return scaled?.(sized, factor) ?? sized;
+}
 /** Materials of the plates that a feature is cut to. */
 export const featureMaterials = (feature: Feature): readonly string[] =>
   'material' in feature && feature.material !== '' ? [feature.material] : [];

@@ -14,9 +14,9 @@ export const hatch: FeatureTraits<'hatch'> = {
   ground: 'place',
   defaults: { kind: 'hatch', angleDegrees: 0, lengthMm: 80, widthMm: 45, cornerMm: 5, opens: 'loose' },
   fields: [
-    { key: 'lengthMm', word: 'Length', kind: 'length', least: 5, most: 1000 },
-    { key: 'widthMm', word: 'Width', kind: 'length', least: 5, most: 1000 },
-    { key: 'cornerMm', word: 'Corner radius', kind: 'length', least: 0, most: 200 },
+    { key: 'lengthMm', word: 'Length', kind: 'length', least: 5, most: 1000, grows: true },
+    { key: 'widthMm', word: 'Width', kind: 'length', least: 5, most: 1000, grows: true },
+    { key: 'cornerMm', word: 'Corner radius', kind: 'length', least: 0, most: 200, grows: true },
     {
       key: 'opens',
       word: 'Lid',
@@ -48,10 +48,4 @@ export const hatch: FeatureTraits<'hatch'> = {
       ],
     };
   },
-  scaled: (feature, factor) => ({
-    ...feature,
-    lengthMm: feature.lengthMm * factor,
-    widthMm: feature.widthMm * factor,
-    cornerMm: feature.cornerMm * factor,
-  }),
 };

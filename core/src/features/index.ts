@@ -1,12 +1,15 @@
+export {
+  FURTHEST_STATION_MM,
+  type FeatureField,
+  LONGEST_FEATURE_TEXT,
+  LONGEST_STATION_NAME,
+  MATE_PATTERN,
+  MOST_STATION_MARKS,
+  featureFieldFault,
+  storedBounds,
+} from './feature-field.ts';
 export { featureFigure } from './feature-figure.ts';
-export type {
-  FeatureContext,
-  FeatureDrawing,
-  FeatureFault,
-  FeatureField,
-  FeatureSite,
-  TabRow,
-} from './feature-kind.ts';
+export type { FeatureContext, FeatureDrawing, FeatureFault, FeatureSite, TabRow } from './feature-kind.ts';
 export {
   featureDrawing,
   featureFaults,
@@ -17,5 +20,4 @@ export {
 } from './feature-kinds.ts';
 export { FEATURE_KINDS, type Feature, type FeatureEdge, type FeatureKind, isOnEdge } from './feature.ts';
 export { regularStations } from './stations.ts';
-export { lettersMissing } from './stroke-letters.ts';
 export { tabReach, tabRowOf } from './tabs.ts';

@@ -12,7 +12,7 @@ export const lettering: FeatureTraits<'lettering'> = {
   defaults: { kind: 'lettering', angleDegrees: 0, text: 'PORT', heightMm: 8 },
   fields: [
     { key: 'text', word: 'Words', kind: 'text' },
-    { key: 'heightMm', word: 'Height', kind: 'length', least: 1, most: 500 },
+    { key: 'heightMm', word: 'Height', kind: 'length', least: 1, most: 500, grows: true },
     { key: 'angleDegrees', word: 'Turned by', kind: 'angle' },
   ],
   draw: ({ at, angleDegrees, text, heightMm }) => {
@@ -28,5 +28,4 @@ export const lettering: FeatureTraits<'lettering'> = {
       })),
     };
   },
-  scaled: (feature, factor) => ({ ...feature, heightMm: feature.heightMm * factor }),
 };

@@ -9,18 +9,12 @@ export const lightening: FeatureTraits<'lightening'> = {
   ground: 'place',
   defaults: { kind: 'lightening', angleDegrees: 0, lengthMm: 40, widthMm: 25, cornerMm: 8 },
   fields: [
-    { key: 'lengthMm', word: 'Length', kind: 'length', least: 1, most: 2000 },
-    { key: 'widthMm', word: 'Width', kind: 'length', least: 1, most: 2000 },
-    { key: 'cornerMm', word: 'Corner radius', kind: 'length', least: 0, most: 1000 },
+    { key: 'lengthMm', word: 'Length', kind: 'length', least: 1, most: 2000, grows: true },
+    { key: 'widthMm', word: 'Width', kind: 'length', least: 1, most: 2000, grows: true },
+    { key: 'cornerMm', word: 'Corner radius', kind: 'length', least: 0, most: 1000, grows: true },
     { key: 'angleDegrees', word: 'Turned by', kind: 'angle' },
   ],
   draw: ({ at, lengthMm, widthMm, cornerMm, angleDegrees }) => ({
     holes: [{ draft: roundedRectangle(at, lengthMm, widthMm, cornerMm, angleDegrees), sizing: 'scaled' }],
-  }),
-  scaled: (feature, factor) => ({
-    ...feature,
-    lengthMm: feature.lengthMm * factor,
-    widthMm: feature.widthMm * factor,
-    cornerMm: feature.cornerMm * factor,
   }),
 };

@@ -1,78 +1,17 @@
 import {
+  featureFieldFault,
   featureTraits,
   featureWord,
   isOnEdge,
-  lettersMissing,
   type Feature,
   type FeatureEdge,
-  type FeatureField,
   type FeatureKind,
 } from '../../features/index.ts';
 import { flattenClosedPath, isFinitePoint, roomiestPlace, type Point } from '../../geometry/index.ts';
-import {
-  findPath,
-  FURTHEST_COORDINATE_MM,
-  holesOf,
-  outlineOf,
-  type Part,
-  IdSource,
-  withoutLostPlaces,
-} from '../../part/index.ts';
+import { findPath, holesOf, outlineOf, type Part, IdSource, withoutLostPlaces } from '../../part/index.ts';
 import { curvesOf } from '../../paths/index.ts';
 import { withMirrorHalf } from '../../resolve/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
-
-const MOST_PLACES = 200;
-
-/** Why a value does not suit a field, or undefined. */
-function fieldFault(field: FeatureField, value: unknown): string | undefined {
-  if (field.auto && value === 'auto') return undefined;
-  const least = field.least ?? -360,
-    most = field.most ?? 360;
-  switch (field.kind) {
-    case 'length':
-    case 'angle':
-      return typeof value === 'number' && value >= least && value <= most
-        ? undefined
-        : `${field.word} goes from ${least} to ${most}${field.kind === 'angle' ? '°' : ' mm'}, got ${String(value)}.`;
-    case 'count':
-      return Number.isInteger(value) && (value as number) >= least && (value as number) <= most
-        ? undefined
-        : `${field.word}: a whole number from ${least} to ${most}, got ${String(value)}.`;
-    case 'choice':
-      return field.choices!.some(([name]) => name === value)
-        ? undefined
-        : `${field.word} cannot be "${String(value)}".`;
-    case 'material':
-    case 'mate':
-      return typeof value === 'string' && value.length <= 90 ? undefined : `${field.word} needs a name.`;
-    case 'text':
-      return textFault(value);
-    case 'places':
-      return placesFault(value);
-  }
-}
-function textFault(value: unknown): string | undefined {
-  if (typeof value !== 'string' || value.trim() === '' || value.length > 80) return 'Words need 1 to 80 letters.';
-  const missing = lettersMissing(value);
-  return missing.length > 0
-    ? `There are no strokes for ${missing.map((letter) => `"${letter}"`).join(', ')}: leave ${missing.length === 1 ? 'it' : 'them'} out.`
-    : undefined;
-}
-function placesFault(value: unknown): string | undefined {
-  if (!Array.isArray(value) || value.length > MOST_PLACES) return `At most ${MOST_PLACES} stations can be marked.`;
-  const bad = value.findIndex((place: unknown) => {
-    const { atMm, name } = (place ?? {}) as { atMm?: unknown; name?: unknown };
-    return !(
-      typeof atMm === 'number' &&
-      atMm >= 0 &&
-      atMm <= 2 * FURTHEST_COORDINATE_MM &&
-      typeof name === 'string' &&
-      name.length <= 40
-    );
-  });
-  return bad >= 0 ? `Station ${bad + 1} needs a place of 0 mm or more and a name of up to 40 letters.` : undefined;
-}
 
 /** Adds a feature at a place or on an edge, with numbers of its own where they are given. */
 export function addFeature(
@@ -131,7 +70,7 @@ export function changeFeature(
       fields.find((one) => one.key === key) ??
       (key === 'angleDegrees' && !isOnEdge(found) ? { key, word: 'Turned by', kind: 'angle' as const } : undefined);
     if (!field) return refused(`A ${featureWord(found)} has no ${key} to change.`);
-    const fault = fieldFault(field, value);
+    const fault = featureFieldFault(field, value);
     if (fault) return refused(fault);
   }
   const changed = { ...found, ...args.changes } as Feature;

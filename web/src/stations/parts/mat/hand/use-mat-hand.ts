@@ -4,7 +4,7 @@ import { featureTraits, type FeatureKind } from '@grain-fold/core/features';
 import { applyTransform, distance, subtract, type Point } from '@grain-fold/core/geometry';
 import { operationDraft } from '@grain-fold/core/operations';
 import { pathsOf, type Part } from '@grain-fold/core/part';
-import { type Snap } from '@grain-fold/core/paths';
+import type { Snap } from '@grain-fold/core/paths';
 import { pick, snap, type Picked } from '@grain-fold/core/pointing';
 import { expandPart, mirrorOf, resolve, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { gridSteps } from '../../../../mat/mat-view.ts';

@@ -19,7 +19,7 @@ export class FeatureDto {
   @HasVariants() variants?: string[];
 }
 /** A feature that stands at a place. */
-export class PlacedFeatureDto extends FeatureDto {
+class PlacedFeatureDto extends FeatureDto {
   @ValidateNested() @Type(() => PointDto) at!: PointDto;
   @IsNumberBetween(-360, 360) angleDegrees!: number;
 }
@@ -29,7 +29,7 @@ export class FeatureEdgeDto {
   @IsIdentifier() segmentId!: string;
 }
 /** A feature that stands on an edge. */
-export class EdgeFeatureDto extends FeatureDto {
+class EdgeFeatureDto extends FeatureDto {
   @ValidateNested() @Type(() => FeatureEdgeDto) on!: FeatureEdgeDto;
 }
 /** One station along an edge. */

@@ -107,11 +107,13 @@ async function framesASecond(page: Page): Promise<{ framesASecond: number; media
 async function slide(page: Page): Promise<{ medianStepMs: number; longestTaskMs: number }> {
   await page.evaluate('window.tasks = []');
   const steps = (await page.evaluate(`(async () => {
-    const slider = document.querySelector('[aria-label="Folded by, per cent"]'), spent = [];
-    for (let value = 0; value <= 100; value += 4) {
-      slider.value = String(value);
+    const slider = document.querySelector('[role="slider"][aria-label="Folded by, per cent"]'), spent = [];
+    const press = (code) => slider.dispatchEvent(new KeyboardEvent('keydown', { code, key: code, bubbles: true, cancelable: true }));
+    press('Home');
+    await new Promise((done) => setTimeout(done, 300));
+    for (let value = 0; value < 100; value += 4) {
       const start = performance.now();
-      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      press('PageUp');
       await new Promise((done) => { const channel = new MessageChannel(); channel.port1.onmessage = done; channel.port2.postMessage(0); });
       spent.push(performance.now() - start);
       await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));

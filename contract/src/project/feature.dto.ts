@@ -1,5 +1,3 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
 import {
   FEATURE_KINDS,
   featureTraits,
@@ -7,6 +5,9 @@ import {
   LONGEST_STATION_NAME,
   type FeatureKind,
 } from '@grain-fold/core/features';
+import { CENTRE_LINES, GUIDE_KINDS } from '@grain-fold/core/part';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
 import { IsFieldOfFeature } from './field-rules.ts';
 import { PointDto } from './path.dto.ts';
 import { BOUNDS, HasVariants, IsIdentifier, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
@@ -64,7 +65,7 @@ export class GuideBaseDto {
 export class GuideDto {
   @IsIdentifier() id!: string;
   @IsTextUpTo(40) name!: string;
-  @IsIn(['line', 'circle', 'beside'], { message: 'must be line, circle or beside, got $value' }) kind!: string;
+  @IsOneOf(GUIDE_KINDS) kind!: string;
 }
 export class LineGuideDto extends GuideDto {
   @ValidateNested() @Type(() => PointDto) at!: PointDto;
@@ -91,7 +92,7 @@ export class AttachmentDto {
 }
 /** The centre line of a drawing of which one half is drawn. */
 export class SymmetryDto {
-  @IsIn(['level', 'upright'], { message: 'must be level or upright, got $value' }) along!: string;
+  @IsOneOf(CENTRE_LINES) along!: string;
   @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) atMm!: number;
 }
 /** Lines that are chosen and moved as one. */

@@ -1,10 +1,8 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
-import { OPERATION_KINDS, traitsOf, type OperationKind } from '@grain-fold/core/operations';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { BOARD_FACES, OPERATION_KINDS, traitsOf, type OperationKind } from '@grain-fold/core/operations';
 import { BOUNDS, HasVariants, IsIdentifier, IsOneOf, IsTextUpTo } from './rules.ts';
 import { IsFieldOf } from './field-rules.ts';
-
-const FACES = ['face', 'back'];
 
 /** Where an operation runs: a whole path, or some segments of it. */
 export class PlaceDto {
@@ -22,7 +20,7 @@ export class OperationDto {
   @IsIdentifier() id!: string;
   @IsOneOf(OPERATION_KINDS) kind!: string;
   @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
-  @IsIn(FACES, { message: 'must be face or back, got $value' }) face!: string;
+  @IsOneOf(BOARD_FACES) face!: string;
   @IsTextUpTo(BOUNDS.nameLength) label!: string;
   @HasVariants() variants?: string[];
 }

@@ -1,5 +1,7 @@
+import { DIMENSION_WAYS, PART_HANDS, PART_SIZINGS } from '@grain-fold/core/part';
+import { GRAIN_RULES } from '@grain-fold/core/stock';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
 import {
   AttachmentDto,
   FEATURE_TYPES,
@@ -12,12 +14,21 @@ import {
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
 import { JointDto, PlaceOfPartDto, SeamDto } from './standing.dto.ts';
-import { BOUNDS, HasVariants, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsTextUpTo } from './rules.ts';
+import {
+  BOUNDS,
+  HasVariants,
+  IsCountBetween,
+  IsIdentifier,
+  IsNameUpTo,
+  IsNumberBetween,
+  IsTextUpTo,
+  IsOneOf,
+} from './rules.ts';
 
 /** How a part may lie on a board relative to its grain. */
 export class GrainDto {
   @IsNumberBetween(-360, 360) directionDegrees!: number;
-  @IsIn(['along', 'across', 'any'], { message: 'must be along, across or any, got $value' }) rule!: string;
+  @IsOneOf(GRAIN_RULES) rule!: string;
 }
 
 /** A dimension pinned between two points of the drawing. */
@@ -25,7 +36,7 @@ export class DimensionDto {
   @IsIdentifier() id!: string;
   @IsIdentifier() fromNodeId!: string;
   @IsIdentifier() toNodeId!: string;
-  @IsIn(['straight', 'across', 'up'], { message: 'must be straight, across or up, got $value' }) along!: string;
+  @IsOneOf(DIMENSION_WAYS) along!: string;
 }
 
 /** One drawing, seen from its face. */
@@ -35,9 +46,9 @@ export class PartDto {
   @IsTextUpTo(BOUNDS.nameLength) group!: string;
   @IsNameUpTo(BOUNDS.nameLength) material!: string;
   @IsCountBetween(1, 999) quantity!: number;
-  @IsIn(['single', 'pair'], { message: 'must be single or pair, got $value' }) handed!: string;
+  @IsOneOf(PART_HANDS) handed!: string;
   @ValidateNested() @Type(() => GrainDto) grain!: GrainDto;
-  @IsIn(['scaled', 'fixed'], { message: 'must be scaled or fixed, got $value' }) sizing!: string;
+  @IsOneOf(PART_SIZINGS) sizing!: string;
   @IsTextUpTo(BOUNDS.notesLength) notes!: string;
   @IsArray()
   @ArrayMaxSize(BOUNDS.paths)

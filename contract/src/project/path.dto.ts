@@ -1,6 +1,8 @@
+import { CONTOUR_ROLES } from '@grain-fold/core/part';
+import { SIZINGS } from '@grain-fold/core/paths';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { BOUNDS, HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween } from './rules.ts';
+import { BOUNDS, HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf } from './rules.ts';
 
 /** A point in mm, x to the right, y up, as seen from the face. */
 export class PointDto {
@@ -54,7 +56,7 @@ export class PathDto {
   })
   segments!: SegmentDto[];
   /** What scaling does to it: it grows, keeps its size, or only its length grows. */
-  @IsIn(['scaled', 'fixed', 'slot'], { message: 'must be scaled, fixed or slot, got $value' }) sizing!: string;
+  @IsOneOf(SIZINGS) sizing!: string;
 }
 
 /** The plate that goes through a slot; the slot's width follows its measured thickness. */
@@ -68,7 +70,7 @@ export class PlateSlotDto {
 
 /** The outline of a part, or a hole through it. */
 export class ContourDto extends PathDto {
-  @IsIn(['outer', 'hole'], { message: 'must be outer or hole, got $value' }) role!: string;
+  @IsOneOf(CONTOUR_ROLES) role!: string;
   @IsOptional() @ValidateNested() @Type(() => PlateSlotDto) plate?: PlateSlotDto;
   @HasVariants() variants?: string[];
 }

@@ -1,3 +1,4 @@
+import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { applyDecorators } from './apply-decorators.ts';
 import {
   ArrayMaxSize,
@@ -71,7 +72,7 @@ export const HasVariants = (): PropertyDecorator =>
 
 /** Bounds that more than one class keeps. */
 export const BOUNDS = {
-  coordinateMm: 10_000,
+  coordinateMm: FURTHEST_COORDINATE_MM,
   lengthMm: 10_000,
   nameLength: 80,
   notesLength: 10_000,

@@ -1,28 +1,37 @@
-import { Type } from 'class-transformer';
-import { IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
-import { FOLD_STYLES } from '@grain-fold/core/operations';
+import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
+import {
+  LARGEST_PAPER_MM,
+  ORIENTATIONS,
+  PAPER_NAMES,
+  SMALLEST_PAPER_MM,
+  TEMPLATE_RULES,
+  WIDEST_MARGIN_MM,
+  WIDEST_OVERLAP_MM,
+} from '@grain-fold/core/pages';
+import { TURN_STEPS } from '@grain-fold/core/stock';
+import { LENGTH_UNITS } from '@grain-fold/core/units';
+import { Type } from 'class-transformer';
+import { IsOptional, ValidateNested } from 'class-validator';
+import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
 
 /** How the airframe is printed. */
 export class PageSettingsDto {
-  @IsIn(['A4', 'Letter', 'A3', 'Tabloid', 'Legal', 'own'], {
-    message: 'must be A4, Letter, A3, Tabloid, Legal or own, got $value',
-  })
+  @IsOneOf([...PAPER_NAMES, 'own'])
   paper!: string;
-  @IsNumberBetween(90, 5000) ownWidthMm!: number;
-  @IsNumberBetween(90, 5000) ownHeightMm!: number;
-  @IsIn(['portrait', 'landscape'], { message: 'must be portrait or landscape, got $value' }) orientation!: string;
-  @IsNumberBetween(0, 50) marginMm!: number;
-  @IsNumberBetween(0, 50) overlapMm!: number;
-  @IsIn(['each-shape', 'every-piece'], { message: 'must be each-shape or every-piece, got $value' }) templates!: string;
+  @IsNumberBetween(SMALLEST_PAPER_MM, LARGEST_PAPER_MM) ownWidthMm!: number;
+  @IsNumberBetween(SMALLEST_PAPER_MM, LARGEST_PAPER_MM) ownHeightMm!: number;
+  @IsOneOf(ORIENTATIONS) orientation!: string;
+  @IsNumberBetween(0, WIDEST_MARGIN_MM) marginMm!: number;
+  @IsNumberBetween(0, WIDEST_OVERLAP_MM) overlapMm!: number;
+  @IsOneOf(TEMPLATE_RULES) templates!: string;
 }
 
 /** How parts are laid on boards. */
 export class NestSettingsDto {
   @IsNumberBetween(0, 100) clearanceMm!: number;
   @IsNumberBetween(0, 200) edgeMarginMm!: number;
-  @IsIn([90, 45, 30, 15], { message: 'must be 90, 45, 30 or 15, got $value' }) turnStep!: number;
+  @IsOneOf(TURN_STEPS) turnStep!: number;
   @IsCountBetween(0, 4_294_967_295) seed!: number;
 }
 
@@ -31,12 +40,12 @@ export class FoldDefaultsDto {
   @IsOneOf(FOLD_STYLES) style!: string;
   @IsOneOf(GROOVE_SCHOOLS) school!: string;
   @IsNumberBetween(LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES) toolDegrees!: number;
-  @IsIn(['skin', 'tape'], { message: 'must be skin or tape, got $value' }) hingeOn!: string;
+  @IsOneOf(HINGE_GROUNDS) hingeOn!: string;
 }
 
 /** What holds for the whole airframe. */
 export class SettingsDto {
-  @IsIn(['mm', 'in'], { message: 'must be mm or in, got $value' }) unit!: string;
+  @IsOneOf(LENGTH_UNITS) unit!: string;
   @IsNumberBetween(0.05, 20) scale!: number;
   @ValidateNested() @Type(() => PageSettingsDto) pages!: PageSettingsDto;
   @ValidateNested() @Type(() => NestSettingsDto) nest!: NestSettingsDto;

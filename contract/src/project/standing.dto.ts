@@ -1,8 +1,7 @@
+import { BOARD_FACES } from '@grain-fold/core/operations';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsOptional, Matches, ValidateNested } from 'class-validator';
-import { BOUNDS, IsIdentifier, IsNumberBetween } from './rules.ts';
-
-const SKINS = ['face', 'back'];
+import { IsBoolean, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { BOUNDS, IsIdentifier, IsNumberBetween, IsOneOf } from './rules.ts';
 
 /** A straight edge or line that a seam or a joint runs on: one that is drawn, or a piece of one that a feature or a mirror image makes. */
 const IsEdgeReference = (): PropertyDecorator =>
@@ -34,10 +33,10 @@ export class PlaceOfPartDto {
 export class JointDto {
   @IsIdentifier() id!: string;
   @IsIdentifier() ownSegmentId!: string;
-  @IsIn(SKINS, { message: 'must be face or back, got $value' }) ownSkin!: string;
+  @IsOneOf(BOARD_FACES) ownSkin!: string;
   @IsIdentifier() toPartId!: string;
   @IsEdgeReference() toSegmentId!: string;
-  @IsIn(SKINS, { message: 'must be face or back, got $value' }) toSkin!: string;
+  @IsOneOf(BOARD_FACES) toSkin!: string;
   @IsNumberBetween(-180, 180) turnDegrees!: number;
   @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) alongMm!: number;
   @IsBoolean({ message: 'must be true or false' }) isReversed!: boolean;

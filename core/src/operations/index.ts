@@ -1,7 +1,7 @@
 export { type FoldDefaults, type FoldStyle, USUAL_FOLDS, leavesToAirframe, withFoldDefaults } from './fold-defaults.ts';
 export { cutOf } from './groove.ts';
 export type { Operation, OperationDraft, OperationKind, Stroke } from './kinds.ts';
-export type { BoardFace, OperationPlace } from './operation-base.ts';
+export { BOARD_FACES, type BoardFace, HINGE_GROUNDS, type OperationPlace } from './operation-base.ts';
 export { type OperationField, isOptionalField } from './operation-field.ts';
 export type { OperationFault, OperationFigure, PlateSide } from './operation-kind.ts';
 export {

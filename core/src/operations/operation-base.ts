@@ -5,10 +5,12 @@ export interface OperationPlace {
 }
 
 /** The side of the board that is worked: the face that is printed and cut from, or the back. */
-export type BoardFace = 'face' | 'back';
+export const BOARD_FACES = ['face', 'back'] as const;
+export type BoardFace = (typeof BOARD_FACES)[number];
 
 /** What holds the plates together at a fold: the skin that is left, or tape where the board is cut right through. */
-export type HingeGround = 'skin' | 'tape';
+export const HINGE_GROUNDS = ['skin', 'tape'] as const;
+export type HingeGround = (typeof HINGE_GROUNDS)[number];
 
 /** What every operation has. */
 export interface OperationBase {

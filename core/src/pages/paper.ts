@@ -16,6 +16,12 @@ export const PAPER_NAMES = Object.keys(PAPERS) as readonly PaperName[];
 /** Smallest and largest paper side in mm. */
 export const SMALLEST_PAPER_MM = 90;
 export const LARGEST_PAPER_MM = 5000;
+/** Widest edge left white, and widest strip that neighbours share, in mm. */
+export const WIDEST_MARGIN_MM = 50;
+export const WIDEST_OVERLAP_MM = 50;
+export const ORIENTATIONS = ['portrait', 'landscape'] as const;
+/** One template for each shape, to be traced as often as needed, or one for every piece. */
+export const TEMPLATE_RULES = ['each-shape', 'every-piece'] as const;
 
 /** How the builder prints. */
 export interface PageSettings {
@@ -23,13 +29,12 @@ export interface PageSettings {
   /** Size of the builder's own paper; read only when paper is 'own'. */
   readonly ownWidthMm: number;
   readonly ownHeightMm: number;
-  readonly orientation: 'portrait' | 'landscape';
+  readonly orientation: (typeof ORIENTATIONS)[number];
   /** Edge that the printer leaves white. */
   readonly marginMm: number;
   /** Width that neighbouring pages of one sheet share. */
   readonly overlapMm: number;
-  /** One template for each shape, to be traced as often as needed, or one for every piece. */
-  readonly templates: 'each-shape' | 'every-piece';
+  readonly templates: (typeof TEMPLATE_RULES)[number];
 }
 
 export const DEFAULT_PAGE_SETTINGS: PageSettings = {

@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/index.ts';
 
+export const GUIDE_KINDS: readonly Guide['kind'][] = ['line', 'circle', 'beside'];
 /** A line to draw to, that is neither cut nor printed. */
 export type Guide =
   | {

@@ -1,5 +1,5 @@
 import type { Feature } from '../features/index.ts';
-import type { Operation } from '../operations/index.ts';
+import type { BoardFace, Operation } from '../operations/index.ts';
 import type { DrawnPath, Sizing } from '../paths/index.ts';
 import type { GrainRule } from '../stock/index.ts';
 import type { Dimension } from './dimension.ts';
@@ -16,9 +16,10 @@ export interface PlateSlot {
   readonly keptWidthMm?: number;
 }
 
+export const CONTOUR_ROLES = ['outer', 'hole'] as const;
 /** A path that bounds the part: the outline, or a hole through it. */
 export interface Contour extends DrawnPath {
-  readonly role: 'outer' | 'hole';
+  readonly role: (typeof CONTOUR_ROLES)[number];
   readonly sizing: Sizing;
   readonly plate?: PlateSlot;
   /** Variants in which it exists; always when undefined. */
@@ -61,10 +62,10 @@ export interface Joint {
   readonly id: string;
   readonly ownSegmentId: string;
   /** Which skin of its own lies on the line. */
-  readonly ownSkin: 'face' | 'back';
+  readonly ownSkin: BoardFace;
   readonly toPartId: string;
   readonly toSegmentId: string;
-  readonly toSkin: 'face' | 'back';
+  readonly toSkin: BoardFace;
   /** Turn between the plates: 0 goes on flat beyond the line, 90 stands square on the face; in [-180, 180]. */
   readonly turnDegrees: number;
   /** Shift from middle on middle along the other part's line, in mm. */
@@ -73,9 +74,10 @@ export interface Joint {
   readonly isReversed: boolean;
 }
 
+export const CENTRE_LINES = ['level', 'upright'] as const;
 /** The centre line of a drawing of which one half is drawn and the other is its mirror image. */
 export interface Symmetry {
-  readonly along: 'level' | 'upright';
+  readonly along: (typeof CENTRE_LINES)[number];
   /** Its y when level, its x when upright, in mm. */ readonly atMm: number;
 }
 
@@ -86,6 +88,8 @@ export interface PathGroup {
   readonly pathIds: readonly string[];
 }
 
+export const PART_HANDS = ['single', 'pair'] as const;
+export const PART_SIZINGS = ['scaled', 'fixed'] as const;
 /** One drawing: what the builder drew, seen from its face. A handed pair is drawn once, as its port part. */
 export interface Part {
   readonly id: string;
@@ -94,10 +98,10 @@ export interface Part {
   readonly material: string;
   /** How many single parts, or how many pairs. At least 1. */
   readonly quantity: number;
-  readonly handed: 'single' | 'pair';
+  readonly handed: (typeof PART_HANDS)[number];
   readonly grain: GrainRule;
   /** 'fixed': the whole part keeps its size when the airframe is scaled (plates, gauges). */
-  readonly sizing: 'scaled' | 'fixed';
+  readonly sizing: (typeof PART_SIZINGS)[number];
   readonly notes: string;
   readonly contours: readonly Contour[];
   readonly lines: readonly DrawnLine[];

@@ -25,7 +25,8 @@ export interface DrawnPath {
 }
 
 /** What scaling does to a hole or a closed line: it grows, it keeps its size, or only its length grows (a slot for a plate). */
-export type Sizing = 'scaled' | 'fixed' | 'slot';
+export const SIZINGS = ['scaled', 'fixed', 'slot'] as const;
+export type Sizing = (typeof SIZINGS)[number];
 
 /** A curve's shape as a stored segment. */
 export function segmentFrom(curve: Curve, id: string): Segment {

@@ -11,6 +11,7 @@ export {
   type DrawnPath,
   FINE_TOLERANCE_MM,
   type PathNode,
+  SIZINGS,
   SIZING_WORDS,
   type Segment,
   type Sizing,

@@ -4,6 +4,9 @@ import type { Polygon } from '../geometry/index.ts';
 export const THINNEST_BOARD_MM = 0.5;
 export const THICKEST_BOARD_MM = 100;
 
+/** Which way the grain (or the paper's stiffer way) runs on a board. */
+export const BOARD_GRAINS = ['width', 'height', 'none'] as const;
+
 /** Boards of one size and material in the workshop's stock. */
 export interface Board {
   readonly id: string;
@@ -18,8 +21,7 @@ export interface Board {
   readonly count: number;
   /** Price of one board in the builder's own currency. */
   readonly price: number;
-  /** Which way the grain (or the paper's stiffer way) runs on the board. */
-  readonly grain: 'width' | 'height' | 'none';
+  readonly grain: (typeof BOARD_GRAINS)[number];
   /** Mass of the board's area in g/m², skins included. */
   readonly gramsPerSquareMetre: number;
   /** Outline of an offcut, counter-clockwise within the width and height; a whole board has none. */

@@ -1,15 +1,18 @@
 import { normaliseDegrees } from '../units/index.ts';
 import type { Board } from './board.ts';
 
+/** How the direction of a part lies to the board's grain. */
+export const GRAIN_RULES = ['along', 'across', 'any'] as const;
 /** How a part may lie on a board relative to its grain. */
 export interface GrainRule {
   /** Direction on the drawing that the rule speaks of, in degrees from the x axis. */
   readonly directionDegrees: number;
-  readonly rule: 'along' | 'across' | 'any';
+  readonly rule: (typeof GRAIN_RULES)[number];
 }
 
 /** Turns tried for parts that no rule holds, in degrees apart. */
-export type TurnStep = 90 | 45 | 30 | 15;
+export const TURN_STEPS = [90, 45, 30, 15] as const;
+export type TurnStep = (typeof TURN_STEPS)[number];
 
 /**
  * The turns, counter-clockwise in degrees, in which a part may be cut from a board.

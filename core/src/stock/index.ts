@@ -1,2 +1,10 @@
-export { type Board, THICKEST_BOARD_MM, THINNEST_BOARD_MM, arealMassOf, materialsOf, thicknessOf } from './board.ts';
-export { type GrainRule, type TurnStep, allowedTurns } from './grain.ts';
+export {
+  BOARD_GRAINS,
+  type Board,
+  THICKEST_BOARD_MM,
+  THINNEST_BOARD_MM,
+  arealMassOf,
+  materialsOf,
+  thicknessOf,
+} from './board.ts';
+export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns } from './grain.ts';

@@ -9,7 +9,7 @@ export {
   formatMass,
   formatRunLength,
 } from './format-length.ts';
-export { type LengthUnit, MM_PER_INCH } from './length-unit.ts';
+export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 export { identityOf, memo } from './memo.ts';
 export { parseLength, parseNumber } from './parse-length.ts';
 export { type RandomSource, seededRandom } from './random.ts';

@@ -1,5 +1,6 @@
 /** The two systems a builder works in: decimal millimetres, or inches with fractions. */
-export type LengthUnit = 'mm' | 'in';
+export const LENGTH_UNITS = ['mm', 'in'] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 export const MM_PER_INCH = 25.4;
 

@@ -3,7 +3,17 @@ import { watchDebounced } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { computed, ref, shallowRef } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
-import { pageInk, pageSettingsFault, PAPER_NAMES, type PagePlan, type PageSettings } from '@grain-fold/core/pages';
+import {
+  LARGEST_PAPER_MM,
+  SMALLEST_PAPER_MM,
+  WIDEST_MARGIN_MM,
+  WIDEST_OVERLAP_MM,
+  pageInk,
+  pageSettingsFault,
+  PAPER_NAMES,
+  type PagePlan,
+  type PageSettings,
+} from '@grain-fold/core/pages';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import DownloadButton from '../../kit/DownloadButton.vue';
@@ -186,16 +196,16 @@ const neighbours = computed(() =>
                 label="Paper width"
                 :unit="work.unit"
                 :model-value="settings.ownWidthMm"
-                :least="90"
-                :most="5000"
+                :least="SMALLEST_PAPER_MM"
+                :most="LARGEST_PAPER_MM"
                 @update:model-value="change({ ownWidthMm: $event })"
               />
               <MeasureField
                 label="Paper height"
                 :unit="work.unit"
                 :model-value="settings.ownHeightMm"
-                :least="90"
-                :most="5000"
+                :least="SMALLEST_PAPER_MM"
+                :most="LARGEST_PAPER_MM"
                 @update:model-value="change({ ownHeightMm: $event })"
               />
             </template>
@@ -213,7 +223,7 @@ const neighbours = computed(() =>
               :unit="work.unit"
               :model-value="settings.marginMm"
               :least="0"
-              :most="50"
+              :most="WIDEST_MARGIN_MM"
               @update:model-value="change({ marginMm: $event })"
             />
             <MeasureField
@@ -221,7 +231,7 @@ const neighbours = computed(() =>
               :unit="work.unit"
               :model-value="settings.overlapMm"
               :least="0"
-              :most="50"
+              :most="WIDEST_OVERLAP_MM"
               @update:model-value="change({ overlapMm: $event })"
             />
             <ChoiceRow

@@ -44,7 +44,7 @@ try {
   await take('welcome');
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('heading', { name: 'Airframes' }).waitFor();
-  await take('airframes');
+  await take('airframes', 2000);
   await page
     .getByRole('link', { name: /Reedling 1100/ })
     .first()

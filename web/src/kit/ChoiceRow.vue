@@ -16,13 +16,16 @@ defineEmits<{ 'update:modelValue': [value: string] }>();
 
 /** What fits beside a label on the slip. */
 const MOST_ABREAST = 3,
-  MOST_LETTERS = 16;
+  MOST_LETTERS = 16,
+  FEW_LETTERS = 8;
 
 const id = useId();
 const isAbreast = computed(() => {
   const letters = props.choices.reduce((sum, [, word]) => sum + word.length, 0);
   return !props.isList && props.choices.length > 1 && props.choices.length <= MOST_ABREAST && letters <= MOST_LETTERS;
 });
+/** Numbers and single words leave the room to the label. */
+const isNarrow = computed(() => props.choices.every(([, word]) => word.length <= FEW_LETTERS));
 const options = computed(() => props.choices.map(([value, label]) => ({ value, label })));
 </script>
 
@@ -47,6 +50,7 @@ const options = computed(() => props.choices.map(([value, label]) => ({ value, l
     <el-select
       v-else
       :id="id"
+      :class="{ narrow: isNarrow }"
       :model-value="modelValue"
       :disabled="disabled"
       :persistent="false"
@@ -65,6 +69,9 @@ const options = computed(() => props.choices.map(([value, label]) => ({ value, l
 .el-select {
   width: 180px;
   flex: none;
+}
+.el-select.narrow {
+  width: 110px;
 }
 .label {
   flex: 1;

@@ -218,6 +218,9 @@ const t = computed(() => {
   border: 0;
   min-height: 0;
 }
+.name :deep(.el-input__wrapper) {
+  padding-left: 0;
+}
 .name :deep(.el-input__inner) {
   font-size: 19px;
   font-weight: 600;

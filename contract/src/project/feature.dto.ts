@@ -5,7 +5,7 @@ import {
   LONGEST_STATION_NAME,
   type FeatureKind,
 } from '@grain-fold/core/features';
-import { CENTRE_LINES, GUIDE_KINDS } from '@grain-fold/core/part';
+import { CENTRE_LINES, GUIDE_KINDS, FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
 import { IsFieldOfFeature } from './field-rules.ts';
@@ -73,11 +73,11 @@ export class LineGuideDto extends GuideDto {
 }
 export class CircleGuideDto extends GuideDto {
   @ValidateNested() @Type(() => PointDto) at!: PointDto;
-  @IsNumberBetween(1e-6, BOUNDS.coordinateMm) radiusMm!: number;
+  @IsNumberBetween(1e-6, FURTHEST_COORDINATE_MM) radiusMm!: number;
 }
 export class BesideGuideDto extends GuideDto {
   @ValidateNested() @Type(() => GuideBaseDto) of!: GuideBaseDto;
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) byMm!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) byMm!: number;
 }
 export const GUIDE_TYPES = [
   { value: LineGuideDto, name: 'line' },
@@ -93,7 +93,7 @@ export class AttachmentDto {
 /** The centre line of a drawing of which one half is drawn. */
 export class SymmetryDto {
   @IsOneOf(CENTRE_LINES) along!: string;
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) atMm!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) atMm!: number;
 }
 /** Lines that are chosen and moved as one. */
 export class PathGroupDto {

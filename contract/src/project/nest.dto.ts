@@ -1,14 +1,15 @@
+import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, Matches, ValidateNested } from 'class-validator';
-import { BOUNDS, IsCountBetween, IsIdentifier, IsNumberBetween } from './rules.ts';
+import { IsCountBetween, IsIdentifier, IsNumberBetween } from './rules.ts';
 
 const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
 
 /** Where one piece lies on its board. */
 export class PlacedPieceDto {
   @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) pieceId!: string;
-  @IsNumberBetween(-BOUNDS.coordinateMm * 2, BOUNDS.coordinateMm * 2) x!: number;
-  @IsNumberBetween(-BOUNDS.coordinateMm * 2, BOUNDS.coordinateMm * 2) y!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM * 2, FURTHEST_COORDINATE_MM * 2) x!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM * 2, FURTHEST_COORDINATE_MM * 2) y!: number;
   @IsNumberBetween(-360, 360) rotation!: number;
 }
 export class NestedBoardDto {

@@ -1,4 +1,4 @@
-import { CONTOUR_ROLES } from '@grain-fold/core/part';
+import { CONTOUR_ROLES, FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { SIZINGS } from '@grain-fold/core/paths';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
@@ -6,8 +6,8 @@ import { BOUNDS, HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf
 
 /** A point in mm, x to the right, y up, as seen from the face. */
 export class PointDto {
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) x!: number;
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) y!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) x!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) y!: number;
 }
 
 /** A corner or end of a path. */

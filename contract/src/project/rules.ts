@@ -1,4 +1,3 @@
-import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { applyDecorators } from './apply-decorators.ts';
 import {
   ArrayMaxSize,
@@ -70,9 +69,8 @@ export const HasVariants = (): PropertyDecorator =>
     Matches(/^(?=.*\S).{1,40}$/, { each: true, message: 'must be names of 1 to 40 characters' }),
   );
 
-/** Bounds that more than one class keeps. */
+/** Bounds that more than one class keeps. Nothing of the core here: the forms of the first page load this. */
 export const BOUNDS = {
-  coordinateMm: FURTHEST_COORDINATE_MM,
   lengthMm: 10_000,
   nameLength: 80,
   notesLength: 10_000,

@@ -1,7 +1,8 @@
+import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { BOARD_FACES } from '@grain-fold/core/operations';
 import { Type } from 'class-transformer';
 import { IsBoolean, IsOptional, Matches, ValidateNested } from 'class-validator';
-import { BOUNDS, IsIdentifier, IsNumberBetween, IsOneOf } from './rules.ts';
+import { IsIdentifier, IsNumberBetween, IsOneOf } from './rules.ts';
 
 /** A straight edge or line that a seam or a joint runs on: one that is drawn, or a piece of one that a feature or a mirror image makes. */
 const IsEdgeReference = (): PropertyDecorator =>
@@ -18,9 +19,9 @@ export class SeamDto {
 
 /** A place of the airframe in mm: x aft, y to starboard, z up. */
 export class AirframePointDto {
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) x!: number;
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) y!: number;
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) z!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) x!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) y!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) z!: number;
 }
 /** Where a part stands in the airframe. */
 export class PlaceOfPartDto {
@@ -38,6 +39,6 @@ export class JointDto {
   @IsEdgeReference() toSegmentId!: string;
   @IsOneOf(BOARD_FACES) toSkin!: string;
   @IsNumberBetween(-180, 180) turnDegrees!: number;
-  @IsNumberBetween(-BOUNDS.coordinateMm, BOUNDS.coordinateMm) alongMm!: number;
+  @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) alongMm!: number;
   @IsBoolean({ message: 'must be true or false' }) isReversed!: boolean;
 }

@@ -11,14 +11,13 @@ import { airframesApi, documentAddress } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
 import AirframePicture from './AirframePicture.vue';
-import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { closeAirframe } from '../../stores/airframe/close-airframe.ts';
 import { useSession } from '../../stores/session.ts';
 import NewAirframeDialog from './NewAirframeDialog.vue';
 
 const LARGEST_FILE = 8 * 1024 * 1024;
 
 const session = useSession();
-const work = useAirframe();
 const router = useRouter();
 const lines = ref<readonly AirframeLine[]>([]);
 const isLoaded = ref(false);
@@ -55,7 +54,7 @@ const load = (): Promise<void> =>
     isLoaded.value = true;
   });
 onMounted(async () => {
-  await work.close();
+  await closeAirframe();
   await load();
 });
 

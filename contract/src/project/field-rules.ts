@@ -10,14 +10,13 @@ import { isOptionalField, type OperationField } from '@grain-fold/core/operation
 import { applyDecorators } from './apply-decorators.ts';
 import { IsCountBetween, isGiven, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
 
+const numberRule = (kind: string, least: number, most: number): PropertyDecorator =>
+  kind === 'count' ? IsCountBetween(least, most) : IsNumberBetween(least, most);
+
 /** The rules of a field of work, as the table of kinds has them: the same bounds that slip and commands keep. */
 export function IsFieldOf(field: OperationField): PropertyDecorator {
   const { key, kind, choices, least, most, auto } = field;
-  const value = choices
-    ? IsOneOf(choices.map(([one]) => one))
-    : kind === 'count'
-      ? IsCountBetween(least!, most!)
-      : IsNumberBetween(least!, most!);
+  const value = choices ? IsOneOf(choices.map(([one]) => one)) : numberRule(kind, least!, most!);
   return applyDecorators(
     ...(isOptionalField(field) ? [IsOptional()] : []),
     ...(auto === undefined ? [] : [ValidateIf(isGiven(key))]),
@@ -35,9 +34,8 @@ function featureValue(field: FeatureField): PropertyDecorator {
   switch (field.kind) {
     case 'length':
     case 'angle':
-      return IsNumberBetween(least, most);
     case 'count':
-      return IsCountBetween(least, most);
+      return numberRule(field.kind, least, most);
     case 'choice':
       return IsOneOf(field.choices!.map(([value]) => value));
     case 'mate':

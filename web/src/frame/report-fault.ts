@@ -15,9 +15,10 @@ export function reportFaults(app: App): void {
     console.error(error); // eslint-disable-line no-console -- what nothing else took is for the one who looks into it
     if (told >= MOST_TOLD) return;
     told += 1;
+    const words = error instanceof Error ? error.message : String(error);
     ElNotification({
       title: 'Something went wrong on this page',
-      message: `${error instanceof Error ? error.message : String(error)}. Your edits are kept. Undo the last step, or load the page again.`,
+      message: `${words.replace(/\.$/, '')}. Your edits are kept. Undo the last step, or load the page again.`,
       type: 'error',
       duration: 0,
     });

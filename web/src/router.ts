@@ -37,3 +37,27 @@ router.beforeEach(async (to) => {
   if (to.meta.needsSession && session.isKnown && !session.me) return { name: 'welcome', query: { next: to.fullPath } };
   return true;
 });
+
+/**
+ * Fetches the pages that may come next while nothing else is asked of the browser, one a pause: the first page stays small, and what is
+ * opened from it does not wait for the network. A page that could not be fetched is fetched when it is opened.
+ */
+const whenIdle = window.requestIdleCallback ?? ((act: () => void) => setTimeout(act, 200));
+function fetchAhead(): void {
+  const waiting = router
+    .getRoutes()
+    .flatMap(({ components }) => Object.values(components ?? {}))
+    .filter((component): component is () => Promise<unknown> => typeof component === 'function');
+  const next = (): void => {
+    const fetch = waiting.shift();
+    if (fetch)
+      whenIdle(
+        () =>
+          void fetch()
+            .catch(() => undefined)
+            .then(next),
+      );
+  };
+  next();
+}
+void router.isReady().then(fetchAhead);

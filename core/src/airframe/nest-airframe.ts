@@ -13,7 +13,7 @@ import {
   placementTransform,
 } from '../nesting/index.ts';
 import { allowedTurns, type Board } from '../stock/index.ts';
-import { defined } from '../units/index.ts';
+import { defined, memo } from '../units/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
 
@@ -147,7 +147,10 @@ export interface BoardView {
 }
 
 /** The nest's boards with the shapes that lie on them. Pieces that the airframe no longer has are left out. */
-export function boardViews(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
+export const boardViews = (airframe: Airframe, nest: AirframeNest): readonly BoardView[] => viewsIn(airframe)(nest);
+const viewsIn = memo((airframe: Airframe) => memo((nest: AirframeNest) => viewsAnew(airframe, nest)));
+
+function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
   const pieces = new Map(piecesOfAirframe(airframe).map((piece) => [piece.id, piece]));
   return nest.boards.flatMap(({ boardId, placements }, index): readonly BoardView[] => {
     const board = airframe.boards.find((one) => one.id === boardId);

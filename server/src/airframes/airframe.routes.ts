@@ -1,6 +1,7 @@
 import Router from '@koa/router';
+import type { Context } from 'koa';
 import { CreateAirframe, ImportAirframe, RenameAirframe, SaveAirframe, writeProjectFile } from '@grain-fold/contract';
-import { cutListOf } from '@grain-fold/core/airframe';
+import { cutListOf, type Airframe } from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
 import { pageSettingsFault } from '@grain-fold/core/pages';
 import type { DocumentService } from '../documents/document.service.ts';
@@ -86,13 +87,23 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.type = 'application/json';
     ctx.body = writeProjectFile(airframe);
   });
-  router.get('/:id/picture.svg', async (ctx) => {
-    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+  async function sendPicture(
+    ctx: Pick<Context, 'set' | 'type' | 'body'>,
+    airframe: Airframe,
+    version: number,
+  ): Promise<void> {
     const picture = await documents.make({ kind: 'picture', airframe, version, date: today() });
     // The page asks by the version: what a version looks like never changes.
     ctx.set('Cache-Control', 'private, max-age=604800, immutable');
     ctx.type = 'image/svg+xml';
     ctx.body = picture.length > 0 ? picture : null;
+  }
+  router.get('/:id/picture.svg', async (ctx) => {
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+    await sendPicture(ctx, airframe, version);
+  });
+  router.get('/:id/revisions/:number/picture.svg', async (ctx) => {
+    await sendPicture(ctx, await airframes.revision(owner(ctx), idOf(ctx), numberOf(ctx)), numberOf(ctx));
   });
   router.get('/:id/pages.pdf', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));

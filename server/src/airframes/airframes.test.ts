@@ -82,6 +82,7 @@ describe('nobody reaches another’s airframe', () => {
     ['post', '/bring-back'],
     ['get', '/revisions'],
     ['get', '/revisions/1'],
+    ['get', '/revisions/1/picture.svg'],
     ['post', '/revisions/1/restore'],
     ['get', '/project-file'],
     ['get', '/pages.pdf'],
@@ -359,6 +360,9 @@ describe('files', () => {
       .expect('Content-Type', /image\/svg\+xml/);
     const svg = (picture.body as Buffer).toString('utf8');
     expect(svg.match(/<path /g)!.length).toBeGreaterThan(50);
+    const kept = await builder.get(`/airframes/${body.airframe.id}/revisions/1/picture.svg`).expect(200);
+    expect((kept.body as Buffer).toString('utf8')).toBe(svg);
+    await builder.get(`/airframes/${body.airframe.id}/revisions/7/picture.svg`).expect(404);
     const { airframe } = await create();
     await builder.get(`/airframes/${airframe.id}/picture.svg?version=1`).expect(204);
   });

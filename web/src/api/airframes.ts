@@ -36,3 +36,6 @@ export const documentAddress = (
 /** Address of the picture of an airframe as it stood at a version. */
 export const pictureAddress = (id: string, version: number): string =>
   `/api/airframes/${id}/picture.svg?version=${version}`;
+/** The same of a version that was kept. */
+export const revisionPictureAddress = (id: string, number: number): string =>
+  `/api/airframes/${id}/revisions/${number}/picture.svg`;

@@ -5,6 +5,7 @@ import { onBeforeUnmount, ref, watch } from 'vue';
 import { RouterView, useRoute, useRouter } from 'vue-router';
 import { ApiError } from '../api/client.ts';
 import KeyCard from './KeyCard.vue';
+import InTurn from '../kit/InTurn.vue';
 import TicketPanel from './TicketPanel.vue';
 import { useKeys, useKeyTable } from '../keys/use-keys.ts';
 import { useAirframe } from '../stores/airframe/airframe.ts';
@@ -61,7 +62,9 @@ useKeyTable(STATIONS.map(({ name, key }) => ({ key, handle: () => void router.pu
           <el-button type="primary" size="small" @click="work.bringBack()">Bring them back</el-button>
           <el-button size="small" @click="work.discardFound()">Discard</el-button>
         </div>
-        <main id="main" class="main" tabindex="-1"><RouterView /></main>
+        <main id="main" class="main" tabindex="-1">
+          <InTurn><RouterView /></InTurn>
+        </main>
       </div>
     </template>
     <main v-else id="main" class="blank">

@@ -102,7 +102,9 @@ export const useFigures = defineStore('figures', () => {
     () => work.airframe,
     (airframe) => {
       isSlowOld.value = airframe !== undefined;
-      if (airframe) refresh(airframe, 0);
+      // The station that opens comes before the figures of a fresh airframe.
+      if (airframe && isFresh) setTimeout(() => work.airframe === airframe && refresh(airframe, 0));
+      else if (airframe) refresh(airframe, 0);
       else quick.value = undefined;
     },
     { immediate: true },

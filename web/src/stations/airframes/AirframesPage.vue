@@ -7,10 +7,10 @@ import { useDropZone } from '@vueuse/core';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { AirframeLine } from '@grain-fold/contract';
-import { airframesApi, documentAddress } from '../../api/airframes.ts';
+import { airframesApi, documentAddress, pictureAddress } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
+import AirframePicture from '../../pictures/AirframePicture.vue';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
-import AirframePicture from './AirframePicture.vue';
 import { closeAirframe } from '../../stores/airframe/close-airframe.ts';
 import { useSession } from '../../stores/session.ts';
 import NewAirframeDialog from './NewAirframeDialog.vue';
@@ -143,7 +143,11 @@ async function signOut(): Promise<void> {
             :aria-label="`Open ${line.name}`"
             @click.prevent="line.putAwayAt || open(line.id)"
           >
-            <AirframePicture v-if="line.thumbnail.length > 0" :line="line" />
+            <AirframePicture
+              v-if="line.thumbnail.length > 0"
+              :address="pictureAddress(line.id, line.version)"
+              :shapes="line.thumbnail"
+            />
             <span v-else class="blank">nothing drawn yet</span>
           </component>
           <div class="text">

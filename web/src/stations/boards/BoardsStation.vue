@@ -5,9 +5,9 @@ import { boundsOf, boundsWidth } from '@grain-fold/core/geometry';
 import { countOf, formatLength } from '@grain-fold/core/units';
 import MatCanvas from '../../mat/MatCanvas.vue';
 import TrayBar from '../../frame/TrayBar.vue';
-import { useStaggered } from '../../composables/staggered.ts';
 import { arrowStep } from '../../keys/arrow-step.ts';
 import { useKeys } from '../../keys/use-keys.ts';
+import InTurn from '../../kit/InTurn.vue';
 import ToolButton from '../../kit/ToolButton.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
@@ -32,7 +32,6 @@ const views = computed<readonly BoardView[]>(() =>
 const boards = computed(() => layOutBoards(views.value));
 const fitTo = computed(() => boardsBounds(boards.value));
 const placing = usePlacing(boards);
-const shownBoards = useStaggered(() => boards.value.length);
 const mayPlace = computed(() => !nesting.isRunning.value && !isOld.value);
 const hasParts = computed(() => (figures.quick?.pieces ?? 0) > 0);
 watch(
@@ -120,16 +119,15 @@ useKeys('boards', {
         @release="placing.release()"
       >
         <template #world>
-          <BoardOnMat
-            v-for="({ view, origin }, board) in boards.slice(0, shownBoards)"
-            :key="view.number"
-            :view="view"
-            :origin="origin"
-            :chosen-index="placing.chosen.value?.board === board ? placing.chosen.value.index : undefined"
-            :held-index="
-              placing.held.value && placing.chosen.value?.board === board ? placing.chosen.value.index : undefined
-            "
-          />
+          <InTurn v-for="({ view, origin }, board) in boards" :key="view.number"
+            ><BoardOnMat
+              :view="view"
+              :origin="origin"
+              :chosen-index="placing.chosen.value?.board === board ? placing.chosen.value.index : undefined"
+              :held-index="
+                placing.held.value && placing.chosen.value?.board === board ? placing.chosen.value.index : undefined
+              "
+          /></InTurn>
           <path
             v-if="chosenPath"
             :d="chosenPath"

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { piecesOfAirframe, type BoardView, type NestSettings } from '@grain-fold/core/airframe';
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
+import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import NestCourse from './NestCourse.vue';
@@ -80,82 +81,88 @@ const held = computed(() => {
           : `There is no board of ${one.material} in stock.`
       }}
     </div>
-    <section v-if="views.length > 0">
-      <h2 class="eyebrow">Yield</h2>
-      <div v-for="view in views" :key="view.number" class="row">
-        <span class="board">Board {{ view.number }}</span>
-        <span class="bar" role="img" :aria-label="`${Math.round(view.yield * 100)} % used`"
-          ><span
-            :style="{ width: `${view.yield * 100}%`, background: view.yield >= 0.6 ? '#5c7f3c' : 'var(--marigold)' }"
-        /></span>
-        <span class="value">{{ Math.round(view.yield * 100) }} %</span>
-      </div>
-      <div class="row">
-        <span>Boards cost</span><span class="value">{{ cost.toFixed(2) }}</span>
-      </div>
-      <div class="row">
-        <span>Largest rest</span><span class="value">{{ restWords(views.at(-1)!) }}</span>
-      </div>
-    </section>
-    <section>
-      <h2 class="eyebrow">Distances and search</h2>
-      <div class="rows">
-        <MeasureField
-          label="Between parts"
-          :unit="work.unit"
-          :model-value="settings.clearanceMm"
-          :least="0"
-          :most="50"
-          @update:model-value="change({ clearanceMm: $event })"
-        />
-        <MeasureField
-          label="From the board's edge"
-          :unit="work.unit"
-          :model-value="settings.edgeMarginMm"
-          :least="0"
-          :most="100"
-          @update:model-value="change({ edgeMarginMm: $event })"
-        />
-        <ChoiceRow
-          label="Free parts turn by"
-          :model-value="String(settings.turnStep)"
-          :choices="[
-            ['90', '90°'],
-            ['45', '45°'],
-            ['30', '30°'],
-            ['15', '15°'],
-          ]"
-          @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
-        />
-        <ChoiceRow
-          label="Orders to try"
-          :model-value="String(tries)"
-          :choices="[
-            ['12', '12, quick'],
-            ['60', '60'],
-            ['300', '300'],
-            ['1000000', 'until stopped'],
-          ]"
-          @update:model-value="$emit('update:tries', Number($event))"
-        />
-        <MeasureField
-          label="Seed: same seed, same nest"
-          kind="number"
-          :model-value="settings.seed"
-          :least="1"
-          :most="999999"
-          @update:model-value="change({ seed: Math.round($event) })"
-        />
-      </div>
-    </section>
-    <section>
-      <h2 class="eyebrow">Held by</h2>
-      <div v-for="one in held" :key="one.word" class="row">
-        <span>{{ one.word }}</span><span class="value"
-          >{{ one.count }} <small>{{ one.unit }}</small></span
-        >
-      </div>
-    </section>
+    <InTurn>
+      <section v-if="views.length > 0">
+        <h2 class="eyebrow">Yield</h2>
+        <div v-for="view in views" :key="view.number" class="row">
+          <span class="board">Board {{ view.number }}</span>
+          <span class="bar" role="img" :aria-label="`${Math.round(view.yield * 100)} % used`"
+            ><span
+              :style="{ width: `${view.yield * 100}%`, background: view.yield >= 0.6 ? '#5c7f3c' : 'var(--marigold)' }"
+          /></span>
+          <span class="value">{{ Math.round(view.yield * 100) }} %</span>
+        </div>
+        <div class="row">
+          <span>Boards cost</span><span class="value">{{ cost.toFixed(2) }}</span>
+        </div>
+        <div class="row">
+          <span>Largest rest</span><span class="value">{{ restWords(views.at(-1)!) }}</span>
+        </div>
+      </section>
+    </InTurn>
+    <InTurn>
+      <section>
+        <h2 class="eyebrow">Distances and search</h2>
+        <div class="rows">
+          <MeasureField
+            label="Between parts"
+            :unit="work.unit"
+            :model-value="settings.clearanceMm"
+            :least="0"
+            :most="50"
+            @update:model-value="change({ clearanceMm: $event })"
+          />
+          <MeasureField
+            label="From the board's edge"
+            :unit="work.unit"
+            :model-value="settings.edgeMarginMm"
+            :least="0"
+            :most="100"
+            @update:model-value="change({ edgeMarginMm: $event })"
+          />
+          <ChoiceRow
+            label="Free parts turn by"
+            :model-value="String(settings.turnStep)"
+            :choices="[
+              ['90', '90°'],
+              ['45', '45°'],
+              ['30', '30°'],
+              ['15', '15°'],
+            ]"
+            @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
+          />
+          <ChoiceRow
+            label="Orders to try"
+            :model-value="String(tries)"
+            :choices="[
+              ['12', '12, quick'],
+              ['60', '60'],
+              ['300', '300'],
+              ['1000000', 'until stopped'],
+            ]"
+            @update:model-value="$emit('update:tries', Number($event))"
+          />
+          <MeasureField
+            label="Seed: same seed, same nest"
+            kind="number"
+            :model-value="settings.seed"
+            :least="1"
+            :most="999999"
+            @update:model-value="change({ seed: Math.round($event) })"
+          />
+        </div>
+      </section>
+    </InTurn>
+    <InTurn>
+      <section>
+        <h2 class="eyebrow">Held by</h2>
+        <div v-for="one in held" :key="one.word" class="row">
+          <span>{{ one.word }}</span><span class="value"
+            >{{ one.count }} <small>{{ one.unit }}</small></span
+          >
+        </div>
+      </section>
+    </InTurn>
   </aside>
 </template>
 

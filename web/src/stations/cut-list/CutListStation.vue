@@ -3,7 +3,6 @@ import { computed, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { cutTotals, type CutList, type CutTotals } from '@grain-fold/core/cutting';
 import { countOf, formatRunLength } from '@grain-fold/core/units';
-import { useStaggered } from '../../composables/staggered.ts';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -25,8 +24,6 @@ watch(
   },
   { immediate: true },
 );
-/** Rows come a few a frame: a long list would hold the page still. */
-const shownCuts = useStaggered(() => list.value.parts.length, 2);
 const length = (mm: number): string => formatRunLength(mm, work.unit);
 const totals = computed(() =>
   [
@@ -118,9 +115,7 @@ const groups = computed(() =>
         </section>
         <section v-for="{ group, parts } in groups" :key="group" :aria-label="group || 'Parts'">
           <h2>{{ group || 'Parts' }}</h2>
-          <template v-for="cut in parts" :key="cut.part.id + cut.part.side">
-            <CutPartRow v-if="shownCuts > list.parts.indexOf(cut)" :cut="cut" :unit="work.unit" />
-          </template>
+          <CutPartRow v-for="cut in parts" :key="cut.part.id + cut.part.side" :cut="cut" :unit="work.unit" />
         </section>
       </template>
     </div>

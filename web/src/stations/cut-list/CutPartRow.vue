@@ -1,12 +1,17 @@
 <script setup lang="ts">
+import { useTemplateRef } from 'vue';
 import type { CutPart, CutWork } from '@grain-fold/core/cutting';
 import { traitsOf, type OperationKind } from '@grain-fold/core/operations';
 import { formatAngle, formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
+import { useNear } from '../../composables/near.ts';
 import StrokeSample from '../../pictures/StrokeSample.vue';
 import PartPicture from './PartPicture.vue';
 
-/** One part of the cut list: its picture and every line of work on it. */
+/** One part of the cut list: its picture and every line of work on it, drawn when it comes near. */
 const props = defineProps<{ cut: CutPart; unit: LengthUnit }>();
+const isNear = useNear(useTemplateRef<HTMLElement>('row'));
+/** A line of work is about this tall, so that the page keeps its length when a part is drawn. */
+const WORK_PX = 37;
 const kindOf = ({ kind }: CutWork): OperationKind => (kind === 'outline' || kind === 'holes' ? 'through' : kind);
 function angleWords(work: CutWork): string {
   if (work.angleDegrees === undefined) return '';
@@ -19,8 +24,8 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
 </script>
 
 <template>
-  <article class="cut">
-    <PartPicture :part="cut.part" class="picture" />
+  <article ref="row" class="cut">
+    <div class="picture"><PartPicture v-if="isNear" :part="cut.part" /></div>
     <div class="text">
       <h3>
         {{ cut.part.name }}<span v-if="cut.part.side !== 'single'"> · {{ cut.part.side }}</span>
@@ -30,7 +35,7 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
         {{ formatLengthWithUnit(cut.part.thicknessMm, unit) }} {{ cut.part.material
         }}{{ cut.boards.length > 0 ? ` · board ${cut.boards.join(', ')}` : '' }}
       </p>
-      <el-table :data="cut.works" :show-header="false" row-key="words">
+      <el-table v-if="isNear" :data="cut.works" :show-header="false" row-key="words">
         <el-table-column width="68">
           <template #default="{ row }"><StrokeSample :kind="kindOf(row)" :is-back="row.face === 'back'" /></template>
         </el-table-column>
@@ -58,6 +63,7 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
           <template #default="{ row }">{{ formatLengthWithUnit(row.lengthMm, unit) }}</template>
         </el-table-column>
       </el-table>
+      <div v-else :style="{ height: `${cut.works.length * WORK_PX}px` }" />
       <p v-if="cut.folds.length > 1" class="order">
         <span>Fold</span>
         <template v-for="(name, index) in cut.folds" :key="index"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core';
-import dayjs from 'dayjs';
 import { computed, ref, shallowRef } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
 import {
@@ -8,7 +7,6 @@ import {
   SMALLEST_PAPER_MM,
   WIDEST_MARGIN_MM,
   WIDEST_OVERLAP_MM,
-  pageInk,
   pageSettingsFault,
   PAPER_NAMES,
   type PagePlan,
@@ -17,15 +15,15 @@ import {
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import DownloadButton from '../../kit/DownloadButton.vue';
-import InkDrawing from '../../pictures/InkDrawing.vue';
-import { useStaggered } from '../../composables/staggered.ts';
 import MatCanvas from '../../mat/MatCanvas.vue';
+import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
 import { layOutSheets } from './lay-out-sheets.ts';
+import PagePreview from './PagePreview.vue';
 import SheetOnMat from './SheetOnMat.vue';
 
 const work = useAirframe();
@@ -62,20 +60,7 @@ const fitTo = computed<Bounds>(() => ({
   minY: Math.min(-280, ...sheets.value.map(({ origin }) => origin.y)),
   maxY: 0,
 }));
-const shownSheets = useStaggered(() => sheets.value.length + 1);
 const chosen = computed(() => plan.value?.pages.find(({ name }) => name === chosenName.value) ?? plan.value?.pages[0]);
-// The preview comes after the map's sheets.
-const preview = computed(() =>
-  shownSheets.value > sheets.value.length && plan.value && chosen.value && work.airframe
-    ? pageInk(plan.value, chosen.value, {
-        airframe: work.airframe.name,
-        version: work.version,
-        scale: work.airframe.settings.scale,
-        date: dayjs().format('YYYY-MM-DD'),
-        unit: work.unit,
-      })
-    : [],
-);
 const saved = computed(() =>
   plan.value ? plan.value.sheets.reduce((sum, { columns, rows, cells }) => sum + columns * rows - cells.length, 0) : 0,
 );
@@ -104,14 +89,13 @@ const neighbours = computed(() =>
         :top-room-px="40"
       >
         <template #world
-          ><SheetOnMat
-            v-for="sheet in sheets.slice(0, shownSheets)"
-            :key="sheet.sheet.number"
-            v-bind="sheet"
-            :plan="plan"
-            :chosen-name="chosen?.name"
-            @choose="chosenName = $event"
-        /></template>
+          ><InTurn v-for="sheet in sheets" :key="sheet.sheet.number"
+            ><SheetOnMat
+              v-bind="sheet"
+              :plan="plan"
+              :chosen-name="chosen?.name"
+              @choose="chosenName = $event" /></InTurn
+        ></template>
         <template #screen="{ toScreen, view }">
           <g class="figures" font-weight="600" fill="#fff" pointer-events="none">
             <template v-for="sheet in sheets" :key="sheet.sheet.number">
@@ -157,17 +141,7 @@ const neighbours = computed(() =>
         <p v-if="fault || figures.slowMessage" class="warn" role="alert">{{ fault || figures.slowMessage }}</p>
         <section v-if="plan && chosen">
           <h2 class="eyebrow">Page {{ chosen.name }}</h2>
-          <svg
-            class="page"
-            :viewBox="`0 0 ${plan.frame.widthMm} ${plan.frame.heightMm}`"
-            role="img"
-            :aria-label="`Page ${chosen.name} as it is printed`"
-          >
-            <rect :width="plan.frame.widthMm" :height="plan.frame.heightMm" fill="#fff" />
-            <g :transform="`translate(0 ${plan.frame.heightMm}) scale(1 -1)`">
-              <InkDrawing :inks="preview" :least-text-mm="2" />
-            </g>
-          </svg>
+          <InTurn><PagePreview class="page" :plan="plan" :page="chosen" /></InTurn>
           <p class="hint">{{ neighbours ? `Joins ${neighbours}.` : 'Stands alone: no seams.' }}</p>
           <div class="names" role="group" aria-label="Choose a page">
             <el-button
@@ -182,69 +156,71 @@ const neighbours = computed(() =>
             </el-button>
           </div>
         </section>
-        <section>
-          <h2 class="eyebrow">Paper</h2>
-          <div class="rows">
-            <ChoiceRow
-              label="Paper"
-              :model-value="settings.paper"
-              :choices="[...PAPER_NAMES.map((name) => [name, name] as const), ['own', 'own size']]"
-              @update:model-value="change({ paper: $event as PageSettings['paper'] })"
-            />
-            <template v-if="settings.paper === 'own'">
-              <MeasureField
-                label="Paper width"
-                :unit="work.unit"
-                :model-value="settings.ownWidthMm"
-                :least="SMALLEST_PAPER_MM"
-                :most="LARGEST_PAPER_MM"
-                @update:model-value="change({ ownWidthMm: $event })"
+        <InTurn>
+          <section>
+            <h2 class="eyebrow">Paper</h2>
+            <div class="rows">
+              <ChoiceRow
+                label="Paper"
+                :model-value="settings.paper"
+                :choices="[...PAPER_NAMES.map((name) => [name, name] as const), ['own', 'own size']]"
+                @update:model-value="change({ paper: $event as PageSettings['paper'] })"
+              />
+              <template v-if="settings.paper === 'own'">
+                <MeasureField
+                  label="Paper width"
+                  :unit="work.unit"
+                  :model-value="settings.ownWidthMm"
+                  :least="SMALLEST_PAPER_MM"
+                  :most="LARGEST_PAPER_MM"
+                  @update:model-value="change({ ownWidthMm: $event })"
+                />
+                <MeasureField
+                  label="Paper height"
+                  :unit="work.unit"
+                  :model-value="settings.ownHeightMm"
+                  :least="SMALLEST_PAPER_MM"
+                  :most="LARGEST_PAPER_MM"
+                  @update:model-value="change({ ownHeightMm: $event })"
+                />
+              </template>
+              <ChoiceRow
+                label="Lies"
+                :model-value="settings.orientation"
+                :choices="[
+                  ['portrait', 'upright'],
+                  ['landscape', 'on its side'],
+                ]"
+                @update:model-value="change({ orientation: $event as PageSettings['orientation'] })"
               />
               <MeasureField
-                label="Paper height"
+                label="Margin"
                 :unit="work.unit"
-                :model-value="settings.ownHeightMm"
-                :least="SMALLEST_PAPER_MM"
-                :most="LARGEST_PAPER_MM"
-                @update:model-value="change({ ownHeightMm: $event })"
+                :model-value="settings.marginMm"
+                :least="0"
+                :most="WIDEST_MARGIN_MM"
+                @update:model-value="change({ marginMm: $event })"
               />
-            </template>
-            <ChoiceRow
-              label="Lies"
-              :model-value="settings.orientation"
-              :choices="[
-                ['portrait', 'upright'],
-                ['landscape', 'on its side'],
-              ]"
-              @update:model-value="change({ orientation: $event as PageSettings['orientation'] })"
-            />
-            <MeasureField
-              label="Margin"
-              :unit="work.unit"
-              :model-value="settings.marginMm"
-              :least="0"
-              :most="WIDEST_MARGIN_MM"
-              @update:model-value="change({ marginMm: $event })"
-            />
-            <MeasureField
-              label="Overlap"
-              :unit="work.unit"
-              :model-value="settings.overlapMm"
-              :least="0"
-              :most="WIDEST_OVERLAP_MM"
-              @update:model-value="change({ overlapMm: $event })"
-            />
-            <ChoiceRow
-              label="Templates"
-              :model-value="settings.templates"
-              :choices="[
-                ['each-shape', 'one a shape'],
-                ['every-piece', 'one a piece'],
-              ]"
-              @update:model-value="change({ templates: $event as PageSettings['templates'] })"
-            />
-          </div>
-        </section>
+              <MeasureField
+                label="Overlap"
+                :unit="work.unit"
+                :model-value="settings.overlapMm"
+                :least="0"
+                :most="WIDEST_OVERLAP_MM"
+                @update:model-value="change({ overlapMm: $event })"
+              />
+              <ChoiceRow
+                label="Templates"
+                :model-value="settings.templates"
+                :choices="[
+                  ['each-shape', 'one a shape'],
+                  ['every-piece', 'one a piece'],
+                ]"
+                @update:model-value="change({ templates: $event as PageSettings['templates'] })"
+              />
+            </div>
+          </section>
+        </InTurn>
       </aside>
     </div>
     <TrayBar

@@ -12,6 +12,7 @@ import { formatLength } from '@grain-fold/core/units';
 import TrayBar from '../../frame/TrayBar.vue';
 import { arrowStep } from '../../keys/arrow-step.ts';
 import { useKeys, useKeyTable } from '../../keys/use-keys.ts';
+import InTurn from '../../kit/InTurn.vue';
 import ToolButton from '../../kit/ToolButton.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
@@ -233,16 +234,18 @@ useKeys('drawing', {
             }
           "
         >
-          <MatTools
-            :tool="drafting.tool.value"
-            :has-outline="hasOutline"
-            :is-back="isBack"
-            :is-feature-menu-open="isFeatureMenuOpen"
-            @start="startTool"
-            @features="isFeatureMenuOpen = !isFeatureMenuOpen"
-            @back="isBack = !isBack"
-            @folded="toggleFolded"
-          />
+          <InTurn>
+            <MatTools
+              :tool="drafting.tool.value"
+              :has-outline="hasOutline"
+              :is-back="isBack"
+              :is-feature-menu-open="isFeatureMenuOpen"
+              @start="startTool"
+              @features="isFeatureMenuOpen = !isFeatureMenuOpen"
+              @back="isBack = !isBack"
+              @folded="toggleFolded"
+            />
+          </InTurn>
           <FeatureMenu
             v-if="isFeatureMenuOpen"
             :chosen="featureOfTool(drafting.tool.value)"

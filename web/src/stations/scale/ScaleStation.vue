@@ -8,6 +8,7 @@ import { resolve } from '@grain-fold/core/resolve';
 import { LARGEST_SCALE, SMALLEST_SCALE } from '@grain-fold/core/scale';
 import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
 import MatCanvas from '../../mat/MatCanvas.vue';
+import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import PartMarks from '../../mat/PartMarks.vue';
 import TrayBar from '../../frame/TrayBar.vue';
@@ -123,7 +124,7 @@ const fixed = computed(() => {
           :label="`${largest.part.name} as drawn and as scaled`"
         >
           <template #world>
-            <PartMarks :part="largest.scaled" />
+            <InTurn><PartMarks :part="largest.scaled" /></InTurn>
             <path
               :d="largest.drawn.outer.map(({ x, y }, index) => `${index ? 'L' : 'M'}${x} ${y}`).join('') + 'Z'"
               fill="none"
@@ -144,7 +145,9 @@ const fixed = computed(() => {
             <p>Draw a part first; scaling keeps every groove and slot true to your board.</p>
           </div>
         </div>
-        <ScaleChart v-if="largest && points.length === FACTORS.length" class="chart" :points="points" :scale="scale" />
+        <InTurn v-if="largest && points.length === FACTORS.length"
+          ><ScaleChart class="chart" :points="points" :scale="scale"
+        /></InTurn>
         <p v-else-if="largest" class="chart waiting figures">figuring other factors …</p>
       </div>
       <aside class="slip" aria-label="Scale">
@@ -174,13 +177,15 @@ const fixed = computed(() => {
         <el-button size="small" v-if="scale !== 1" class="back" @click="setScale(1)">Back to × 1</el-button>
         <section>
           <h2 class="eyebrow">What it does</h2>
-          <el-table class="figures" :data="rows">
-            <el-table-column prop="word" label="" class-name="word" min-width="92" />
-            <el-table-column label="as drawn" align="right">
-              <template #default="{ row }">{{ row.known ? row.before : '…' }}</template>
-            </el-table-column>
-            <el-table-column :label="`at × ${scale.toFixed(2)}`" align="right" class-name="now" prop="after" />
-          </el-table>
+          <InTurn>
+            <el-table class="figures" :data="rows">
+              <el-table-column prop="word" label="" class-name="word" min-width="92" />
+              <el-table-column label="as drawn" align="right">
+                <template #default="{ row }">{{ row.known ? row.before : '…' }}</template>
+              </el-table-column>
+              <el-table-column :label="`at × ${scale.toFixed(2)}`" align="right" class-name="now" prop="after" />
+            </el-table>
+          </InTurn>
         </section>
         <section>
           <h2 class="eyebrow">What keeps its size</h2>

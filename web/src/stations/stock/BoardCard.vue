@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, useId } from 'vue';
 import type { Board } from '@grain-fold/core/stock';
 import type { LengthUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
@@ -9,6 +9,7 @@ import TextRow from '../../kit/TextRow.vue';
 const props = defineProps<{ board: Board; unit: LengthUnit; leastThickness: number; mostThickness: number }>();
 const emit = defineEmits<{ change: [changes: Partial<Board>]; remove: [] }>();
 
+const id = useId();
 const outline = computed(() =>
   (
     props.board.outline ?? [
@@ -44,8 +45,10 @@ const grainLines = computed(() => {
         stroke-width="1.5"
         vector-effect="non-scaling-stroke"
       />
+      <clipPath :id="id"><polygon :points="outline" /></clipPath>
       <path
         :d="grainLines"
+        :clip-path="`url(#${id})`"
         stroke="#b09a63"
         stroke-width="1.2"
         vector-effect="non-scaling-stroke"

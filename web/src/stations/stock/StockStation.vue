@@ -5,6 +5,7 @@ import { standardBoard } from '@grain-fold/core/airframe';
 import { polygonArea } from '@grain-fold/core/geometry';
 import { materialsOf, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
 import { formatLength } from '@grain-fold/core/units';
+import InTurn from '../../kit/InTurn.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import BoardCard from './BoardCard.vue';
@@ -89,16 +90,15 @@ function addMaterial(): void {
           Boards of this material differ in thickness. Parts are figured with the first board's.
         </p>
         <div class="boards">
-          <BoardCard
-            v-for="board in group.own"
-            :key="board.id"
-            :board="board"
-            :unit="work.unit"
-            :least-thickness="THINNEST_BOARD_MM"
-            :most-thickness="THICKEST_BOARD_MM"
-            @change="change(board, $event)"
-            @remove="remove(board)"
-          />
+          <InTurn v-for="board in group.own" :key="board.id"
+            ><BoardCard
+              :board="board"
+              :unit="work.unit"
+              :least-thickness="THINNEST_BOARD_MM"
+              :most-thickness="THICKEST_BOARD_MM"
+              @change="change(board, $event)"
+              @remove="remove(board)"
+          /></InTurn>
         </div>
       </section>
       <el-form class="new" label-position="top" @submit.prevent="addMaterial">

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { RevisionLine } from '@grain-fold/contract';
 import { contextOf, quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsWidth, svgPath } from '@grain-fold/core/geometry';
 import { resolve } from '@grain-fold/core/resolve';
 import { countOf, formatMass } from '@grain-fold/core/units';
-import { airframesApi } from '../../api/airframes.ts';
+import { airframesApi, revisionPictureAddress } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import DownloadButton from '../../kit/DownloadButton.vue';
-import PartThumbnail from '../../pictures/PartThumbnail.vue';
+import AirframePicture from '../../pictures/AirframePicture.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import PartChange from './PartChange.vue';
+import VersionList from './VersionList.vue';
 import { compareAirframes } from './compare-airframes.ts';
 
 const work = useAirframe();
@@ -93,12 +93,6 @@ const shapes = computed(() => {
       box: [bounds.minX, bounds.minY, bounds.maxX, bounds.maxY] as const,
     }));
 });
-const days = computed(() =>
-  [...new Set(lines.value.map(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY')))].map((day) => ({
-    day,
-    lines: lines.value.filter(({ savedAt }) => dayjs(savedAt).format('D MMMM YYYY') === day),
-  })),
-);
 </script>
 
 <template>
@@ -113,21 +107,7 @@ const days = computed(() =>
           <DownloadButton name="project-file" quiet>Download the project file</DownloadButton>
         </header>
         <p v-if="fault" class="warn" role="alert">{{ fault }}</p>
-        <section v-for="{ day, lines: own } in days" :key="day" :aria-label="day">
-          <h2 class="eyebrow">{{ day }}</h2>
-          <el-button
-            link
-            v-for="line in own"
-            :key="line.number"
-            class="bare version"
-            :aria-pressed="line.number === chosen"
-            :disabled="isBusy"
-            @click="look(line.number)"
-          >
-            <b class="figures">{{ line.number }}</b><span>{{ line.label }}</span
-            ><time class="figures">{{ dayjs(line.savedAt).format('HH:mm') }}</time>
-          </el-button>
-        </section>
+        <VersionList class="list" :lines="lines" :chosen="chosen" :is-busy="isBusy" @choose="look" />
       </div>
       <aside class="slip" aria-label="Version">
         <template v-if="then && chosen !== undefined">
@@ -138,7 +118,13 @@ const days = computed(() =>
               foam
             </p>
           </div>
-          <PartThumbnail v-if="shapes.length > 0" class="shapes" :shapes="shapes" />
+          <AirframePicture
+            v-if="shapes.length > 0"
+            :key="chosen"
+            class="shapes"
+            :address="revisionPictureAddress(work.airframe!.id, chosen)"
+            :shapes="shapes"
+          />
           <section>
             <h2 class="eyebrow">Against now</h2>
             <p v-if="differences.length === 0">The same as now.</p>
@@ -177,6 +163,17 @@ const days = computed(() =>
 </template>
 
 <style scoped>
+.reading {
+  display: flex;
+  flex-direction: column;
+  overflow: hidden;
+  padding-bottom: 0;
+}
+.list {
+  flex: 1;
+  min-height: 0;
+  margin-top: 8px;
+}
 header {
   display: flex;
   justify-content: space-between;
@@ -190,39 +187,6 @@ header p {
 }
 section {
   margin-top: 24px;
-}
-.version {
-  display: flex;
-  gap: 16px;
-  width: 100%;
-  align-items: baseline;
-  text-align: left;
-  border: 0;
-  border-bottom: 1px solid var(--foam-edge);
-  background: none;
-  padding: 8px 10px;
-  min-height: 40px;
-}
-.version:hover {
-  background: #f3ead8;
-}
-.version[aria-pressed='true'] {
-  background: var(--ticket);
-  box-shadow: inset 4px 0 var(--marigold);
-}
-.version b {
-  min-width: 34px;
-  font-size: 17px;
-  font-weight: 600;
-}
-.version span {
-  flex: 1;
-  overflow-wrap: anywhere;
-}
-.version time {
-  color: var(--ink-soft);
-  font-weight: 500;
-  font-size: 15px;
 }
 .shapes {
   width: 100%;

@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
-import { contextOf, type Airframe } from '@grain-fold/core/airframe';
-import { svgPath } from '@grain-fold/core/geometry';
-import { isThroughCut, traitsOf } from '@grain-fold/core/operations';
-import { piecesOf, type Part } from '@grain-fold/core/part';
-import { existsIn, resolve, type ResolvedPart } from '@grain-fold/core/resolve';
+import type { Airframe } from '@grain-fold/core/airframe';
+import type { Part } from '@grain-fold/core/part';
+import RackItem from './RackItem.vue';
 import { useSortableGroups } from './use-sortable-groups.ts';
-import { useStaggered } from '../../../composables/staggered.ts';
-import { useFigures } from '../../../stores/figures.ts';
 
 /** The drawings of the airframe along the mat's edge, in their groups. */
 const props = defineProps<{
@@ -22,9 +18,7 @@ const emit = defineEmits<{
   /** A part is put before another one, into its group; before none: to the end of a group, its own when none is given. */
   move: [id: string, beforeId: string | undefined, group?: string];
 }>();
-const figures = useFigures();
 const list = ref<HTMLElement>();
-const shown = useStaggered(() => (figures.quick ? props.airframe.parts.length : 0), 8);
 
 const wanted = ref('');
 /** Filtering pays when the rack no longer shows every part at once. */
@@ -83,44 +77,10 @@ const groupOrder = computed(() => {
 const groups = computed(() =>
   groupOrder.value.map((group) => ({
     group,
-    parts: shownParts.value
-      .filter((part) => part.group === group)
-      .map((part) => ({
-        part,
-        resolved:
-          figures.quick && props.airframe.parts.indexOf(part) < shown.value
-            ? resolve(part, contextOf(props.airframe, part))
-            : undefined,
-      })),
+    parts: shownParts.value.filter((part) => part.group === group),
   })),
 );
-const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ part }) => part.id)));
-const outline = (part: ResolvedPart): string =>
-  [...(part.outline ? [part.outline] : []), ...part.holes].map((path) => svgPath(path, true)).join('') ||
-  part.openPaths.map((path) => svgPath(path, false)).join('');
-/** Room between port and starboard in a thumbnail, as a share of the part's size. */
-const HANDS_APART = 0.08;
-const viewBox = ({ bounds, side }: ResolvedPart): string => {
-  const own = bounds.maxX - bounds.minX,
-    height = bounds.maxY - bounds.minY;
-  const width = side === 'single' ? own : 2 * own + HANDS_APART * Math.max(own, height);
-  const size = Math.max(10, width, height) * 1.06;
-  return `${bounds.minX + width / 2 - size / 2} ${-(bounds.minY + bounds.maxY) / 2 - size / 2} ${size} ${size}`;
-};
-/** The work on a part, thin: folds dashed, cuts through solid. A pair shows both of its hands. */
-const workOf = (part: ResolvedPart, isCut: boolean): string =>
-  part.strokes
-    .filter(({ kind }) => isThroughCut(kind) === isCut && traitsOf(kind).ground !== 'edge')
-    .flatMap(({ paths, closed }) => paths.map((path) => svgPath(path, closed)))
-    .join('');
-const handsOf = (part: ResolvedPart): readonly string[] =>
-  part.side === 'single'
-    ? ['scale(1 -1)']
-    : [
-        'scale(1 -1)',
-        `translate(${2 * part.bounds.maxX + HANDS_APART * Math.max(part.bounds.maxX - part.bounds.minX, part.bounds.maxY - part.bounds.minY)} 0) scale(-1 -1)`,
-      ];
-const countWords = (part: Part): string => (part.handed === 'pair' ? `${part.quantity} pair` : `${piecesOf(part)} off`);
+const inOrder = computed(() => groups.value.flatMap(({ parts }) => parts.map(({ id }) => id)));
 async function step(by: number): Promise<void> {
   const at = inOrder.value.indexOf(props.chosenId ?? '');
   const next = inOrder.value[(at + by + inOrder.value.length) % inOrder.value.length];
@@ -158,58 +118,17 @@ async function step(by: number): Promise<void> {
           <span v-if="groupPath(group)" class="path">{{ groupPath(group) }} / </span>{{ groupWord(group) }}
         </p>
         <div v-sortable class="items" :data-group="group">
-          <div
-            v-for="{ part, resolved } in parts"
+          <RackItem
+            v-for="part in parts"
             :key="part.id"
-            role="option"
-            class="item"
-            :aria-selected="part.id === chosenId"
+            :part="part"
+            :is-chosen="part.id === chosenId"
+            :is-picked="picked.includes(part.id)"
             :tabindex="part.id === chosenId || (!chosenId && part.id === inOrder[0]) ? 0 : -1"
-            :class="{
-              picked: picked.includes(part.id),
-              out: !existsIn(part, airframe.settings.variant),
-            }"
-            :data-id="part.id"
-            :title="`${part.name}. Drag or Alt with an arrow key to put it elsewhere; Ctrl-click or Space to change several`"
             @click="click(part.id, $event)"
             @keydown.enter.stop="emit('choose', part.id)"
             @keydown.space.prevent.stop="toggle(part.id)"
-          >
-            <svg v-if="!resolved" width="46" height="38" aria-hidden="true" />
-            <svg v-else :viewBox="viewBox(resolved)" width="46" height="38" aria-hidden="true">
-              <g
-                v-for="(hand, index) in handsOf(resolved)"
-                :key="index"
-                :transform="hand"
-                stroke="var(--ink)"
-                fill="none"
-              >
-                <path
-                  :d="outline(resolved)"
-                  fill="var(--foam)"
-                  fill-rule="evenodd"
-                  stroke="var(--foam)"
-                  stroke-width="1.5"
-                  vector-effect="non-scaling-stroke"
-                />
-                <path :d="workOf(resolved, true)" stroke-width="1" vector-effect="non-scaling-stroke" />
-                <path
-                  :d="workOf(resolved, false)"
-                  stroke-width="0.8"
-                  stroke-dasharray="2 1.5"
-                  vector-effect="non-scaling-stroke"
-                />
-              </g>
-            </svg>
-            <span class="name">{{ part.name }}</span>
-            <span class="count figures">{{ countWords(part) }}</span>
-            <span
-              v-if="figures.faults.get(part.id)?.length"
-              class="bad"
-              :aria-label="`${figures.faults.get(part.id)!.length} faults`"
-              >{{ figures.faults.get(part.id)!.length }}</span
-            >
-          </div>
+          />
         </div>
       </div>
     </div>
@@ -244,36 +163,8 @@ async function step(by: number): Promise<void> {
   display: flex;
   gap: 3px;
 }
-.item {
-  position: relative;
-  width: 84px;
-  flex: none;
-  padding: 3px 3px 2px;
-  border-radius: var(--radius);
-  display: grid;
-  justify-items: center;
-  cursor: pointer;
-  border: 1px solid transparent;
-  line-height: 1.2;
-}
-.item:hover {
-  background: #29474f;
-}
-.item[aria-selected='true'] {
-  background: #2f535d;
-  border-color: var(--marigold);
-}
-.item.picked {
-  background: #6b4d1f;
-}
-.out {
-  opacity: 0.6;
-}
 .path {
   opacity: 0.75;
-}
-.over {
-  box-shadow: inset 3px 0 var(--marigold);
 }
 .filter {
   flex: none;
@@ -284,28 +175,9 @@ async function step(by: number): Promise<void> {
   padding: 0 8px 0 12px;
   border-right: 1px solid var(--mat-grid);
 }
-.name {
-  max-width: 100%;
-  font-size: 12.5px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .count {
   font-size: 12px;
   color: #b9cbcc;
-}
-.bad {
-  position: absolute;
-  top: 2px;
-  right: 3px;
-  background: var(--brick);
-  color: #fff;
-  font-size: 11px;
-  font-weight: 600;
-  min-width: 17px;
-  text-align: center;
-  border-radius: 9px;
 }
 .add {
   flex: none;

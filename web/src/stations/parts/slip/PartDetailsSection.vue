@@ -4,6 +4,7 @@ import type { PartDetails } from '@grain-fold/core/editing';
 import { pathsOf, type Part } from '@grain-fold/core/part';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
+import InTurn from '../../../kit/InTurn.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import ExistsInRow from './ExistsInRow.vue';
@@ -59,81 +60,92 @@ const change = (changes: Partial<PartDetails>): void => {
         ]"
         @update:model-value="change({ handed: $event as Part['handed'] })"
       />
-      <ChoiceRow
-        label="Material"
-        :model-value="part.material"
-        :choices="materials"
-        @update:model-value="change({ material: $event })"
-      />
-      <ChoiceRow
-        label="Grain"
-        :model-value="part.grain.rule"
-        :choices="[
-          ['any', 'any way'],
-          ['along', 'runs along'],
-          ['across', 'runs across'],
-        ]"
-        @update:model-value="change({ grain: { ...part.grain, rule: $event as Part['grain']['rule'] } })"
-      />
-      <MeasureField
-        v-if="part.grain.rule !== 'any'"
-        label="Grain direction"
-        kind="angle"
-        :model-value="part.grain.directionDegrees"
-        :least="-360"
-        :most="360"
-        @update:model-value="change({ grain: { ...part.grain, directionDegrees: $event } })"
-      />
-      <ChoiceRow
-        label="Drawn"
-        :model-value="part.symmetry?.along ?? 'whole'"
-        :choices="[
-          ['whole', 'whole'],
-          ['level', 'half, about a level line'],
-          ['upright', 'half, about an upright line'],
-        ]"
-        @update:model-value="setSymmetry"
-      />
-      <MeasureField
-        v-if="part.symmetry"
-        :label="part.symmetry.along === 'level' ? 'Centre line up' : 'Centre line across'"
-        :unit="work.unit"
-        :decimals="2"
-        :model-value="part.symmetry.atMm"
-        @update:model-value="
-          work.run(part.id, { name: 'setSymmetry', args: { symmetry: { along: part.symmetry!.along, atMm: $event } } })
-        "
-      />
-      <ChoiceRow
-        label="Draw over"
-        :model-value="beneathId ?? ''"
-        :choices="others"
-        @update:model-value="emit('beneath', $event === '' ? undefined : $event)"
-      />
-      <ChoiceRow
-        label="When scaled"
-        :model-value="part.sizing"
-        :choices="[
-          ['scaled', 'grows'],
-          ['fixed', 'keeps its size'],
-        ]"
-        @update:model-value="change({ sizing: $event as Part['sizing'] })"
-      />
-      <TextRow
-        label="Group"
-        title="A / makes groups within groups: Wing / Tip"
-        :model-value="part.group"
-        :known="groups"
-        @update:model-value="change({ group: $event })"
-      />
+      <InTurn>
+        <ChoiceRow
+          label="Material"
+          :model-value="part.material"
+          :choices="materials"
+          @update:model-value="change({ material: $event })"
+        />
+        <ChoiceRow
+          label="Grain"
+          :model-value="part.grain.rule"
+          :choices="[
+            ['any', 'any way'],
+            ['along', 'runs along'],
+            ['across', 'runs across'],
+          ]"
+          @update:model-value="change({ grain: { ...part.grain, rule: $event as Part['grain']['rule'] } })"
+        />
+        <MeasureField
+          v-if="part.grain.rule !== 'any'"
+          label="Grain direction"
+          kind="angle"
+          :model-value="part.grain.directionDegrees"
+          :least="-360"
+          :most="360"
+          @update:model-value="change({ grain: { ...part.grain, directionDegrees: $event } })"
+        />
+      </InTurn>
+      <InTurn>
+        <ChoiceRow
+          label="Drawn"
+          :model-value="part.symmetry?.along ?? 'whole'"
+          :choices="[
+            ['whole', 'whole'],
+            ['level', 'half, about a level line'],
+            ['upright', 'half, about an upright line'],
+          ]"
+          @update:model-value="setSymmetry"
+        />
+        <MeasureField
+          v-if="part.symmetry"
+          :label="part.symmetry.along === 'level' ? 'Centre line up' : 'Centre line across'"
+          :unit="work.unit"
+          :decimals="2"
+          :model-value="part.symmetry.atMm"
+          @update:model-value="
+            work.run(part.id, {
+              name: 'setSymmetry',
+              args: { symmetry: { along: part.symmetry!.along, atMm: $event } },
+            })
+          "
+        />
+      </InTurn>
+      <InTurn>
+        <ChoiceRow
+          label="Draw over"
+          :model-value="beneathId ?? ''"
+          :choices="others"
+          @update:model-value="emit('beneath', $event === '' ? undefined : $event)"
+        />
+        <ChoiceRow
+          label="When scaled"
+          :model-value="part.sizing"
+          :choices="[
+            ['scaled', 'grows'],
+            ['fixed', 'keeps its size'],
+          ]"
+          @update:model-value="change({ sizing: $event as Part['sizing'] })"
+        />
+        <TextRow
+          label="Group"
+          title="A / makes groups within groups: Wing / Tip"
+          :model-value="part.group"
+          :known="groups"
+          @update:model-value="change({ group: $event })"
+        />
+      </InTurn>
     </div>
-    <ExistsInRow :part="part" :target-id="part.id" :variants="part.variants" />
-    <TextRow
-      label="Notes"
-      :lines="2"
-      :most="10000"
-      :model-value="part.notes"
-      @update:model-value="change({ notes: $event })"
-    />
+    <InTurn>
+      <ExistsInRow :part="part" :target-id="part.id" :variants="part.variants" />
+      <TextRow
+        label="Notes"
+        :lines="2"
+        :most="10000"
+        :model-value="part.notes"
+        @update:model-value="change({ notes: $event })"
+      />
+    </InTurn>
   </section>
 </template>

@@ -15,6 +15,7 @@ import { pathsOf, piecesOf, type Part } from '@grain-fold/core/part';
 import { existsIn, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FaultCard from '../../../kit/FaultCard.vue';
+import InTurn from '../../../kit/InTurn.vue';
 import StrokeSample from '../../../pictures/StrokeSample.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import EdgeSection from './EdgeSection.vue';
@@ -152,64 +153,72 @@ const t = computed(() => {
 
     <ShapeSection v-if="selection.paths.value.length > 0" :part="part" :paths="selection.paths.value" />
 
-    <section v-if="part.operations.length > 0" aria-label="Lines on this part">
-      <h2 class="eyebrow">Lines on this part</h2>
-      <ul class="rows lines">
-        <li v-for="operation in part.operations" :key="operation.id">
-          <el-button
-            link
-            class="bare row"
-            :class="{
-              chosen: selection.operation.value?.id === operation.id,
-              bad: faulty.has(operation.id),
-              out: !existsIn(operation, context.variant),
-            }"
-            @click="selection.chosen.value = { kind: 'operation', operationId: operation.id }"
-          >
-            <StrokeSample :kind="operation.kind" :is-back="operation.face === 'back'" /><span class="label">{{
-              words(operation)
-            }}</span
-            ><span class="value">{{ figureOf(operation) }}</span>
-          </el-button>
-        </li>
-      </ul>
-    </section>
-    <section v-if="part.features?.length" aria-label="Features of this part">
-      <h2 class="eyebrow">Features of this part</h2>
-      <ul class="rows lines">
-        <li v-for="feature in part.features" :key="feature.id">
-          <el-button
-            link
-            class="bare row"
-            :class="{
-              chosen: selection.feature.value?.id === feature.id,
-              bad: faulty.has(feature.id),
-              out: !existsIn(feature, context.variant),
-            }"
-            @click="selection.chosen.value = { kind: 'feature', featureId: feature.id }"
-          >
-            <span class="label">{{ capital(featureWord(feature)) }}</span><span class="value">{{
-              featureFigure(feature, work.unit)
-            }}</span>
-          </el-button>
-        </li>
-      </ul>
-    </section>
-    <GuidesSection :part="part" :selection="selection" :is-setting="isGuiding" />
-    <PartDetailsSection :part="part" :beneath-id="beneathId" @beneath="emit('beneath', $event)" />
-    <PathList :part="part" @choose="selection.chosen.value = $event" />
-    <div class="doings">
-      <el-button size="small" @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'vertical' } })">
-        Mirror left–right
-      </el-button>
-      <el-button size="small" @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'horizontal' } })">
-        Mirror up–down
-      </el-button>
-      <el-button size="small" title="Ctrl+C" @click="emit('copy')">Copy what is chosen</el-button>
-      <el-button size="small" title="Ctrl+V" @click="emit('paste')">Paste</el-button>
-      <el-button size="small" @click="emit('duplicate')">Duplicate</el-button>
-      <el-button size="small" @click="emit('remove')">Remove part</el-button>
-    </div>
+    <InTurn>
+      <section v-if="part.operations.length > 0" aria-label="Lines on this part">
+        <h2 class="eyebrow">Lines on this part</h2>
+        <ul class="rows lines">
+          <li v-for="operation in part.operations" :key="operation.id">
+            <el-button
+              link
+              class="bare row"
+              :class="{
+                chosen: selection.operation.value?.id === operation.id,
+                bad: faulty.has(operation.id),
+                out: !existsIn(operation, context.variant),
+              }"
+              @click="selection.chosen.value = { kind: 'operation', operationId: operation.id }"
+            >
+              <StrokeSample :kind="operation.kind" :is-back="operation.face === 'back'" /><span class="label">{{
+                words(operation)
+              }}</span
+              ><span class="value">{{ figureOf(operation) }}</span>
+            </el-button>
+          </li>
+        </ul>
+      </section>
+    </InTurn>
+    <InTurn>
+      <section v-if="part.features?.length" aria-label="Features of this part">
+        <h2 class="eyebrow">Features of this part</h2>
+        <ul class="rows lines">
+          <li v-for="feature in part.features" :key="feature.id">
+            <el-button
+              link
+              class="bare row"
+              :class="{
+                chosen: selection.feature.value?.id === feature.id,
+                bad: faulty.has(feature.id),
+                out: !existsIn(feature, context.variant),
+              }"
+              @click="selection.chosen.value = { kind: 'feature', featureId: feature.id }"
+            >
+              <span class="label">{{ capital(featureWord(feature)) }}</span><span class="value">{{
+                featureFigure(feature, work.unit)
+              }}</span>
+            </el-button>
+          </li>
+        </ul>
+      </section>
+      <GuidesSection :part="part" :selection="selection" :is-setting="isGuiding" />
+    </InTurn>
+    <InTurn>
+      <PartDetailsSection :part="part" :beneath-id="beneathId" @beneath="emit('beneath', $event)" />
+    </InTurn>
+    <InTurn>
+      <PathList :part="part" @choose="selection.chosen.value = $event" />
+      <div class="doings">
+        <el-button size="small" @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'vertical' } })">
+          Mirror left–right
+        </el-button>
+        <el-button size="small" @click="work.run(part.id, { name: 'mirrorPart', args: { across: 'horizontal' } })">
+          Mirror up–down
+        </el-button>
+        <el-button size="small" title="Ctrl+C" @click="emit('copy')">Copy what is chosen</el-button>
+        <el-button size="small" title="Ctrl+V" @click="emit('paste')">Paste</el-button>
+        <el-button size="small" @click="emit('duplicate')">Duplicate</el-button>
+        <el-button size="small" @click="emit('remove')">Remove part</el-button>
+      </div>
+    </InTurn>
   </aside>
 </template>
 

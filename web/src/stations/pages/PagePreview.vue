@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import dayjs from 'dayjs';
+import { computed } from 'vue';
+import { pageInk, type Page, type PagePlan } from '@grain-fold/core/pages';
+import InkDrawing from '../../pictures/InkDrawing.vue';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
+
+/** One page as it is printed. */
+const props = defineProps<{ plan: PagePlan; page: Page }>();
+const work = useAirframe();
+const inks = computed(() =>
+  work.airframe
+    ? pageInk(props.plan, props.page, {
+        airframe: work.airframe.name,
+        version: work.version,
+        scale: work.airframe.settings.scale,
+        date: dayjs().format('YYYY-MM-DD'),
+        unit: work.unit,
+      })
+    : [],
+);
+</script>
+
+<template>
+  <svg
+    :viewBox="`0 0 ${plan.frame.widthMm} ${plan.frame.heightMm}`"
+    role="img"
+    :aria-label="`Page ${page.name} as it is printed`"
+  >
+    <rect :width="plan.frame.widthMm" :height="plan.frame.heightMm" fill="#fff" />
+    <g :transform="`translate(0 ${plan.frame.heightMm}) scale(1 -1)`">
+      <InkDrawing :inks="inks" :least-text-mm="2" />
+    </g>
+  </svg>
+</template>

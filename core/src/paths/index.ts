@@ -23,3 +23,13 @@ export { type GuideShape, ON_GUIDE_MM, guideCrossings, isOnGuide, nearestOnGuide
 export { curvesNear } from './near-curves.ts';
 export { type DraftSegment, type PathDraft, draftFault, pathFromDraft } from './path-draft.ts';
 export { type Snap, type SnapOptions, snapToPaths } from './snap.ts';
+export { type Corner, cornerCut, cutCorner } from './cut-corner.ts';
+export { extensionOf } from './extend-path.ts';
+export { joinPaths } from './join-paths.ts';
+export { offsetPath } from './offset-path.ts';
+export type { PathIds } from './path-ids.ts';
+export { type RebuiltPath, rebuildPath } from './rebuild-path.ts';
+export { simplifiedPath } from './simplify-path.ts';
+export { type PathShape, splitPath, splitSegment } from './split-path.ts';
+export { type Trimmed, trimPath } from './trim-path.ts';
+export { uncrossedPath } from './uncross-path.ts';

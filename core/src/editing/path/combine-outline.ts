@@ -9,9 +9,9 @@ import {
   withoutLostPlaces,
   withPath,
 } from '../../part/index.ts';
-import { curvesOf, segmentFrom } from '../../paths/index.ts';
+import { curvesOf, rebuildPath, segmentFrom } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
-import { overSplits, rebuildPath } from './rebuild-path.ts';
+import { overSplits } from './over-splits.ts';
 
 const LABELS: Readonly<Record<Combination, string>> = {
   join: 'Join to outline',

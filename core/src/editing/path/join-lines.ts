@@ -1,6 +1,5 @@
-import { distance, reversePath } from '../../geometry/index.ts';
 import { type DrawnLine, type Part, withoutLostPlaces } from '../../part/index.ts';
-import { curvesOf, type PathNode, segmentFrom } from '../../paths/index.ts';
+import { joinPaths } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Ends nearer than this are joined in one point, in mm. */
@@ -14,19 +13,10 @@ export function joinLines(part: Part, args: { readonly pathIds: readonly [string
   ];
   if (!a || !b || a === b) return refused('Choose two lines to join.');
   if (a.closed || b.closed) return refused('Only open lines can be joined.');
-  const ends = [
-    { gap: distance(a.nodes.at(-1)!, b.nodes[0]!), first: a, second: b },
-    { gap: distance(a.nodes.at(-1)!, b.nodes.at(-1)!), first: a, second: reversed(b) },
-    { gap: distance(a.nodes[0]!, b.nodes.at(-1)!), first: b, second: a },
-    { gap: distance(a.nodes[0]!, b.nodes[0]!), first: reversed(b), second: a },
-  ].sort((p, q) => p.gap - q.gap)[0]!;
-  if (ends.gap > NEAR_MISS_MM)
-    return refused(`Their nearest ends are ${ends.gap.toFixed(2)} mm apart: bring them within ${NEAR_MISS_MM} mm.`);
-  const joined: DrawnLine = {
-    ...a,
-    nodes: [...ends.first.nodes, ...ends.second.nodes.slice(1)],
-    segments: [...ends.first.segments, ...ends.second.segments],
-  };
+  const { gapMm, ...shape } = joinPaths(a, b);
+  if (gapMm > NEAR_MISS_MM)
+    return refused(`Their nearest ends are ${gapMm.toFixed(2)} mm apart: bring them within ${NEAR_MISS_MM} mm.`);
+  const joined: DrawnLine = { ...a, ...shape };
   return done(
     withoutLostPlaces({
       ...part,
@@ -34,11 +24,4 @@ export function joinLines(part: Part, args: { readonly pathIds: readonly [string
     }),
     'Join lines',
   );
-}
-
-function reversed(line: DrawnLine): DrawnLine {
-  const curves = reversePath(curvesOf(line));
-  const nodes: readonly PathNode[] = [...line.nodes].reverse();
-  const segments = [...line.segments].reverse().map((segment, index) => segmentFrom(curves[index]!, segment.id));
-  return { ...line, nodes, segments };
 }

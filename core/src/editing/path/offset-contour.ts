@@ -1,15 +1,4 @@
-import {
-  cross,
-  curvePoint,
-  curveTangent,
-  dot,
-  nearestOnCurve,
-  offsetOutline,
-  pathSignedArea,
-  reversePath,
-  type Curve,
-  type Path,
-} from '../../geometry/index.ts';
+import { offsetOutline } from '../../geometry/index.ts';
 import {
   findPath,
   type Contour,
@@ -20,7 +9,7 @@ import {
   withoutLostPlaces,
   withPath,
 } from '../../part/index.ts';
-import { curvesOf, type DrawnPath, segmentFrom } from '../../paths/index.ts';
+import { curvesOf, offsetPath, segmentFrom } from '../../paths/index.ts';
 import { formatLengthWithUnit } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
@@ -53,12 +42,7 @@ export function offsetContour(
   const label = `Offset ${pathWord(path)} by ${args.byMm > 0 ? '' : '−'}${distance}`;
   const ids = new IdSource(part);
   if (args.as === 'itself') {
-    const moved = movedPath(
-      path,
-      pathSignedArea(curvesOf(path)) < 0 ? reversePath(loops[0]!) : loops[0]!,
-      args.byMm,
-      ids,
-    );
+    const moved = offsetPath(path, loops[0]!, args.byMm, ids);
     return done(
       withoutLostPlaces({ ...withPath(part, path.id, (one) => ({ ...one, ...moved })), lastId: ids.lastId }),
       label,
@@ -85,39 +69,5 @@ export function offsetContour(
   return done(
     { ...part, lines: [...part.lines, ...lines], operations: [...part.operations, ...operations], lastId: ids.lastId },
     `${label} as a line`,
-  );
-}
-
-/** How near the distance a moved edge's middle stands off the edge it came from, in mm. */
-const STANDS_OFF_MM = 0.01;
-
-/** The moved path with the ids of the edges that its curves came from, so that the work on them stays; new corners get new ids. */
-function movedPath(old: DrawnPath, curves: Path, byMm: number, ids: IdSource): Pick<DrawnPath, 'nodes' | 'segments'> {
-  const before = curvesOf(old);
-  const used = new Set<number>();
-  const origins = curves.map((curve) => {
-    const at = before.findIndex((one, index) => !used.has(index) && standsOff(curve, one, Math.abs(byMm)));
-    if (at >= 0) used.add(at);
-    return at;
-  });
-  return {
-    nodes: curves.map(({ from }, index) => ({
-      id: old.nodes[origins[index]!]?.id ?? ids.next('n'),
-      x: from.x,
-      y: from.y,
-    })),
-    segments: curves.map((curve, index) => segmentFrom(curve, old.segments[origins[index]!]?.id ?? ids.next('s'))),
-  };
-}
-
-/** Whether a curve runs beside another one, the same way, at a distance. */
-function standsOff(curve: Curve, from: Curve, distanceMm: number): boolean {
-  const near = nearestOnCurve(from, curvePoint(curve, 0.5));
-  const u = curveTangent(curve, 0.5),
-    v = curveTangent(from, near.t);
-  return (
-    Math.abs(near.distance - distanceMm) < STANDS_OFF_MM &&
-    dot(u, v) > 0 &&
-    Math.abs(cross(u, v)) < 1e-3 * Math.hypot(u.x, u.y) * Math.hypot(v.x, v.y)
   );
 }

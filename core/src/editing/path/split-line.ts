@@ -1,4 +1,5 @@
 import { type DrawnLine, type Part, findNode, IdSource, withoutLostPlaces } from '../../part/index.ts';
+import { splitPath } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Splits an open line at one of its inner points into two lines; the second gets the same work. */
@@ -9,17 +10,9 @@ export function splitLine(part: Part, args: { readonly nodeId: string }): Comman
   if (found.index === 0 || found.index === line.nodes.length - 1)
     return refused('The line ends at that point already.');
   const ids = new IdSource(part);
-  const first: DrawnLine = {
-    ...line,
-    nodes: line.nodes.slice(0, found.index + 1),
-    segments: line.segments.slice(0, found.index),
-  };
-  const second: DrawnLine = {
-    ...line,
-    id: ids.next('l'),
-    nodes: [{ ...line.nodes[found.index]!, id: ids.next('n') }, ...line.nodes.slice(found.index + 1)],
-    segments: line.segments.slice(found.index),
-  };
+  const [head, tail] = splitPath(line, found.index, ids);
+  const first: DrawnLine = { ...line, ...head };
+  const second: DrawnLine = { ...line, ...tail, id: ids.next('l') };
   const operations = part.operations.flatMap((operation) => {
     if (operation.on.pathId !== line.id) return [operation];
     if (!operation.on.segmentIds) return [operation, { ...operation, id: ids.next('o'), on: { pathId: second.id } }];

@@ -1,61 +1,15 @@
-import { pathSignedArea, selfCrossings, splitCurve, type Curve, type SelfCrossing } from '../../geometry/index.ts';
 import { findPath, type Part, IdSource, pathWord, withoutLostPlaces, withPath } from '../../part/index.ts';
-import {
-  curveOf,
-  curvesOf,
-  FINE_TOLERANCE_MM,
-  type DrawnPath,
-  type PathNode,
-  type Segment,
-  segmentFrom,
-} from '../../paths/index.ts';
+import { uncrossedPath } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Cuts the smaller loop off where a closed path crosses itself, at its first crossing. */
 export function uncrossOutline(part: Part, args: { readonly pathId: string }): CommandResult {
   const path = findPath(part, args.pathId);
   if (!path?.closed) return refused(`There is no closed line "${args.pathId}" in ${part.name}.`);
-  const crossing = selfCrossings(curvesOf(path), FINE_TOLERANCE_MM, true, 1)[0];
-  if (!crossing) return refused(`The ${pathWord(path)} does not cross itself.`);
   const ids = new IdSource(part);
-  const [inner, outer] = loopsAt(path, crossing, ids);
-  const area = (loop: Loop): number => Math.abs(pathSignedArea(loop.curves));
-  const kept = area(inner) > area(outer) ? inner : outer;
+  const kept = uncrossedPath(path, ids);
+  if (!kept) return refused(`The ${pathWord(path)} does not cross itself.`);
   if (kept.nodes.length < 2) return refused(`Nothing would be left of the ${pathWord(path)}.`);
-  const mended = withPath(part, path.id, (one) => ({ ...one, nodes: kept.nodes, segments: kept.segments }));
+  const mended = withPath(part, path.id, (one) => ({ ...one, ...kept }));
   return done(withoutLostPlaces({ ...mended, lastId: ids.lastId }), 'Cut off the crossing loop');
-}
-
-interface Loop {
-  readonly nodes: readonly PathNode[];
-  readonly segments: readonly Segment[];
-  readonly curves: readonly Curve[];
-}
-
-/** Both closed loops that a crossing makes: from its first passage to its second, and the rest. */
-function loopsAt(path: DrawnPath, crossing: SelfCrossing, ids: IdSource): readonly [Loop, Loop] {
-  const count = path.segments.length;
-  const { first, second } = crossing;
-  const part = (curve: Curve, t: number, half: 0 | 1): Curve =>
-    t <= 1e-9 ? curve : t >= 1 - 1e-9 ? curve : splitCurve(curve, t)[half];
-  const build = (from: { curve: number; t: number }, to: { curve: number; t: number }): Loop => {
-    const nodes: PathNode[] = [{ id: ids.next('n'), ...crossing.point }];
-    const segments: Segment[] = [];
-    const curves: Curve[] = [];
-    const push = (curve: Curve, id: string): void => {
-      segments.push(segmentFrom(curve, id));
-      curves.push(curve);
-    };
-    const steps = (to.curve - from.curve + count) % count || (to.t > from.t ? 0 : count);
-    if (from.t < 1 - 1e-9) push({ ...part(curveOf(path, from.curve), from.t, 1), from: crossing.point }, ids.next('s'));
-    for (let step = 1; step <= steps; step++) {
-      const index = (from.curve + step) % count;
-      if (step === steps && to.t <= 1e-9) break;
-      if (!(step === 1 && from.t >= 1 - 1e-9)) nodes.push(path.nodes[index]!);
-      if (step === steps) push({ ...part(curveOf(path, index), to.t, 0), to: crossing.point }, ids.next('s'));
-      else push(curveOf(path, index), path.segments[index]!.id);
-    }
-    return { nodes: nodes.slice(0, segments.length), segments, curves };
-  };
-  return [build(first, second), build(second, first)];
 }

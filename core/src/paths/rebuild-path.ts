@@ -1,6 +1,6 @@
-import { curvePoint, distance, nearestOnCurve, type Path } from '../../geometry/index.ts';
-import type { Part, IdSource } from '../../part/index.ts';
-import { curvesOf, type DrawnPath, type PathNode, type Segment, segmentFrom } from '../../paths/index.ts';
+import { curvePoint, distance, nearestOnCurve, type Path } from '../geometry/index.ts';
+import { curvesOf, type DrawnPath, type PathNode, type Segment, segmentFrom } from './drawn-path.ts';
+import type { PathIds } from './path-ids.ts';
 
 const SAME_PLACE_MM = 1e-3;
 
@@ -16,7 +16,7 @@ export interface RebuiltPath {
  * Gives curves the ids of an old path wherever a node stands in its old place or a curve lies on its old segment; the first piece of a
  * segment keeps its id. So operations stay where they were meant.
  */
-export function rebuildPath(old: DrawnPath, curves: Path, ids: IdSource): RebuiltPath {
+export function rebuildPath(old: DrawnPath, curves: Path, ids: PathIds): RebuiltPath {
   const before = curvesOf(old);
   const usedNodes = new Set<string>(),
     usedSegments = new Set<string>();
@@ -43,18 +43,4 @@ export function rebuildPath(old: DrawnPath, curves: Path, ids: IdSource): Rebuil
     return segmentFrom(curve, id);
   });
   return { nodes, segments, splits };
-}
-
-/** Lets operations on a split segment run over all of its pieces. */
-export function overSplits(part: Part, splits: RebuiltPath['splits']): Part {
-  if (splits.size === 0) return part;
-  const operations = part.operations.map((operation) => {
-    const wanted = operation.on.segmentIds;
-    if (!wanted?.some((id) => splits.has(id))) return operation;
-    return {
-      ...operation,
-      on: { ...operation.on, segmentIds: wanted.flatMap((id) => [id, ...(splits.get(id) ?? [])]) },
-    };
-  });
-  return { ...part, operations };
 }

@@ -1,0 +1,4 @@
+/** Hands out ids for the points and segments that an edit makes. */
+export interface PathIds {
+  next(prefix: 'n' | 's'): string;
+}

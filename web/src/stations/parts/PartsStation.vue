@@ -8,8 +8,6 @@ import { times, type Point } from '@grain-fold/core/geometry';
 import type { Snap } from '@grain-fold/core/paths';
 import type { Picked } from '@grain-fold/core/pointing';
 import { existsIn, expandPart, resolve } from '@grain-fold/core/resolve';
-import { formatLength } from '@grain-fold/core/units';
-import TrayBar from '../../frame/TrayBar.vue';
 import { arrowStep } from '../../keys/arrow-step.ts';
 import { useKeys, useKeyTable } from '../../keys/use-keys.ts';
 import InTurn from '../../kit/InTurn.vue';
@@ -18,9 +16,9 @@ import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import EntryStrip from './drafting/EntryStrip.vue';
 import FeatureMenu from './drafting/FeatureMenu.vue';
-import { hoverWords } from './mat/hover-words.ts';
 import PartMat from './mat/PartMat.vue';
 import PartRack from './list/PartRack.vue';
+import PartsTray from './PartsTray.vue';
 import PartSlip from './slip/PartSlip.vue';
 import FoldedMat from './folded/FoldedMat.vue';
 import FoldSection from './folded/FoldSection.vue';
@@ -33,7 +31,7 @@ import StripSection from './slip/StripSection.vue';
 import VariantBar from './variants/VariantBar.vue';
 import MatTools from './drafting/MatTools.vue';
 import { usePartEditing } from './use-part-editing.ts';
-import { featureOfTool, toolHint, TOOLS, type Tool } from './drafting/part-tools.ts';
+import { featureOfTool, TOOLS, type Tool } from './drafting/part-tools.ts';
 import { useSelection, type Chosen } from './selection.ts';
 import { useDrafting } from './drafting/use-drafting.ts';
 
@@ -82,28 +80,6 @@ const beneath = computed(() => {
   return { part: expandPart(under, around), resolved: resolve(under, around) };
 });
 const pickedParts = computed(() => airframe.value.parts.filter(({ id }) => picked.value.includes(id)));
-const hint = computed(
-  () =>
-    (part.value && hoverWords(part.value, drafting.tool.value, hovered.value)) ||
-    (toolHint(drafting.tool.value) ??
-      (selection.chosen.value
-        ? 'Drag to move, or type its numbers on the slip'
-        : 'Click a point, an edge or a line; double-click a number to type it')),
-);
-const REASON_WORDS = {
-  end: 'a point',
-  crossing: 'a crossing',
-  middle: 'a middle',
-  centre: 'a centre',
-  tangent: 'a touch',
-  square: 'a square meeting',
-  guide: 'a guide',
-  'other part': 'the part beneath',
-  edge: 'an edge',
-  grid: 'the grid',
-  free: '',
-} as const;
-
 const { choose, addPart, duplicatePart, removePart, movePart, copy, paste, mirror, removeChosen, nudge } =
   usePartEditing(part, selection, drafting);
 onBeforeUnmount(() => drafting.keep());
@@ -311,17 +287,14 @@ useKeys('drawing', {
         <StripSection v-if="part.contours.length === 0" :part="part" :thickness-mm="resolved.thicknessMm" />
       </PartSlip>
     </div>
-    <TrayBar>
-      <span v-if="pointer"
-        >across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b>
-        {{ work.unit }}</span
-      >
-      <span v-if="snapped && REASON_WORDS[snapped.reason]"
-        >on <b>{{ REASON_WORDS[snapped.reason] }}</b></span
-      >
-      <span>{{ hint }}</span>
-      <span v-if="drafting.isDrawing.value"><kbd>Enter</kbd> or a figure types it</span>
-    </TrayBar>
+    <PartsTray
+      :part="part"
+      :drafting="drafting"
+      :pointer="pointer"
+      :snap-reason="snapped?.reason"
+      :hovered="hovered"
+      :has-choice="selection.chosen.value !== undefined"
+    />
   </div>
 </template>
 

@@ -22,8 +22,12 @@ import PartCaptions from '../../../mat/PartCaptions.vue';
 import PartMarks from '../../../mat/PartMarks.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import MatGuides from './MatGuides.vue';
+import FaultRing from './FaultRing.vue';
+import LengthBar from './LengthBar.vue';
 import { numberAt, type MatNumber } from './mat-numbers.ts';
+import MeasureLine from './MeasureLine.vue';
 import PartHandles from './PartHandles.vue';
+import SnapMark from './SnapMark.vue';
 import type { Selection } from '../selection.ts';
 import type { Drafting } from '../drafting/use-drafting.ts';
 import { useMatHand } from './hand/use-mat-hand.ts';
@@ -138,11 +142,6 @@ const dragFigure = computed(() => {
   if (after?.kind === 'beside') return `${formatLengthWithUnit(Math.abs(after.byMm), work.unit)} beside it`;
   return `${by.x >= 0 ? '→' : '←'} ${formatLengthWithUnit(Math.abs(by.x), work.unit)}  ${by.y >= 0 ? '↑' : '↓'} ${formatLengthWithUnit(Math.abs(by.y), work.unit)}`;
 });
-const lengthBar = computed(() => {
-  if (drawn.value.outer.length === 0) return undefined;
-  const box = drawn.value.bounds;
-  return { box, text: formatLengthWithUnit(box.maxX - box.minX, work.unit) };
-});
 const measure = computed(() => {
   const now = props.selection.measured.value;
   const to = now?.to ?? (props.drafting.tool.value === 'measure' ? pointer.value : undefined);
@@ -168,19 +167,6 @@ const describe = computed(
   () =>
     `${props.part.name}: ${pathsOf(props.part).length} lines, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no work on them'}`,
 );
-const REASON_WORDS = {
-  end: 'on a point',
-  crossing: 'on a crossing',
-  middle: 'on the middle',
-  centre: 'on the centre',
-  tangent: 'touching',
-  square: 'square to it',
-  guide: 'on a guide',
-  edge: 'on an edge',
-  'other part': 'on the part beneath',
-  grid: 'on the grid',
-  free: '',
-} as const;
 const isAiming = computed(
   () =>
     props.drafting.isDrawing.value ||
@@ -247,53 +233,9 @@ defineExpose({ fit: () => mat.value?.fit() });
         :chosen-id="selection.guide.value?.id"
         :hovered-id="hovered?.kind === 'guide' ? hovered.guideId : undefined"
       />
-      <g v-if="lengthBar" class="figures" stroke="#cfdcdb" fill="#fff" pointer-events="none">
-        <path
-          :d="`M${toScreen({ x: lengthBar.box.minX, y: 0 }).x} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 24}v12m0-6H${toScreen({ x: lengthBar.box.maxX, y: 0 }).x}m0-6v12`"
-          fill="none"
-        />
-        <g
-          :transform="`translate(${(toScreen({ x: lengthBar.box.minX, y: 0 }).x + toScreen({ x: lengthBar.box.maxX, y: 0 }).x) / 2} ${toScreen({ x: 0, y: lengthBar.box.minY }).y + 30})`"
-        >
-          <rect
-            :x="-lengthBar.text.length * 4.4 - 6"
-            y="-10"
-            :width="lengthBar.text.length * 8.8 + 12"
-            height="20"
-            fill="var(--mat)"
-            stroke="none"
-          />
-          <text text-anchor="middle" y="6" font-size="17" font-weight="600" stroke="none">{{ lengthBar.text }}</text>
-        </g>
-      </g>
+      <LengthBar v-if="drawn.outer.length > 0" :box="drawn.bounds" :unit="work.unit" :to-screen="toScreen" />
       <PartCaptions :part="drawn" :unit="work.unit" :to-screen="toScreen" :faulty="faulty" />
-      <g v-if="measure" pointer-events="none" class="figures">
-        <path
-          :d="`M${onScreen(toScreen)(measure.from).x} ${onScreen(toScreen)(measure.from).y}L${onScreen(toScreen)(measure.to).x} ${onScreen(toScreen)(measure.to).y}`"
-          stroke="var(--marigold)"
-          stroke-width="2"
-          stroke-dasharray="6 4"
-        />
-        <circle
-          v-for="(place, index) in [measure.from, measure.to]"
-          :key="index"
-          :cx="onScreen(toScreen)(place).x"
-          :cy="onScreen(toScreen)(place).y"
-          r="5"
-          fill="var(--foam)"
-          stroke="var(--marigold)"
-          stroke-width="2"
-        />
-        <text
-          class="live"
-          :x="(onScreen(toScreen)(measure.from).x + onScreen(toScreen)(measure.to).x) / 2 + 8"
-          :y="(onScreen(toScreen)(measure.from).y + onScreen(toScreen)(measure.to).y) / 2 - 8"
-          font-size="16"
-          font-weight="600"
-          fill="#fff"
-          >{{ formatLengthWithUnit(distance(measure.from, measure.to), work.unit) }}</text
-        >
-      </g>
+      <MeasureLine v-if="measure" v-bind="measure" :unit="work.unit" :to-screen="onScreen(toScreen)" />
       <PartHandles
         :edited="shown"
         :to-screen="onScreen(toScreen)"
@@ -302,29 +244,8 @@ defineExpose({ fit: () => mat.value?.fit() });
         :drafting="drafting"
         :hovered="hovered"
       />
-      <g
-        v-for="(fault, index) in placed"
-        :key="index"
-        :transform="`translate(${onScreen(toScreen)(fault.place!).x} ${onScreen(toScreen)(fault.place!).y})`"
-        pointer-events="none"
-      >
-        <circle r="10" fill="none" stroke="var(--brick)" stroke-width="2.5" /><circle
-          r="10"
-          fill="none"
-          stroke="#fff"
-          stroke-width="0.8"
-        />
-      </g>
-      <g
-        v-if="pointer && snapped && snapped.reason !== 'free' && isAiming"
-        :transform="`translate(${onScreen(toScreen)(pointer).x} ${onScreen(toScreen)(pointer).y})`"
-        pointer-events="none"
-      >
-        <path d="M-7 0H7M0-7V7" stroke="var(--marigold)" stroke-width="2" />
-        <text x="12" y="-10" class="figures live" font-size="13" font-weight="600" fill="#ffd9a1">{{
-          REASON_WORDS[snapped.reason]
-        }}</text>
-      </g>
+      <FaultRing v-for="(fault, index) in placed" :key="index" :at="onScreen(toScreen)(fault.place!)" />
+      <SnapMark v-if="pointer && snapped && isAiming" :at="onScreen(toScreen)(pointer)" :reason="snapped.reason" />
       <text
         v-if="pointer && (draftFigure || dragFigure)"
         class="figures live"

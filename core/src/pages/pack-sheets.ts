@@ -1,7 +1,17 @@
-import { applyTransform, compose, flattenClosedPath, rotation, translation, type Point } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsCentre,
+  boundsHeight,
+  boundsWidth,
+  compose,
+  flattenClosedPath,
+  rotation,
+  translation,
+  type Point,
+} from '../geometry/index.ts';
 import { nest, placementTransform, type NestBoard, type NestInstance, type NestPart } from '../nesting/index.ts';
 import type { PlacedTemplate, Sheet } from './sheet.ts';
-import { templateInk, type Template } from './template.ts';
+import { templateBounds, templateInk, type Template } from './template.ts';
 import { bestLattice, cellWindow, type InkLine, type TileLattice } from './tile-lattice.ts';
 
 /** What a page can show, and what neighbours share, in mm. */
@@ -77,7 +87,8 @@ const inkOf = (placed: readonly PlacedTemplate[]): readonly InkLine[] =>
 
 /**
  * Packs templates that fit a page: first into what is left free on the pages of tiled sheets, never across a seam, then onto pages of
- * their own, by true shape and in any quarter turn.
+ * their own, by true shape and in any quarter turn. The packer works in steps of its pitch, so that one which only just fits may find no
+ * place: it gets a page alone.
  * @returns the tiled sheets with what joined them, and the new single-page sheets, numbered on
  */
 export function packSmall(
@@ -102,7 +113,18 @@ export function packSmall(
   const { layout } = nest(instance, { seed: 1, steps: ORDERS_TRIED });
   const joining = new Map<number, PlacedTemplate[]>();
   const singles: Sheet[] = [];
+  const addSingle = (placed: readonly PlacedTemplate[]): void => {
+    singles.push({
+      number: tiled.length + singles.length + 1,
+      columns: 1,
+      rows: 1,
+      cells: [[0, 0]],
+      origin: { x: 0, y: 0 },
+      placed,
+    });
+  };
   for (const { boardId, placements } of layout.boards) {
+    if (placements.length === 0) continue;
     const page = free.find(({ board }) => board.id === boardId);
     const placed = placements.map((placement) => ({
       template: templates[Number(placement.partId)]!,
@@ -111,20 +133,22 @@ export function packSmall(
         : placementTransform(placement),
     }));
     if (page) joining.set(page.sheet, [...(joining.get(page.sheet) ?? []), ...placed]);
-    else
-      singles.push({
-        number: tiled.length + singles.length + 1,
-        columns: 1,
-        rows: 1,
-        cells: [[0, 0]],
-        origin: { x: 0, y: 0 },
-        placed,
-      });
+    else addSingle(placed);
   }
+  const isPacked = new Set(layout.boards.flatMap(({ placements }) => placements.map(({ partId }) => Number(partId))));
+  for (const [index, template] of templates.entries()) if (!isPacked.has(index)) addSingle([alone(template, room)]);
   return {
     tiled: tiled.map((sheet, at) => ({ ...sheet, placed: [...sheet.placed, ...(joining.get(at) ?? [])] })),
     singles,
   };
+}
+
+/** A template in the middle of a page of its own, a quarter turned when it does not fit as drawn. */
+function alone(template: Template, { width, height }: PageRoom): PlacedTemplate {
+  const box = templateBounds(template);
+  const turn = boundsWidth(box) <= width && boundsHeight(box) <= height ? rotation(0) : rotation(90);
+  const centre = applyTransform(turn, boundsCentre(box));
+  return { template, transform: compose(turn, translation(width / 2 - centre.x, height / 2 - centre.y)) };
 }
 
 /** A printed page of a tiled sheet as a board whose taken places are the templates on it. */

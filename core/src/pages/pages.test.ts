@@ -47,6 +47,53 @@ test('what fits a page crosses no seam, several parts to a page', () => {
   for (const { at } of corners(it)) expect(holds(it.pages[0]!.view, at)).toBe(true);
 });
 
+test('parts within a millimetre of a page’s room, either way round and of every paper, are printed once, whole and on one page', () => {
+  const paper = fc.constantFrom<PageSettings['paper']>('A4', 'Letter', 'A3', 'Tabloid', 'Legal');
+  const short = fc.double({ min: -4.5, max: 1, noNaN: true });
+  fc.assert(
+    fc.property(
+      paper,
+      fc.constantFrom<PageSettings['orientation']>('portrait', 'landscape'),
+      fc.array(fc.tuple(short, fc.integer({ min: 20, max: 120 }), fc.boolean()), { minLength: 1, maxLength: 4 }),
+      (name, orientation, sizes) => {
+        const { window } = pageFrame(settings({ paper: name, orientation }));
+        const parts = sizes.map(([by, other, isWide], index) =>
+          isWide
+            ? plate(boundsWidth(window) + by, other, `p${index}`)
+            : plate(other, boundsHeight(window) + by, `p${index}`),
+        );
+        const it = plan(parts, { paper: name, orientation });
+        const printed = it.sheets.flatMap(({ placed }) => placed.map(({ template }) => template.part.id));
+        expect([...printed].sort()).toEqual(parts.map((part) => part.id).sort());
+        for (const sheet of it.sheets) {
+          const views = it.pages.filter((page) => page.sheet === sheet.number).map(({ view }) => view);
+          for (const { template, transform } of sheet.placed) {
+            const outline = template.part.outer.map((p) => applyTransform(transform, p));
+            for (const corner of outline) expect(views.some((view) => holds(view, corner, 1e-6))).toBe(true);
+            // With two millimetres to spare there is no need for a seam.
+            const at = Number(template.part.id.slice(1));
+            if (sizes[at]![0] < -2) expect(views.some((view) => outline.every((p) => holds(view, p, 1e-6)))).toBe(true);
+          }
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test.each([
+  ['A4', 100, 253],
+  ['Letter', 100, 235.2],
+  ['Tabloid', 60, 387.4],
+  ['Legal', 60, 311.3],
+  ['A3', 60, 376],
+] as const)('a plate that just fits %s, %d × %d mm, is one page with ink', (paper, width, height) => {
+  const it = plan([plate(width, height)], { paper });
+  expect(it.pages).toHaveLength(1);
+  expect(it.sheets[0]!.placed).toHaveLength(1);
+  for (const { at } of corners(it)) expect(holds(it.pages[0]!.view, at)).toBe(true);
+});
+
 test('a part larger than a page is tiled with its overlap, at true size', () => {
   const it = plan([plate(400, 300)], { overlapMm: 12 });
   const window = it.frame.window;

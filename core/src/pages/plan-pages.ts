@@ -22,8 +22,8 @@ const FIT_RESERVE_MM = 3;
 
 /**
  * Lays templates out on as few pages as it can: what fits a page is packed with others by true shape and
- * crosses no seam, what does not is tiled.  Pages without ink are left out.
- * @throws CoreError OUT_OF_RANGE when the settings cannot print
+ * crosses no seam, what does not is tiled. Pages without ink are left out. Every template is on paper exactly once.
+ * @throws CoreError OUT_OF_RANGE when the settings cannot print; BROKEN_PLAN when a template would be on no sheet or on several
  */
 export function planPages(templates: readonly Template[], settings: PageSettings): PagePlan {
   const fault = pageSettingsFault(settings);
@@ -53,7 +53,24 @@ export function planPages(templates: readonly Template[], settings: PageSettings
     ...packed.tiled.map((sheet, index) => pagesOfTiled(sheet, index + 1, room)),
     ...packed.singles.map((sheet) => singleSheet(sheet, width, height)),
   ];
-  return { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
+  const plan = { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
+  refuseLost(drawn, plan);
+  return plan;
+}
+
+/** A plan that leaves a part out would be found out after cutting: it is none. */
+function refuseLost(templates: readonly Template[], { sheets, pages }: PagePlan): void {
+  const printed = new Set(pages.map(({ sheet }) => sheet));
+  const times = new Map<Template, number>();
+  for (const { number, placed } of sheets)
+    for (const { template } of placed) if (printed.has(number)) times.set(template, (times.get(template) ?? 0) + 1);
+  const lost = templates.find((template) => times.get(template) !== 1);
+  if (lost)
+    throw new CoreError(
+      'BROKEN_PLAN',
+      `${lost.part.name} would be printed ${times.get(lost) ?? 0} times. Choose another paper or margin.`,
+      { part: lost.part.name },
+    );
 }
 
 interface SheetWithPages {

@@ -100,7 +100,6 @@ describe('edits of a path keep its shape where they do not mean to change it', (
           // Measured straight up: at the steepest the sine rises by 40/60, which makes that 1.2 times the true distance.
           const most = tolerance * Math.hypot(1, 40 / 60);
           for (const { x, y } of dotsOf(curvesOf(after))) {
-            const before = flattenOpenPath(curvesOf(path), 0.01);
             const at = before.findIndex((one) => one.x >= x - 1e-9);
             const [a, b] = [before[Math.max(0, at - 1)]!, before[Math.max(0, at)]!];
             const chord = a.x === b.x ? a.y : a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);

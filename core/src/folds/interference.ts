@@ -1,27 +1,20 @@
 import { mitreMouthWidth } from '../allowance/index.ts';
 import {
-  applyRigid,
-  boundsOf,
-  composeRigid,
   cross,
-  distance,
-  distanceToEdge,
   distanceToRun,
-  interpolate,
-  interpolate3,
-  invertRigid,
-  isInside,
+  dot3,
+  furthestWithin,
+  point3,
   subtract,
   unitVector,
-  type Bounds,
   type Point3,
-  type Polygon,
   type RigidMap,
 } from '../geometry/index.ts';
-import { defined, memo } from '../units/index.ts';
+import { defined } from '../units/index.ts';
+import { carriedPiece, foamPieces, type FoamPiece } from './foam-pieces.ts';
 import type { FoldTree } from './fold-tree.ts';
-import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
-import { movedIn, type PlateSolid } from './plate-solid.ts';
+import { fold, foldedBy, type FoldedPlates } from './fold.ts';
+import type { PlateSolid } from './plate-solid.ts';
 import type { Hinge } from './plates.ts';
 
 /** Two plates that are in each other, and how deep at most, in mm. */
@@ -42,16 +35,11 @@ export interface CarriedSolid {
 export const CLASH_MM = 0.01;
 /** Creased foam presses together; so do neighbours of a groove by what their knife leaves. Deeper than this share of the board is a clash. */
 const PRESSED_SHARE = 0.35;
-const EDGE_SAMPLES = [0.1, 0.3, 0.5, 0.7, 0.9];
 
 interface Placed {
   readonly solid: PlateSolid;
-  readonly map: RigidMap;
-  readonly back: RigidMap;
-  readonly corners: readonly Point3[];
-  readonly edges: readonly (readonly [Point3, Point3])[];
+  readonly pieces: readonly (FoamPiece & { readonly box: Box })[];
   readonly box: Box;
-  readonly ground: Bounds;
 }
 interface Box {
   readonly low: Point3;
@@ -59,20 +47,11 @@ interface Box {
 }
 
 function placed({ solid, map }: CarriedSolid): Placed {
-  const low = solid.bottom.map((p) => placedPoint(map, p, 0)),
-    high = solid.top.map((p) => placedPoint(map, p, solid.thicknessMm));
-  const ring = (points: readonly Point3[]): readonly (readonly [Point3, Point3])[] =>
-    points.map((p, index) => [p, points[(index + 1) % points.length]!] as const);
-  const corners = [...low, ...high];
-  return {
-    solid,
-    map,
-    back: invertRigid(map),
-    corners,
-    edges: [...ring(low), ...ring(high), ...low.map((p, index) => [p, high[index]!] as const)],
-    box: boxOf(corners),
-    ground: boundsOf(solid.plate.outer),
-  };
+  const pieces = foamPieces(solid).map((piece) => {
+    const carried = carriedPiece(piece, map);
+    return { ...carried, box: boxOf(carried.corners) };
+  });
+  return { solid, pieces, box: boxOf(pieces.flatMap(({ box: { low, high } }) => [low, high])) };
 }
 function boxOf(points: readonly Point3[]): Box {
   const low = { x: Infinity, y: Infinity, z: Infinity },
@@ -95,93 +74,30 @@ const isApart = ({ low: a, high: b }: Box, { low: c, high: d }: Box): boolean =>
   b.z < c.z + CLASH_MM ||
   d.z < a.z + CLASH_MM;
 
-/** How deep a point in a plate's own frame lies in its foam; 0 outside. */
-function depthIn({ bottom, top, holes, thicknessMm }: PlateSolid, p: Point3): number {
-  if (p.z <= 0 || p.z >= thicknessMm) return 0;
-  const level: Polygon =
-    bottom === top ? bottom : bottom.map((corner, index) => interpolate(corner, top[index]!, p.z / thicknessMm));
-  if (!isInside(p, level) || holes.some((hole) => isInside(p, hole))) return 0;
-  return Math.min(p.z, thicknessMm - p.z, distanceToEdge(p, level));
+/** Whether all of a piece lies beyond one of another's sides, but for what counts as touching. */
+const isBeyondASide = (piece: FoamPiece, { sides }: FoamPiece): boolean =>
+  sides.some(({ normal, mostMm }) => piece.corners.every((corner) => dot3(normal, corner) > mostMm - CLASH_MM));
+
+/** How thick the foam is that is in both of two convex pieces: the largest ball in it tells. */
+function sharedThickness(a: FoamPiece, b: FoamPiece): number {
+  if (isBeyondASide(a, b) || isBeyondASide(b, a)) return 0;
+  const sides = [...a.sides, ...b.sides];
+  const ball = furthestWithin(
+    sides.map(({ normal, mostMm }) => ({ normal: [normal.x, normal.y, normal.z, 1], most: mostMm })),
+    [0, 0, 0, 1],
+  );
+  if (!ball) return 0;
+  const centre = point3(ball[0]!, ball[1]!, ball[2]!);
+  return 2 * Math.max(0, Math.min(...sides.map(({ normal, mostMm }) => mostMm - dot3(normal, centre))));
 }
-
-/** Shares of a plate's thickness at which rings are laid within it, and how far in from its sides. */
-const LEVELS = [0.1, 0.5, 0.9],
-  INSETS = [0.1, 0.5];
-
-/** Rings within a plate, as the edges of its flat part: plates that lie flush in each other share their corners' planes, not these. */
-const ringsWithin = memo((solid: PlateSolid): readonly (readonly [Point3, Point3])[] => {
-  const { bottom, top, thicknessMm } = solid;
-  return LEVELS.flatMap((level) => {
-    const whole = bottom === top ? bottom : bottom.map((p, index) => interpolate(p, top[index]!, level));
-    const ring = whole.filter((p, index) => distance(p, whole[(index + 1) % whole.length]!) > 1e-6);
-    if (ring.length < 3) return [];
-    return INSETS.flatMap((inset) => {
-      const inner = movedIn(
-        ring,
-        ring.map(() => inset * thicknessMm),
-      ).map(({ x, y }) => ({ x, y, z: level * thicknessMm }));
-      return inner.map((p, index) => [p, inner[(index + 1) % inner.length]!] as const);
-    });
-  });
-});
-
-/** How deep rings within one plate lie in another. */
-function depthWithin({ solid, map }: Placed, outer: Placed): number {
-  const over = composeRigid(map, outer.back),
-    {
-      ground: box,
-      solid: { thicknessMm },
-    } = outer;
-  let deepest = 0;
-  for (const [a, b] of ringsWithin(solid)) {
-    const [p, q] = [applyRigid(over, a), applyRigid(over, b)];
-    if (
-      (p.z <= 0 && q.z <= 0) ||
-      (p.z >= thicknessMm && q.z >= thicknessMm) ||
-      (p.x <= box.minX && q.x <= box.minX) ||
-      (p.x >= box.maxX && q.x >= box.maxX) ||
-      (p.y <= box.minY && q.y <= box.minY) ||
-      (p.y >= box.maxY && q.y >= box.maxY)
-    )
-      continue;
-    for (const sample of RING_SAMPLES) deepest = Math.max(deepest, depthIn(outer.solid, interpolate3(p, q, sample)));
-  }
-  return deepest;
-}
-const RING_SAMPLES = [0, 0.2, 0.4, 0.6, 0.8];
 
 /** How deep two plates are in each other. */
-const depthBetween = (a: Placed, b: Placed): number =>
-  Math.max(depthOf(a, b), depthOf(b, a), depthWithin(a, b), depthWithin(b, a));
-
-/** How deep one plate's corners and edges lie in another. */
-function depthOf(inner: Placed, outer: Placed): number {
-  const {
-    ground: box,
-    solid: { thicknessMm },
-  } = outer;
+function depthBetween(a: Placed, b: Placed): number {
   let deepest = 0;
-  const look = (p: Point3): void => {
-    if (p.z > 0 && p.z < thicknessMm && p.x > box.minX && p.x < box.maxX && p.y > box.minY && p.y < box.maxY)
-      deepest = Math.max(deepest, depthIn(outer.solid, p));
-  };
-  const corners = new Map(inner.corners.map((corner) => [corner, applyRigid(outer.back, corner)]));
-  for (const corner of corners.values()) look(corner);
-  for (const [a, b] of inner.edges) {
-    const [p, q] = [corners.get(a)!, corners.get(b)!];
-    const isBeside =
-      (p.x <= box.minX && q.x <= box.minX) ||
-      (p.x >= box.maxX && q.x >= box.maxX) ||
-      (p.y <= box.minY && q.y <= box.minY) ||
-      (p.y >= box.maxY && q.y >= box.maxY) ||
-      (p.z <= 0 && q.z <= 0) ||
-      (p.z >= thicknessMm && q.z >= thicknessMm);
-    if (isBeside) continue;
-    const [low, high] = [Math.max(0, Math.min(p.z, q.z)), Math.min(thicknessMm, Math.max(p.z, q.z))];
-    if (high - low <= 0 && (p.z <= 0 || p.z >= thicknessMm)) continue;
-    const share = (z: number): number => (Math.abs(q.z - p.z) < 1e-9 ? 0 : (z - p.z) / (q.z - p.z));
-    const [s, t] = Math.abs(q.z - p.z) < 1e-9 ? [0, 1] : [share(low), share(high)];
-    for (const sample of EDGE_SAMPLES) look(interpolate3(p, q, s + (t - s) * sample));
+  for (const own of a.pieces) {
+    if (isApart(own.box, b.box)) continue;
+    for (const other of b.pieces)
+      if (!isApart(own.box, other.box)) deepest = Math.max(deepest, sharedThickness(own, other));
   }
   return deepest;
 }
@@ -250,7 +166,8 @@ function mouthOf(solids: readonly PlateSolid[], { left, right, from, to, zMm }: 
 /**
  * Plates that are in each other as they lie. Neighbours at a crease press their foam together, which is not counted until it would crush.
  * @param isWanted which pairs of plates are looked at
- * @source corners, edges and rings within each plate are looked for in the other's own frame; depth is the distance to its nearest side
+ * @source plates as convex pieces; two of them are in each other where a ball has room in both, whose greatest diameter is found by linear
+ * programming
  */
 export function clashesOf(
   solids: readonly PlateSolid[],

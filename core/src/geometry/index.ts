@@ -103,3 +103,5 @@ export {
   scaling,
   translation,
 } from './transform.ts';
+export { convexPieces, isConvex } from './convex-pieces.ts';
+export { type HalfSpace, furthestWithin } from './linear-program.ts';

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, boxSide, groove, made, plate, polygonPart, withLine } from '../../test/samples.ts';
 import { foldsInOrder } from '../folds/index.ts';
 import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
@@ -77,9 +78,9 @@ test('parts within a millimetre of a page’s room, either way round and of ever
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: oracleRuns(60) },
   );
-});
+}, 600_000);
 
 test.each([
   ['A4', 100, 253],

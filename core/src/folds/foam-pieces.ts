@@ -1,0 +1,110 @@
+import {
+  applyRigid,
+  convexPieces,
+  counterClockwise,
+  cross3,
+  distance,
+  dot,
+  dot3,
+  intersectionOf,
+  isInside,
+  leftOf,
+  point3,
+  polygonArea,
+  signedArea,
+  subtract,
+  subtract3,
+  times3,
+  turnVector,
+  unit3,
+  unitVector,
+  type Point3,
+  type Polygon,
+  type RigidMap,
+} from '../geometry/index.ts';
+import { memo } from '../units/index.ts';
+import type { PlateSolid } from './plate-solid.ts';
+
+/** A side of a convex piece of foam: places on its inside have `normal · p` of at most `mostMm`. */
+export interface FoamSide {
+  readonly normal: Point3;
+  readonly mostMm: number;
+}
+/** A convex piece of foam. */
+export interface FoamPiece {
+  readonly sides: readonly FoamSide[];
+  readonly corners: readonly Point3[];
+}
+
+const LEAST_PIECE_MM2 = 1e-6;
+
+/**
+ * The foam of a plate as convex pieces, in the plate's own frame: what stands upright between its skins, and a wedge along every side that
+ * is cut at a slant.
+ */
+export const foamPieces = memo((solid: PlateSolid): readonly FoamPiece[] => {
+  const { bottom, top, holes, thicknessMm } = solid;
+  if (bottom === top) return uprights(bottom, holes, thicknessMm);
+  const core = intersectionOf([bottom], [top]);
+  const outers = core.filter((ring) => signedArea(ring) > LEAST_PIECE_MM2),
+    inners = core.filter((ring) => signedArea(ring) < -LEAST_PIECE_MM2);
+  return [
+    ...outers.flatMap((outer) =>
+      uprights(
+        outer,
+        [...inners, ...holes].filter((hole) => isInside(hole[0]!, outer)),
+        thicknessMm,
+      ),
+    ),
+    ...bottom.flatMap((_, index) => wedges(solid, index)),
+  ];
+});
+
+const uprights = (outer: Polygon, holes: readonly Polygon[], thicknessMm: number): readonly FoamPiece[] =>
+  convexPieces(outer, holes)
+    .filter((ring) => polygonArea(ring) > LEAST_PIECE_MM2)
+    .map((ring) => upright(ring, thicknessMm));
+
+/** A convex ring as foam from skin to skin. */
+function upright(ring: Polygon, thicknessMm: number): FoamPiece {
+  const walls = ring.flatMap((from, index): readonly FoamSide[] => {
+    const to = ring[(index + 1) % ring.length]!;
+    if (Math.hypot(to.x - from.x, to.y - from.y) < 1e-9) return [];
+    const { x, y } = leftOf(unitVector(from, to));
+    return [{ normal: point3(-x, -y, 0), mostMm: dot({ x: -x, y: -y }, from) }];
+  });
+  return {
+    sides: [...walls, ...skins(thicknessMm)],
+    corners: ring.flatMap(({ x, y }) => [point3(x, y, 0), point3(x, y, thicknessMm)]),
+  };
+}
+const skins = (thicknessMm: number): readonly FoamSide[] => [
+  { normal: point3(0, 0, -1), mostMm: 0 },
+  { normal: point3(0, 0, 1), mostMm: thicknessMm },
+];
+
+/** The foam between a slanted side and the upright core. */
+function wedges({ bottom, top, thicknessMm }: PlateSolid, index: number): readonly FoamPiece[] {
+  const next = (index + 1) % bottom.length;
+  const low = [bottom[index]!, bottom[next]!] as const,
+    high = [top[index]!, top[next]!] as const;
+  const ground = [low[0], low[1], high[1], high[0]];
+  if (polygonArea(ground) < LEAST_PIECE_MM2) return [];
+  const corners = [...low.map(({ x, y }) => point3(x, y, 0)), ...high.map(({ x, y }) => point3(x, y, thicknessMm))];
+  const [from, to] = distance(...low) > distance(...high) ? low : high;
+  const along = subtract(to, from),
+    inward = leftOf(along);
+  const normal = unit3(cross3(point3(along.x, along.y, 0), subtract3(corners[2]!, corners[0]!)));
+  const slant = dot(normal, inward) < 0 ? normal : times3(normal, -1);
+  const { sides } = upright(counterClockwise(ground), thicknessMm);
+  return [{ sides: [...sides, { normal: slant, mostMm: dot3(slant, corners[0]!) }], corners }];
+}
+
+/** A piece carried to where its plate lies. */
+export const carriedPiece = ({ sides, corners }: FoamPiece, map: RigidMap): FoamPiece => ({
+  sides: sides.map(({ normal, mostMm }) => {
+    const turned = turnVector(map, normal);
+    return { normal: turned, mostMm: mostMm + dot3(turned, map.origin) };
+  }),
+  corners: corners.map((corner) => applyRigid(map, corner)),
+});

@@ -109,9 +109,17 @@ export function movedIn(ring: Polygon, by: readonly number[]): Polygon {
         return isGone ? [{ at, length: sides[side]!.length }] : [];
       })
       .sort((a, b) => a.length - b.length)[0];
-    if (!gone || left.length <= 3) return ring.map((corner, index) => cornerOf(index, left, corners) ?? corner);
+    if (!gone) return ring.map((corner, index) => cornerOf(index, left, corners) ?? corner);
+    if (left.length <= 3) return ring.map(() => lastLeft(ring, sides));
     left.splice(gone.at, 1);
   }
+}
+
+/** The corner that sides which move over the whole ring come to last: nothing else is left of it. */
+function lastLeft(ring: Polygon, sides: readonly Side[]): Point {
+  const insideBy = (p: Point): number =>
+    Math.min(...sides.map(({ from, along }) => dot(subtract(p, from), leftOf(along))));
+  return ring.reduce((best, p) => (insideBy(p) > insideBy(best) ? p : best));
 }
 
 interface Side {

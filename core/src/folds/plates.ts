@@ -88,10 +88,10 @@ export function platesOf(part: ResolvedPart): FlatPlates {
   ].flatMap(sliverAlong);
   const strips = unionOf(trenches.flatMap(({ area }) => area.map(counterClockwise)));
   const foam = differenceOf(strips.length > 0 ? differenceOf(body, strips) : body, unionOf(slivers));
+  // A fold that ends beside a corner of a flattened curve ends where it was drawn: its own ends come first.
   const known = [
-    ...body.flat(),
-    ...cuts.flat(),
-    ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat())),
+    [...cuts.flat(), ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat()))],
+    body.flat(),
   ];
   const board = piecesOf(foam)
     .map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const }))
@@ -150,8 +150,11 @@ function stripEdges(
 /** Corners nearer together than this are the nicks of cuts that ran on past an edge. */
 const NICK_MM = 3 * OVERRUN_MM;
 
-/** A ring without the nicks that cuts leave: each becomes the one corner that was drawn there. */
-function withoutNicks(ring: Polygon, known: readonly Point[]): Polygon {
+/**
+ * A ring without the nicks that cuts leave: each becomes the one corner that was drawn there.
+ * @param known corners that were drawn, those that count first in front
+ */
+function withoutNicks(ring: Polygon, known: readonly (readonly Point[])[]): Polygon {
   const isApart = (index: number): boolean =>
     distance(ring[index]!, ring[(index + ring.length - 1) % ring.length]!) > NICK_MM;
   const first = ring.findIndex((_, index) => isApart(index));
@@ -164,12 +167,22 @@ function withoutNicks(ring: Polygon, known: readonly Point[]): Polygon {
     else clusters.push([p]);
   }
   return clusters.map((cluster) => {
-    const near = known.reduce<{ p: Point; d: number } | undefined>((best, p) => {
-      const d = distance(p, cluster[0]!);
-      return d <= NICK_MM && (!best || d < best.d) ? { p, d } : best;
-    }, undefined);
-    return near?.p ?? cluster[0]!;
+    for (const corners of known) {
+      const near = nearestOf(corners, cluster);
+      if (near) return near;
+    }
+    return cluster[0]!;
   });
+}
+
+/** The corner nearest to one of a cluster's, within the size of a nick. */
+function nearestOf(corners: readonly Point[], cluster: readonly Point[]): Point | undefined {
+  let nearest: { readonly p: Point; readonly mm: number } | undefined;
+  for (const p of corners) {
+    const mm = Math.min(...cluster.map((own) => distance(own, p)));
+    if (mm <= NICK_MM && (!nearest || mm < nearest.mm)) nearest = { p, mm };
+  }
+  return nearest?.p;
 }
 
 /** The connected pieces of a region, each with its holes. */

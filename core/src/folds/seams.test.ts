@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { after, groove, made, plate, withLine } from '../../test/samples.ts';
+import { oracleRuns } from '../../test/oracle-runs.ts';
+import { after, groove, made, outlined, plate, withLine } from '../../test/samples.ts';
 import type { PartCommand } from '../editing/index.ts';
 import type { OperationDraft } from '../operations/index.ts';
 import { emptyPart, outlineOf, type Part } from '../part/index.ts';
-import { polygonDraft } from '../paths/index.ts';
+import { circleDraft, polygonDraft } from '../paths/index.ts';
 import { resolve } from '../resolve/index.ts';
 import { foldOrder } from './fold-order.ts';
 import { foldReport } from './fold-report.ts';
@@ -149,6 +150,17 @@ describe('interference', () => {
       { numRuns: 60 },
     );
   });
+  test('a groove anywhere across a disc presses nowhere and leaves two plates', () => {
+    const disc = outlined(circleDraft({ x: 0, y: 0 }, 60));
+    const steps = oracleRuns(50);
+    for (let step = 0; step <= steps; step++) {
+      const y = -55 + (110 * step) / steps;
+      const half = Math.sqrt(60 ** 2 - y ** 2);
+      const folded = plateBody(withLine(disc, [-half, y], [half, y], groove(90)), context())!;
+      expect([y, folded.tree.plates.length]).toEqual([y, 2]);
+      expect([y, clashesOf(folded.solids, folded.tree, folded.maps).map(({ depthMm }) => depthMm)]).toEqual([y, []]);
+    }
+  }, 600_000);
   test('a wall that meets another in its way is found on the way, with its depth', () => {
     // Two walls of 40 stand on a floor of 40 and bend in by 90°, 30 each: there is room for 20 each.
     let part = plate(100, 40 + 2 * 70);

@@ -6,3 +6,4 @@ export type { Alignment } from './path/align-paths.ts';
 export type { Motion } from './path/arrange-paths.ts';
 export { type CopiedPaths, copiedFrom } from './path/paste-paths.ts';
 export { foldReach } from './work/extend-fold.ts';
+export { flatStripOf } from './work/fold-strip.ts';

@@ -1,4 +1,4 @@
-import { flatStrip, type StripSide } from '../../allowance/index.ts';
+import { flatStrip, type FlatStrip, type StripSide } from '../../allowance/index.ts';
 import { operationDraft, traitsOf, workOfTurn, type FoldStyle, type OperationDraft } from '../../operations/index.ts';
 import { outlineOf, type Part } from '../../part/index.ts';
 import { rectangleDraft } from '../../paths/index.ts';
@@ -15,16 +15,40 @@ function operationFor(style: FoldStyle, foldDegrees: number): OperationDraft | s
   return cannot ?? ({ ...operationDraft(style), ...workOfTurn(style, foldDegrees) } as OperationDraft);
 }
 
+/** A fold of a strip: how far it turns, whichever way its style folds, and the style. */
+export interface StyledFold {
+  readonly foldDegrees: number;
+  readonly style: FoldStyle;
+}
+
+/**
+ * The flat strip that folds to wanted sizes in the styles of its folds: a slit folds away from the face, so that its skin lies inside.
+ * @throws CoreError OUT_OF_RANGE as flatStrip
+ */
+export const flatStripOf = (
+  sides: readonly StripSide[],
+  folds: readonly StyledFold[],
+  thicknessMm: number,
+): FlatStrip =>
+  flatStrip(
+    sides,
+    folds.map(({ foldDegrees, style }) => {
+      const { sign, leavesStrip } = traitsOf(style).fold!;
+      return { foldDegrees: sign * foldDegrees, isTrench: leavesStrip === true };
+    }),
+    thicknessMm,
+  );
+
 /**
  * Draws a strip that folds to wanted sizes: a channel, a box, a doubled spar. Sides follow each other upwards, folds run across.
- * @param args sizes outside or inside, in mm; folds toward the face, one fewer than sides; `lengthMm` along the folds
+ * @param args sizes outside or inside, in mm; folds by their turn, one fewer than sides; `lengthMm` along the folds
  */
 export function foldStrip(
   part: Part,
   args: {
     readonly lengthMm: number;
     readonly sides: readonly StripSide[];
-    readonly folds: readonly { readonly foldDegrees: number; readonly style: FoldStyle }[];
+    readonly folds: readonly StyledFold[];
     readonly thicknessMm: number;
   },
 ): CommandResult {
@@ -36,11 +60,7 @@ export function foldStrip(
   const wrong = folds.find(({ foldDegrees }) => !(foldDegrees > 0 && foldDegrees <= 180));
   if (wrong) return refused(`A strip folds by more than 0° and up to 180°, got ${wrong.foldDegrees}.`);
   try {
-    const { lines, lengthMm: heightMm } = flatStrip(
-      sides,
-      folds.map(({ foldDegrees, style }) => ({ foldDegrees, isTrench: traitsOf(style).fold!.leavesStrip === true })),
-      thicknessMm,
-    );
+    const { lines, lengthMm: heightMm } = flatStripOf(sides, folds, thicknessMm);
     const drawn = drawOutline(part, { draft: rectangleDraft({ x: 0, y: 0 }, lengthMm, heightMm) });
     return lines.reduce<CommandResult>((now, y, index) => {
       if (!now.ok) return now;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
-import { flatStrip, type StripSide } from '@grain-fold/core/allowance';
-import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
+import type { StripSide } from '@grain-fold/core/allowance';
+import { applyCommand, flatStripOf, type PartCommand } from '@grain-fold/core/editing';
 import { USUAL_FOLDS, type FoldStyle } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
@@ -46,11 +46,7 @@ const command = computed<PartCommand>(() => ({
 const told = computed(() => {
   const result = applyCommand(props.part, command.value);
   if (!result.ok) return result.message;
-  const flat = flatStrip(
-    strip.sides,
-    folds.value.map(({ foldDegrees, style }) => ({ foldDegrees, isTrench: style === 'trench' })),
-    props.thicknessMm,
-  );
+  const flat = flatStripOf(strip.sides, folds.value, props.thicknessMm);
   return `Flat it is ${formatLengthWithUnit(strip.lengthMm, work.unit)} × ${formatLengthWithUnit(flat.lengthMm, work.unit)}, with folds at ${flat.lines.map((y) => formatLengthWithUnit(y, work.unit)).join(', ')}.`;
 });
 function addSide(): void {

@@ -76,14 +76,18 @@ describe('a section made of creases', () => {
         }),
       );
     fc.assert(
-      fc.property(fc.array(fc.double({ min: -2, max: 2, noNaN: true }), { minLength: 6, maxLength: 9 }), (heights) => {
-        const points = heights.map((y, index) => ({ x: index * 10, y }));
-        const inner = points.slice(1, -1).map((_, index) => index + 1);
-        const tried = inner.flatMap((i) =>
-          inner.filter((j) => j > i).map((j) => offOf(points, [0, i, j, points.length - 1])),
-        );
-        expect(creasedSection(points, 2).deviationMm).toBeCloseTo(Math.min(...tried), 9);
-      }),
+      fc.property(
+        fc.array(fc.double({ min: -1.5, max: 1.5, noNaN: true }), { minLength: 6, maxLength: 9 }),
+        (heights) => {
+          // Heights that no crease has to turn by more than 35° for.
+          const points = heights.map((y, index) => ({ x: index * 10, y }));
+          const inner = points.slice(1, -1).map((_, index) => index + 1);
+          const tried = inner.flatMap((i) =>
+            inner.filter((j) => j > i).map((j) => offOf(points, [0, i, j, points.length - 1])),
+          );
+          expect(creasedSection(points, 2).deviationMm).toBeCloseTo(Math.min(...tried), 9);
+        },
+      ),
     );
   });
   test('too few creases for the bend, or more than the curve has room for, are refused', () => {

@@ -20,6 +20,7 @@ export type FaultCode =
   | 'FOLDS_CROSS'
   | 'FOLD_CURVED'
   | 'FOLD_SHORT'
+  | 'WORK_SLANT'
   | 'PART_TOO_LARGE'
   | 'BOARD_MISSING'
   | 'WEB_NARROW'

@@ -8,10 +8,11 @@ import {
   midpoint,
   type Point,
 } from '../geometry/index.ts';
-import { canFold, isThroughCut, traitsOf, type Operation } from '../operations/index.ts';
+import { canFold, isThroughCut, tooSlantEnds, traitsOf, type Operation } from '../operations/index.ts';
 import { findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
-import { foundLips } from '../resolve/index.ts';
+import { foundLips, type ResolvedPart } from '../resolve/index.ts';
+import { formatAngle, formatLengthWithUnit } from '../units/index.ts';
 import type { Fault } from './fault.ts';
 
 /** How near a fold's end must come to an edge, in mm: the width of a knife cut. */
@@ -23,6 +24,25 @@ export function foldFaults(part: Part): readonly Fault[] {
   return part.operations
     .filter((operation) => canFold(operation.kind) && part.lines.some((line) => line.id === operation.on.pathId))
     .flatMap((operation) => [...curved(part, operation), ...short(part, operation)]);
+}
+
+/** Work that meets an edge at so slant an angle that it cannot be run to it. */
+export function slantFaults({ id, name, strokes, outer, holeRings }: ResolvedPart): readonly Fault[] {
+  if (outer.length === 0) return [];
+  const body = [outer, ...holeRings];
+  return strokes.flatMap((stroke) => {
+    if (stroke.closed || !traitsOf(stroke.kind).plateSide || stroke.widthMm <= 0) return [];
+    const ends = stroke.paths.flatMap((path) => tooSlantEnds(flattenOpenPath(path, 0.05), stroke.widthMm, body));
+    return ends.slice(0, 1).map(({ at, toEdgeDegrees }): Fault => ({
+      code: 'WORK_SLANT',
+      partId: id,
+      targetId: stroke.operationId,
+      place: at,
+      title: `This ${traitsOf(stroke.kind).word} meets an edge of ${name} at ${formatAngle(toEdgeDegrees)}`,
+      detail: `Its ${formatLengthWithUnit(stroke.widthMm, 'mm')} of width cannot be run to the edge there: turn the line, or end it elsewhere.`,
+      mend: { label: 'Remove it', command: { name: 'removeOperation', args: { operationId: stroke.operationId } } },
+    }));
+  });
 }
 
 /** Bevels on a line within the part that have no second beside them. */

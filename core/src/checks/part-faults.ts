@@ -6,7 +6,7 @@ import { expandPart, type ExpandContext, type ResolvedPart } from '../resolve/in
 import type { Board, TurnStep } from '../stock/index.ts';
 import { drawingFaults, grainFaults } from './drawing-checks.ts';
 import type { Fault, Mend } from './fault.ts';
-import { foldFaults, lipFaults } from './fold-checks.ts';
+import { foldFaults, lipFaults, slantFaults } from './fold-checks.ts';
 import { holeFaults } from './hole-checks.ts';
 import { lineFaults } from './line-checks.ts';
 import { outlineFaults } from './outline-checks.ts';
@@ -44,6 +44,7 @@ export function partFaults(
     ...webFaults(part, resolved.thicknessMm, drawn.sizing === 'fixed' ? 1 : context.scale),
     ...operationFaultsOf(part, resolved.thicknessMm),
     ...foldFaults(part),
+    ...slantFaults(resolved),
     ...lipFaults(part, resolved.thicknessMm),
     ...slotFaults(part, context.boards),
     ...sizeFaults(part, resolved, context.boards, context.scale, context.edgeMarginMm, context.turnStep),

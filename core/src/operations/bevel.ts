@@ -1,7 +1,7 @@
 import { bevelRun, STEEPEST_BEVEL_DEGREES } from '../allowance/index.ts';
-import { bandAlong, intersectionOf } from '../geometry/index.ts';
 import { hatching, run } from '../marks/index.ts';
 import { formatAngle } from '../units/index.ts';
+import { bandOn } from './band.ts';
 import type { OperationBase } from './operation-base.ts';
 import { ANGLE_BOUNDS } from './operation-field.ts';
 import type { OperationTraits } from './operation-kind.ts';
@@ -34,11 +34,7 @@ export const bevel: OperationTraits<Bevel> = {
   defaults: { kind: 'bevel', face: 'face', bevelDegrees: 45 },
   trueWidthMm: runOf,
   // The band straddles the edge with twice the run; what lies within the part is the bevel.
-  area: (operation, site) =>
-    intersectionOf(
-      site.runs.flatMap((one) => bandAlong(one, 2 * runOf(operation, site.thicknessMm))),
-      site.body,
-    ),
+  area: (operation, site) => bandOn(site, 2 * runOf(operation, site.thicknessMm)),
   cutFace: ({ widthMm }) => ({ kind: 'slopes', reachMm: widthMm }),
   plateSide: ({ widthMm, face }) => ({ kind: 'bevel', runMm: widthMm, face }),
   caption: (operation) => `bevel ${formatAngle(operation.bevelDegrees)}`,

@@ -13,8 +13,8 @@ import {
   type GrooveCut,
   type GrooveSchool,
 } from '../allowance/index.ts';
-import { bandAlong, intersectionOf } from '../geometry/index.ts';
 import { formatAngle } from '../units/index.ts';
+import { bandOn } from './band.ts';
 import { HELD_BY } from './held-by.ts';
 import type { HingeGround, OperationBase } from './operation-base.ts';
 import { ANGLE_BOUNDS, SIZE_BOUNDS } from './operation-field.ts';
@@ -115,11 +115,7 @@ export const groove: OperationTraits<Groove> = {
   ],
   defaults: { kind: 'groove', face: 'face', foldDegrees: 90, mouthMm: 'auto' },
   trueWidthMm: mouthOf,
-  area: (operation, site) =>
-    intersectionOf(
-      site.runs.flatMap((run) => bandAlong(run, mouthOf(operation, site.thicknessMm))),
-      site.body,
-    ),
+  area: (operation, site) => bandOn(site, mouthOf(operation, site.thicknessMm)),
   cutFace: ({ widthMm }) => ({ kind: 'slopes', reachMm: widthMm / 2 }),
   plateSide: ({ widthMm, face, cut }) => ({
     kind: 'groove',

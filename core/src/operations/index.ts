@@ -1,3 +1,4 @@
+export { STEEPEST_LEAN, tooSlantEnds } from './band.ts';
 export { type FoldDefaults, type FoldStyle, USUAL_FOLDS, leavesToAirframe, withFoldDefaults } from './fold-defaults.ts';
 export { cutOf } from './groove.ts';
 export type { Operation, OperationDraft, OperationKind, Stroke } from './kinds.ts';

@@ -8,6 +8,7 @@ import {
   intersectionOf,
   leftOf,
   polygonArea,
+  subtract,
   times,
   unionOf,
   unitVector,
@@ -16,7 +17,7 @@ import {
   type Polygon,
   type Region,
 } from '../geometry/index.ts';
-import { traitsOf, type Stroke } from '../operations/index.ts';
+import { STEEPEST_LEAN, traitsOf, type Stroke } from '../operations/index.ts';
 
 /** Bevels round curved edges run along many short pieces; beyond so many they are left as they are drawn. */
 const MOST_RUNS = 80;
@@ -61,13 +62,20 @@ function facesOf(stroke: Stroke, thicknessMm: number): readonly CutFace[] {
   if (!shape || shape.reachMm <= 0) return [];
   const runs = stroke.paths.flat();
   if (runs.length > MOST_RUNS || runs.some(({ kind }) => kind !== 'line')) return [];
-  return runs.flatMap(({ from, to }) => {
-    const left = leftOf(unitVector(from, to));
-    return [
-      slope(from, to, left, shape.reachMm, thicknessMm),
-      slope(from, to, times(left, -1), shape.reachMm, thicknessMm),
-    ];
-  });
+  return stroke.paths.flatMap((path) =>
+    path.flatMap(({ from, to }, index) => {
+      const along = unitVector(from, to),
+        left = leftOf(along);
+      // Work runs on to an oblique edge beyond the ends of its line: its slopes go as far; what is not its area does not count.
+      const further = times(along, stroke.closed ? 0 : STEEPEST_LEAN * shape.reachMm);
+      const start = index === 0 ? subtract(from, further) : from,
+        end = index === path.length - 1 ? add(to, further) : to;
+      return [
+        slope(start, end, left, shape.reachMm, thicknessMm),
+        slope(start, end, times(left, -1), shape.reachMm, thicknessMm),
+      ];
+    }),
+  );
 }
 
 /** Whether nothing can be deeper than a stroke: its foam is out down to the far skin. */

@@ -1,4 +1,5 @@
 import { BOARD_GRAINS, THICKEST_BOARD_MM, THINNEST_BOARD_MM } from '@grain-fold/core/stock';
+import { MOST_NODES } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
 import { PointDto } from './path.dto.ts';
@@ -21,7 +22,7 @@ export class BoardDto {
   @IsOptional()
   @IsArray()
   @ArrayMinSize(3)
-  @ArrayMaxSize(BOUNDS.nodes)
+  @ArrayMaxSize(MOST_NODES)
   @ValidateNested({ each: true })
   @Type(() => PointDto)
   outline?: PointDto[];

@@ -5,24 +5,35 @@ import {
   LONGEST_STATION_NAME,
   type FeatureKind,
 } from '@grain-fold/core/features';
-import { CENTRE_LINES, GUIDE_KINDS, FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
+import {
+  CENTRE_LINES,
+  GUIDE_KINDS,
+  FURTHEST_COORDINATE_MM,
+  IDENTIFIER,
+  LONGEST_NAME,
+  LONGEST_SHORT_NAME,
+  MOST_PATHS,
+  SMALLEST_GUIDE_RADIUS_MM,
+  WIDEST_GUIDE_TURN_DEGREES,
+  WIDEST_TURN_DEGREES,
+} from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
 import { IsFieldOfFeature } from './field-rules.ts';
 import { PointDto } from './path.dto.ts';
-import { BOUNDS, HasVariants, IsIdentifier, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
+import { HasVariants, IsIdentifier, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
 
 /** A thing with a meaning that becomes holes, lines and edges when the part is made exact. */
 export class FeatureDto {
   @Matches(/^f\d{1,12}$/, { message: 'must be "f" and a number, got $value' }) id!: string;
   @IsOneOf(FEATURE_KINDS) kind!: string;
-  @IsTextUpTo(BOUNDS.nameLength) label!: string;
+  @IsTextUpTo(LONGEST_NAME) label!: string;
   @HasVariants() variants?: string[];
 }
 /** A feature that stands at a place. */
 class PlacedFeatureDto extends FeatureDto {
   @ValidateNested() @Type(() => PointDto) at!: PointDto;
-  @IsNumberBetween(-360, 360) angleDegrees!: number;
+  @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) angleDegrees!: number;
 }
 /** An edge of the drawing. */
 export class FeatureEdgeDto {
@@ -64,16 +75,16 @@ export class GuideBaseDto {
 /** A line to draw to, that is neither cut nor printed. */
 export class GuideDto {
   @IsIdentifier() id!: string;
-  @IsTextUpTo(40) name!: string;
+  @IsTextUpTo(LONGEST_SHORT_NAME) name!: string;
   @IsOneOf(GUIDE_KINDS) kind!: string;
 }
 export class LineGuideDto extends GuideDto {
   @ValidateNested() @Type(() => PointDto) at!: PointDto;
-  @IsNumberBetween(-720, 720) angleDegrees!: number;
+  @IsNumberBetween(-WIDEST_GUIDE_TURN_DEGREES, WIDEST_GUIDE_TURN_DEGREES) angleDegrees!: number;
 }
 export class CircleGuideDto extends GuideDto {
   @ValidateNested() @Type(() => PointDto) at!: PointDto;
-  @IsNumberBetween(1e-6, FURTHEST_COORDINATE_MM) radiusMm!: number;
+  @IsNumberBetween(SMALLEST_GUIDE_RADIUS_MM, FURTHEST_COORDINATE_MM) radiusMm!: number;
 }
 export class BesideGuideDto extends GuideDto {
   @ValidateNested() @Type(() => GuideBaseDto) of!: GuideBaseDto;
@@ -98,9 +109,9 @@ export class SymmetryDto {
 /** Lines that are chosen and moved as one. */
 export class PathGroupDto {
   @IsIdentifier() id!: string;
-  @IsTextUpTo(40) name!: string;
+  @IsTextUpTo(LONGEST_SHORT_NAME) name!: string;
   @IsArray()
-  @ArrayMaxSize(BOUNDS.paths * 2)
-  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of paths' })
+  @ArrayMaxSize(MOST_PATHS * 2)
+  @Matches(IDENTIFIER, { each: true, message: 'must be ids of paths' })
   pathIds!: string[];
 }

@@ -1,7 +1,8 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { IDENTIFIER, LONGEST_NAME, MOST_NODES } from '@grain-fold/core/part';
 import { BOARD_FACES, OPERATION_KINDS, traitsOf, type OperationKind } from '@grain-fold/core/operations';
-import { BOUNDS, HasVariants, IsIdentifier, IsOneOf, IsTextUpTo } from './rules.ts';
+import { HasVariants, IsIdentifier, IsOneOf, IsTextUpTo } from './rules.ts';
 import { IsFieldOf } from './field-rules.ts';
 
 /** Where an operation runs: a whole path, or some segments of it. */
@@ -10,8 +11,8 @@ export class PlaceDto {
   @IsOptional()
   @IsArray()
   @ArrayMinSize(1)
-  @ArrayMaxSize(BOUNDS.nodes)
-  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of segments' })
+  @ArrayMaxSize(MOST_NODES)
+  @Matches(IDENTIFIER, { each: true, message: 'must be ids of segments' })
   segmentIds?: string[];
 }
 
@@ -21,7 +22,7 @@ export class OperationDto {
   @IsOneOf(OPERATION_KINDS) kind!: string;
   @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
   @IsOneOf(BOARD_FACES) face!: string;
-  @IsTextUpTo(BOUNDS.nameLength) label!: string;
+  @IsTextUpTo(LONGEST_NAME) label!: string;
   @HasVariants() variants?: string[];
 }
 

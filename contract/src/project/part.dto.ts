@@ -1,4 +1,19 @@
-import { DIMENSION_WAYS, PART_HANDS, PART_SIZINGS } from '@grain-fold/core/part';
+import {
+  DIMENSION_WAYS,
+  IDENTIFIER,
+  LONGEST_NAME,
+  LONGEST_NOTES,
+  MOST_FEATURES,
+  MOST_GUIDES,
+  MOST_IDS,
+  MOST_JOINTS,
+  MOST_NODES,
+  MOST_OPERATIONS,
+  MOST_PATHS,
+  PART_HANDS,
+  PART_SIZINGS,
+  WIDEST_TURN_DEGREES,
+} from '@grain-fold/core/part';
 import { GRAIN_RULES } from '@grain-fold/core/stock';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
@@ -15,7 +30,6 @@ import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
 import { JointDto, PlaceOfPartDto, SeamDto } from './standing.dto.ts';
 import {
-  BOUNDS,
   HasVariants,
   IsCountBetween,
   IsIdentifier,
@@ -27,7 +41,7 @@ import {
 
 /** How a part may lie on a board relative to its grain. */
 export class GrainDto {
-  @IsNumberBetween(-360, 360) directionDegrees!: number;
+  @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) directionDegrees!: number;
   @IsOneOf(GRAIN_RULES) rule!: string;
 }
 
@@ -42,22 +56,22 @@ export class DimensionDto {
 /** One drawing, seen from its face. */
 export class PartDto {
   @IsIdentifier() id!: string;
-  @IsNameUpTo(BOUNDS.nameLength) name!: string;
-  @IsTextUpTo(BOUNDS.nameLength) group!: string;
-  @IsNameUpTo(BOUNDS.nameLength) material!: string;
+  @IsNameUpTo(LONGEST_NAME) name!: string;
+  @IsTextUpTo(LONGEST_NAME) group!: string;
+  @IsNameUpTo(LONGEST_NAME) material!: string;
   @IsCountBetween(1, 999) quantity!: number;
   @IsOneOf(PART_HANDS) handed!: string;
   @ValidateNested() @Type(() => GrainDto) grain!: GrainDto;
   @IsOneOf(PART_SIZINGS) sizing!: string;
-  @IsTextUpTo(BOUNDS.notesLength) notes!: string;
+  @IsTextUpTo(LONGEST_NOTES) notes!: string;
   @IsArray()
-  @ArrayMaxSize(BOUNDS.paths)
+  @ArrayMaxSize(MOST_PATHS)
   @ValidateNested({ each: true })
   @Type(() => ContourDto)
   contours!: ContourDto[];
-  @IsArray() @ArrayMaxSize(BOUNDS.paths) @ValidateNested({ each: true }) @Type(() => PathDto) lines!: PathDto[];
+  @IsArray() @ArrayMaxSize(MOST_PATHS) @ValidateNested({ each: true }) @Type(() => PathDto) lines!: PathDto[];
   @IsArray()
-  @ArrayMaxSize(BOUNDS.operations)
+  @ArrayMaxSize(MOST_OPERATIONS)
   @ValidateNested({ each: true })
   @Type(() => OperationDto, {
     discriminator: { property: 'kind', subTypes: OPERATION_TYPES },
@@ -66,13 +80,13 @@ export class PartDto {
   operations!: OperationDto[];
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.operations)
+  @ArrayMaxSize(MOST_OPERATIONS)
   @ValidateNested({ each: true })
   @Type(() => DimensionDto)
   dimensions?: DimensionDto[];
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.features)
+  @ArrayMaxSize(MOST_FEATURES)
   @ValidateNested({ each: true })
   @Type(() => FeatureDto, {
     discriminator: { property: 'kind', subTypes: FEATURE_TYPES },
@@ -81,13 +95,13 @@ export class PartDto {
   features?: FeatureDto[];
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.guides)
+  @ArrayMaxSize(MOST_GUIDES)
   @ValidateNested({ each: true })
   @Type(() => GuideDto, { discriminator: { property: 'kind', subTypes: GUIDE_TYPES }, keepDiscriminatorProperty: true })
   guides?: GuideDto[];
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.nodes)
+  @ArrayMaxSize(MOST_NODES)
   @ValidateNested({ each: true })
   @Type(() => AttachmentDto)
   attachments?: AttachmentDto[];
@@ -95,26 +109,31 @@ export class PartDto {
   @IsOptional() @ValidateNested() @Type(() => SymmetryDto) symmetry?: SymmetryDto;
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.paths)
+  @ArrayMaxSize(MOST_PATHS)
   @ValidateNested({ each: true })
   @Type(() => PathGroupDto)
   pathGroups?: PathGroupDto[];
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.operations)
+  @ArrayMaxSize(MOST_OPERATIONS)
   @ValidateNested({ each: true })
   @Type(() => SeamDto)
   seams?: SeamDto[];
   /** Where its pieces stand on other parts. */
-  @IsOptional() @IsArray() @ArrayMaxSize(999) @ValidateNested({ each: true }) @Type(() => JointDto) joints?: JointDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_JOINTS)
+  @ValidateNested({ each: true })
+  @Type(() => JointDto)
+  joints?: JointDto[];
   /** Where it stands in the airframe when it stands on no other part. */
   @IsOptional() @ValidateNested() @Type(() => PlaceOfPartDto) place?: PlaceOfPartDto;
   /** Ids of its folds in the order to fold them. */
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(BOUNDS.operations)
-  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of operations' })
+  @ArrayMaxSize(MOST_OPERATIONS)
+  @Matches(IDENTIFIER, { each: true, message: 'must be ids of operations' })
   foldOrder?: string[];
   @HasVariants() variants?: string[];
-  @IsCountBetween(0, 10_000_000) lastId!: number;
+  @IsCountBetween(0, MOST_IDS) lastId!: number;
 }

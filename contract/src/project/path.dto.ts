@@ -1,8 +1,16 @@
-import { CONTOUR_ROLES, FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
+import {
+  CONTOUR_ROLES,
+  FURTHEST_COORDINATE_MM,
+  KEPT_SLOT_MM,
+  LONGEST_NAME,
+  MOST_NODES,
+  SLOT_FIT_MM,
+  STEEPEST_PLATE_SLANT_DEGREES,
+} from '@grain-fold/core/part';
 import { SIZINGS } from '@grain-fold/core/paths';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { BOUNDS, HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf } from './rules.ts';
+import { HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf } from './rules.ts';
 
 /** A point in mm, x to the right, y up, as seen from the face. */
 export class PointDto {
@@ -42,13 +50,13 @@ export class PathDto {
   @IsBoolean() closed!: boolean;
   @IsArray()
   @ArrayMinSize(2)
-  @ArrayMaxSize(BOUNDS.nodes)
+  @ArrayMaxSize(MOST_NODES)
   @ValidateNested({ each: true })
   @Type(() => NodeDto)
   nodes!: NodeDto[];
   @IsArray()
   @ArrayMinSize(1)
-  @ArrayMaxSize(BOUNDS.nodes)
+  @ArrayMaxSize(MOST_NODES)
   @ValidateNested({ each: true })
   @Type(() => SegmentDto, {
     discriminator: { property: 'kind', subTypes: SEGMENT_TYPES },
@@ -61,11 +69,11 @@ export class PathDto {
 
 /** The plate that goes through a slot; the slot's width follows its measured thickness. */
 export class PlateSlotDto {
-  @IsNameUpTo(BOUNDS.nameLength) material!: string;
-  @IsNumberBetween(-60, 60) slantDegrees!: number;
-  @IsNumberBetween(-2, 5) fitMm!: number;
+  @IsNameUpTo(LONGEST_NAME) material!: string;
+  @IsNumberBetween(-STEEPEST_PLATE_SLANT_DEGREES, STEEPEST_PLATE_SLANT_DEGREES) slantDegrees!: number;
+  @IsNumberBetween(SLOT_FIT_MM.least, SLOT_FIT_MM.most) fitMm!: number;
   /** Width that is kept whatever the plate measures. */
-  @IsOptional() @IsNumberBetween(0.001, 200) keptWidthMm?: number;
+  @IsOptional() @IsNumberBetween(KEPT_SLOT_MM.least, KEPT_SLOT_MM.most) keptWidthMm?: number;
 }
 
 /** The outline of a part, or a hole through it. */

@@ -69,17 +69,12 @@ export const HasVariants = (): PropertyDecorator =>
     Matches(/^(?=.*\S).{1,40}$/, { each: true, message: 'must be names of 1 to 40 characters' }),
   );
 
-/** Bounds that more than one class keeps. Nothing of the core here: the forms of the first page load this. */
+/** Bounds that more than one class keeps; those of a part stand in core. Nothing of the core here: the forms of the first page load this. */
 export const BOUNDS = {
   lengthMm: 10_000,
   nameLength: 80,
   notesLength: 10_000,
   parts: 500,
-  paths: 500,
-  nodes: 5000,
-  operations: 1000,
   boards: 200,
-  features: 500,
-  guides: 200,
   variants: 20,
 } as const;

@@ -1,12 +1,16 @@
-import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
+import {
+  EDGE_REFERENCE,
+  FURTHEST_COORDINATE_MM,
+  WIDEST_JOINT_TURN_DEGREES,
+  WIDEST_TURN_DEGREES,
+} from '@grain-fold/core/part';
 import { BOARD_FACES } from '@grain-fold/core/operations';
 import { Type } from 'class-transformer';
 import { IsBoolean, IsOptional, Matches, ValidateNested } from 'class-validator';
 import { IsIdentifier, IsNumberBetween, IsOneOf } from './rules.ts';
 
 /** A straight edge or line that a seam or a joint runs on: one that is drawn, or a piece of one that a feature or a mirror image makes. */
-const IsEdgeReference = (): PropertyDecorator =>
-  Matches(/^[A-Za-z0-9_-]{1,40}(~f\d{1,8}\.\d{1,8})?(~mirror)?$/, { message: 'must be the id of an edge' });
+const IsEdgeReference = (): PropertyDecorator => Matches(EDGE_REFERENCE, { message: 'must be the id of an edge' });
 
 /** Two straight edges that are meant to meet when the part is folded, or stands with another. */
 export class SeamDto {
@@ -26,9 +30,9 @@ export class AirframePointDto {
 /** Where a part stands in the airframe. */
 export class PlaceOfPartDto {
   @ValidateNested() @Type(() => AirframePointDto) at!: AirframePointDto;
-  @IsNumberBetween(-360, 360) rollDegrees!: number;
-  @IsNumberBetween(-360, 360) pitchDegrees!: number;
-  @IsNumberBetween(-360, 360) yawDegrees!: number;
+  @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) rollDegrees!: number;
+  @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) pitchDegrees!: number;
+  @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) yawDegrees!: number;
 }
 /** How a piece stands on another part. */
 export class JointDto {
@@ -38,7 +42,7 @@ export class JointDto {
   @IsIdentifier() toPartId!: string;
   @IsEdgeReference() toSegmentId!: string;
   @IsOneOf(BOARD_FACES) toSkin!: string;
-  @IsNumberBetween(-180, 180) turnDegrees!: number;
+  @IsNumberBetween(-WIDEST_JOINT_TURN_DEGREES, WIDEST_JOINT_TURN_DEGREES) turnDegrees!: number;
   @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) alongMm!: number;
   @IsBoolean({ message: 'must be true or false' }) isReversed!: boolean;
 }

@@ -1,4 +1,4 @@
-import { brokenInvariant, type Part } from '../part/index.ts';
+import { brokenInvariant, outOfBounds, type Part } from '../part/index.ts';
 import type { CommandResult } from './command.ts';
 import { changeSlot } from './features/change-slot.ts';
 import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } from './features/features.ts';
@@ -150,8 +150,8 @@ export function applyCommand(part: Part, command: PartCommand): AppliedCommand {
   const result = run(part, command.args);
   if (!result.ok) return result;
   const settled = settleGuides(part, result.part);
-  const broken = brokenInvariant(settled);
-  return broken
-    ? { ok: false, message: `That would break ${part.name}: ${broken.message}.` }
+  const broken = brokenInvariant(settled)?.message ?? outOfBounds(settled);
+  return broken !== undefined
+    ? { ok: false, message: `That would break ${part.name}: ${broken.replace(/\.$/, '')}.` }
     : { ...result, part: settled, made: madeIds(part, settled) };
 }

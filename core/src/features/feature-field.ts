@@ -35,6 +35,15 @@ export function storedBounds({ least = -TURN_DEGREES, most = TURN_DEGREES, grows
   return grows ? { least: Math.min(least, GROWN_SIZE_MM.least), most: GROWN_SIZE_MM.most } : { least, most };
 }
 
+/** Why a file cannot hold a value in a field, or undefined: what was scaled or written elsewhere may lie outside what a builder sets. */
+export function storedFieldFault(field: FeatureField, value: unknown): string | undefined {
+  if (field.kind === 'text')
+    return typeof value === 'string' && value.length <= LONGEST_FEATURE_TEXT
+      ? undefined
+      : `Words have at most ${LONGEST_FEATURE_TEXT} letters.`;
+  return featureFieldFault({ ...field, ...storedBounds(field) }, value);
+}
+
 /** Why a value that a builder sets does not suit a field, or undefined. */
 export function featureFieldFault(field: FeatureField, value: unknown): string | undefined {
   if (field.auto && value === 'auto') return undefined;

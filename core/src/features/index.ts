@@ -7,6 +7,7 @@ export {
   MOST_STATION_MARKS,
   featureFieldFault,
   storedBounds,
+  storedFieldFault,
 } from './feature-field.ts';
 export { featureFigure } from './feature-figure.ts';
 export type { FeatureContext, FeatureDrawing, FeatureFault, FeatureSite, TabRow } from './feature-kind.ts';

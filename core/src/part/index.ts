@@ -29,3 +29,25 @@ export {
 export { type PlacedDimension, dimensionEnds, dimensionValue, placedDimensions } from './placed-dimensions.ts';
 export { guideShape, placedGuides } from './placed-guides.ts';
 export { type StraightLine, lineName, straightLines } from './straight-lines.ts';
+export { outOfBounds } from './out-of-bounds.ts';
+export {
+  EDGE_REFERENCE,
+  IDENTIFIER,
+  KEPT_SLOT_MM,
+  LONGEST_NAME,
+  LONGEST_NOTES,
+  LONGEST_SHORT_NAME,
+  MOST_FEATURES,
+  MOST_GUIDES,
+  MOST_IDS,
+  MOST_JOINTS,
+  MOST_NODES,
+  MOST_OPERATIONS,
+  MOST_PATHS,
+  SLOT_FIT_MM,
+  SMALLEST_GUIDE_RADIUS_MM,
+  STEEPEST_PLATE_SLANT_DEGREES,
+  WIDEST_GUIDE_TURN_DEGREES,
+  WIDEST_JOINT_TURN_DEGREES,
+  WIDEST_TURN_DEGREES,
+} from './part-bounds.ts';

@@ -4,6 +4,10 @@ export const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 /** Degrees of an angle in radians. */
 export const degrees = (inRadians: number): number => (inRadians * 180) / Math.PI;
 
+/** The same turn within a full one either way; what is within stays as it is. */
+export const withinFullTurn = (angleDegrees: number): number =>
+  Math.abs(angleDegrees) <= 360 ? angleDegrees : angleDegrees % 360;
+
 /** The same direction in [0, 360). */
 export function normaliseDegrees(angleDegrees: number): number {
   const turned = angleDegrees % 360;

@@ -3,7 +3,7 @@ import { applyTransform, boundsOf, mirrorX, mirrorY } from '../../geometry/index
 import { mirroredOperation } from '../../operations/index.ts';
 import { guideShape, type Guide, type Contour, type DrawnLine, type Part } from '../../part/index.ts';
 import type { Segment } from '../../paths/index.ts';
-import { defined } from '../../units/index.ts';
+import { defined, withinFullTurn } from '../../units/index.ts';
 import { done, type CommandResult } from '../command.ts';
 
 /** Mirrors the whole drawing within its own box, so that it stays where it was. */
@@ -25,7 +25,7 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
     }),
   });
   const isUpright = args.across === 'vertical';
-  const turnAngle = (angleDegrees: number): number => (isUpright ? 180 - angleDegrees : -angleDegrees);
+  const turnAngle = (angleDegrees: number): number => withinFullTurn(isUpright ? 180 - angleDegrees : -angleDegrees);
   const feature = (one: Feature): Feature => {
     if (isOnEdge(one)) return one;
     // Words stay readable: they go to the image of their place but are not turned over.

@@ -1,6 +1,18 @@
 import { bulgeThrough, curvePoint, curveTangent, nearestOnCurve, type Curve } from './curve.ts';
 import type { Path } from './path.ts';
-import { add, distance, distanceToRun, dot, interpolate, subtract, times, unitVector, type Point } from './point.ts';
+import { degrees } from '../units/index.ts';
+import {
+  add,
+  cross,
+  distance,
+  distanceToRun,
+  dot,
+  interpolate,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+} from './point.ts';
 
 type Cubic = Extract<Curve, { kind: 'cubic' }>;
 
@@ -25,6 +37,34 @@ export function fitCurves(chain: readonly Point[], toleranceMm: number): Path {
     arcAlong(samples, toleranceMm) ??
     cubicsAlong(samples, directionAt(samples, 0), times(directionAt(samples, samples.length - 1), -1), toleranceMm)
   );
+}
+
+/** A ring's turn of more than this at a point is a corner: smooth stretches of a fine polygon turn by less. */
+const CORNER_DEGREES = 15;
+
+/**
+ * Few curves round a fine polygon, its corners kept.
+ * @param ring at least three points, the last not the first again
+ * @param toleranceMm greatest distance of the polygon from the curves, above 0
+ */
+export function fitRing(ring: readonly Point[], toleranceMm: number): Path {
+  const count = ring.length;
+  const isCorner = (index: number): boolean => {
+    const before = subtract(ring[index]!, ring[(index + count - 1) % count]!),
+      after = subtract(ring[(index + 1) % count]!, ring[index]!);
+    return Math.abs(degrees(Math.atan2(cross(before, after), dot(before, after)))) > CORNER_DEGREES;
+  };
+  const corners = ring.flatMap((_, index) => (isCorner(index) ? [index] : []));
+  // Without corners it is broken half way round: no curve ends where it starts.
+  const breaks = corners.length > 1 ? corners : [corners[0] ?? 0, ((corners[0] ?? 0) + Math.floor(count / 2)) % count];
+  return breaks.flatMap((from, at) => {
+    const to = breaks[(at + 1) % breaks.length]!;
+    const length = (to - from + count) % count;
+    return fitCurves(
+      Array.from({ length: length + 1 }, (_, step) => ring[(from + step) % count]!),
+      toleranceMm,
+    );
+  });
 }
 
 /** The chain with points evenly between its own, so that long runs weigh as much as short ones. */

@@ -8,9 +8,12 @@ import {
   splitCurve,
   type Curve,
 } from './curve.ts';
+import { fitRing } from './fit-path.ts';
 import { curveMeetings } from './meetings.ts';
-import { pathSignedArea, reversePath, type Path } from './path.ts';
+import { flattenClosedPath, pathLength, pathSignedArea, reversePath, type Path } from './path.ts';
 import { add, cross, distance, subtract, times, type Point } from './point.ts';
+import { signedArea } from './polygon.ts';
+import { growRegion, regionArea } from './region.ts';
 
 /** Corners of an offset keep their point, up to this many times the distance; beyond, and when round, they get an arc. */
 const SHARPEST_CORNER = 6;
@@ -18,10 +21,16 @@ const SLACK_MM = 5e-3;
 /** How true a moved cubic is to its distance. */
 const CUBIC_FIT_MM = 2e-3;
 
+/** Fineness of the polygon that an offset is checked by, how much of it may be missing along the outline, and how true a fit to it is. */
+const POLYGON_MM = 1e-3;
+const LOST_MM = 0.01;
+const FITTED_MM = 5e-3;
+
 type Cubic = Extract<Curve, { kind: 'cubic' }>;
 
 /**
- * A closed outline moved outwards by a distance (inwards below 0), exactly: lines and arcs stay what they are, cubics are fitted.
+ * A closed outline moved outwards by a distance (inwards below 0), exactly: lines and arcs stay what they are, cubics are fitted. Where
+ * sharply bent cubics leave nothing that closes, the outline is moved as a fine polygon, and lines, arcs and cubics are fitted to that.
  * @param byMm distance, finite
  * @param corners whether outer corners stay sharp or become arcs about the old corner
  * @returns the loops that are left, counter-clockwise; several when the outline falls apart, none when it vanishes
@@ -30,6 +39,16 @@ type Cubic = Extract<Curve, { kind: 'cubic' }>;
 export function offsetOutline(outline: Path, byMm: number, corners: 'sharp' | 'round' = 'sharp'): readonly Path[] {
   const path = pathSignedArea(outline) < 0 ? reversePath(outline) : outline;
   if (byMm === 0) return [path];
+  const exact = exactOffset(path, byMm, corners);
+  const ring = [flattenClosedPath(path, POLYGON_MM)];
+  const least = regionArea(growRegion(ring, byMm, POLYGON_MM)) - LOST_MM * pathLength(path) - LOST_MM;
+  if (exact.reduce((sum, loop) => sum + pathSignedArea(loop), 0) >= least) return exact;
+  return growRegion(ring, byMm, POLYGON_MM, corners)
+    .filter((loop) => signedArea(loop) > 0)
+    .map((loop) => fitRing(loop, FITTED_MM));
+}
+
+function exactOffset(path: Path, byMm: number, corners: 'sharp' | 'round'): readonly Path[] {
   const raw = rawOffset(path, byMm, corners);
   const pieces = raw.flatMap((curve, index) => {
     const cuts = raw

@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { combineOutlines } from './combine-outlines.ts';
-import { curvePoint, nearestOnCurve, type Curve } from './curve.ts';
+import { oracleRuns } from '../../test/oracle-runs.ts';
+import { selfCrossings } from './crossings.ts';
+import { curvePoint, curveTangent, nearestOnCurve, type Curve } from './curve.ts';
 import { curveMeetings } from './meetings.ts';
 import { offsetOutline } from './offset-path.ts';
-import { pathSignedArea, reversePath, transformPath, type Path } from './path.ts';
+import { flattenClosedPath, pathSignedArea, reversePath, transformPath, type Path } from './path.ts';
 import { distance, type Point } from './point.ts';
+import { isInside } from './polygon.ts';
 import { rotation, compose, translation } from './transform.ts';
 
 const ring = (points: readonly (readonly [number, number])[]): Path =>
@@ -201,6 +204,51 @@ describe('offsets', () => {
       { numRuns: 30 },
     );
   });
+  test('outlines of any cubics moved out are there, everywhere as far off as asked and nowhere nearer', () => {
+    const share = fc.double({ min: 0, max: 1, noNaN: true });
+    const outline = fc
+      .array(fc.tuple(share, share, share, share), { minLength: 3, maxLength: 7 })
+      .map((corners): Path => {
+        const places = corners.map(([turn, reach], index) => {
+          const angle = (2 * Math.PI * (index + 0.6 * turn)) / corners.length,
+            radius = 30 + 60 * reach;
+          return { x: radius * Math.cos(angle), y: radius * Math.sin(angle) };
+        });
+        return places.map((from, index): Curve => {
+          const to = places[(index + 1) % places.length]!,
+            [, , a, b] = corners[index]!;
+          if (a < 0.25) return { kind: 'line', from, to };
+          const [x, y] = [to.x - from.x, to.y - from.y];
+          const beside = (t: number, by: number): Point => ({ x: from.x + t * x + by * y, y: from.y + t * y - by * x });
+          return {
+            kind: 'cubic',
+            from,
+            to,
+            control1: beside(0.33, (a - 0.5) * 0.7),
+            control2: beside(0.67, (b - 0.5) * 0.7),
+          };
+        });
+      })
+      .filter((path) => selfCrossings(path, 0.01, true, 1).length === 0);
+    fc.assert(
+      fc.property(outline, fc.constantFrom(0.5, 3, 10), (path, by) => {
+        const out = offsetOutline(path, by, 'round');
+        const toPath = (p: Point): number => Math.min(...path.map((curve) => nearestOnCurve(curve, p).distance));
+        for (const t of [0.3, 0.5, 0.9])
+          for (const curve of out.flat()) expect(Math.abs(toPath(curvePoint(curve, t)) - by)).toBeLessThan(0.02);
+        // What lies a little nearer than the distance is all within.
+        const rings = out.map((loop) => flattenClosedPath(loop, 1e-3));
+        for (const curve of path) {
+          const { x, y } = curveTangent(curve, 0.5),
+            near = (0.9 * by) / Math.hypot(x, y);
+          const middle = curvePoint(curve, 0.5),
+            p = { x: middle.x + y * near, y: middle.y - x * near };
+          expect(rings.some((ring) => isInside(p, ring))).toBe(true);
+        }
+      }),
+      { numRuns: oracleRuns(60) },
+    );
+  }, 600_000);
   test('a smooth tip of cubics keeps its distance within a hundredth of a millimetre', () => {
     const tip: Path = [
       { kind: 'line', from: { x: 0, y: 0 }, to: { x: 60, y: 0 } },

@@ -17,13 +17,22 @@ export const differenceOf = (a: Region, b: Region): Region =>
 /** Area in mm²: holes count off. */
 export const regionArea = (region: Region): number => Math.abs(region.reduce((sum, ring) => sum + signedArea(ring), 0));
 
+/** Sharp corners of a grown region keep their point up to this many times the distance. */
+const SHARPEST_CORNER = 6;
+
 /**
- * The region grown (or shrunk, below 0) by a distance, corners rounded.
+ * The region grown (or shrunk, below 0) by a distance, corners rounded or sharp.
  * @param arcToleranceMm greatest distance between a corner's polygon and its true arc; the polygon lies inside the arc
  */
-export function growRegion(region: Region, byMm: number, arcToleranceMm = 0.01): Region {
+export function growRegion(
+  region: Region,
+  byMm: number,
+  arcToleranceMm = 0.01,
+  corners: 'round' | 'sharp' = 'round',
+): Region {
   if (byMm === 0) return region;
-  return back(inflatePathsD(out(region), byMm, JoinType.Round, EndType.Polygon, 2, PRECISION, arcToleranceMm));
+  const join = corners === 'round' ? JoinType.Round : JoinType.Miter;
+  return back(inflatePathsD(out(region), byMm, join, EndType.Polygon, SHARPEST_CORNER, PRECISION, arcToleranceMm));
 }
 
 /** The band of a given width centred on an open line, with square-cut ends at the line's ends. */

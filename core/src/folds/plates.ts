@@ -128,7 +128,9 @@ function sliverAlong(points: readonly Point[]): Region {
     ...points.slice(1, -1),
     add(last, times(unitVector(before, last), OVERRUN_MM)),
   ];
-  return bandAlong(longer, SLIVER_MM).map(counterClockwise);
+  // Round a closed line the band is a ring: its inner edge bounds what is cut out.
+  const rings = [...bandAlong(longer, SLIVER_MM)].sort((a, b) => polygonArea(b) - polygonArea(a));
+  return rings.map((ring, index) => (index === 0 ? counterClockwise(ring) : [...counterClockwise(ring)].reverse()));
 }
 
 /** Both edges of the strip that a trench takes out, the one on the right of its line first, as seen along it. */

@@ -3,6 +3,7 @@ import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, groove, made, outlined, plate, withLine } from '../../test/samples.ts';
 import type { PartCommand } from '../editing/index.ts';
 import type { OperationDraft } from '../operations/index.ts';
+import { polygonArea } from '../geometry/index.ts';
 import { emptyPart, outlineOf, type Part } from '../part/index.ts';
 import { circleDraft, polygonDraft } from '../paths/index.ts';
 import { resolve } from '../resolve/index.ts';
@@ -168,6 +169,20 @@ describe('interference', () => {
     const folded = plateBody(part, context())!;
     expect(clashOf(folded)).toMatchObject({ share: expect.any(Number), depthMm: expect.any(Number) });
   });
+});
+
+test('a loose lid is a plate of its own, and is told to fall out', () => {
+  const part = after(withLine(plate(200, 100), [0, 30], [200, 30], groove(90)), {
+    name: 'addFeature',
+    args: { kind: 'hatch', at: { x: 100, y: 65 } },
+  });
+  const folded = plateBody(part, context())!;
+  expect(folded.tree.plates).toHaveLength(3);
+  // 80 × 45 with corners of 5.
+  const areas = folded.tree.plates.map(({ outer }) => polygonArea(outer)).sort((a, b) => a - b);
+  expect(areas[0]).toBeCloseTo(80 * 45 - (4 - Math.PI) * 25, 0);
+  expect(folded.tree.loose).toHaveLength(1);
+  expect(foldReport(part, folded, 'mm').join(' ')).toContain('One piece falls out: no fold joins it to the rest.');
 });
 
 test('volume is what was drawn less what grooves and bevels take away, folded or flat', () => {

@@ -60,9 +60,20 @@ const bezierOf = (c: Cubic): Bezier =>
 const isStraight = (curve: Curve): boolean =>
   curve.kind === 'line' || (curve.kind === 'arc' && Math.abs(curve.bulge) < 1e-9);
 
-/** Length along the curve; cubics by Legendre-Gauss quadrature. */
+/** A cubic's length is true to this many mm, and it is halved at most so often to be so: each time, what a cusp hides falls to a quarter. */
+const LENGTH_MM = 1e-7;
+const MOST_HALVINGS = 14;
+
+function cubicLength(cubic: Cubic, whole: number, depth: number): number {
+  const halves = splitCurve(cubic, 0.5) as readonly [Cubic, Cubic];
+  const [head, tail] = halves.map((half) => bezierOf(half).length()) as [number, number];
+  if (Math.abs(head + tail - whole) < LENGTH_MM || depth >= MOST_HALVINGS) return head + tail;
+  return cubicLength(halves[0], head, depth + 1) + cubicLength(halves[1], tail, depth + 1);
+}
+
+/** Length along the curve; cubics by Legendre-Gauss quadrature, halved until it settles: at a cusp it does so slowly. */
 export function curveLength(curve: Curve): number {
-  if (curve.kind === 'cubic') return bezierOf(curve).length();
+  if (curve.kind === 'cubic') return cubicLength(curve, bezierOf(curve).length(), 0);
   if (isStraight(curve)) return distance(curve.from, curve.to);
   const { radius, sweep } = arcGeometry(curve as Arc);
   return radius * Math.abs(sweep);

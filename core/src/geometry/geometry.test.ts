@@ -250,3 +250,43 @@ test('the nearest place of a curve that passes by itself is found on whichever b
     ),
   );
 });
+
+test('lengths of cubics are true where they bend at a point, and for any others', () => {
+  const places = fc.record({ x: fc.integer({ min: -50, max: 50 }), y: fc.integer({ min: -50, max: 50 }) });
+  // The first has a cusp in the middle, the second runs back on itself.
+  const cusps: readonly Curve[] = [
+    {
+      kind: 'cubic',
+      from: { x: 0, y: 0 },
+      control1: { x: 100, y: 100 },
+      control2: { x: 0, y: 100 },
+      to: { x: 100, y: 0 },
+    },
+    {
+      kind: 'cubic',
+      from: { x: 0, y: 0 },
+      control1: { x: 120, y: 0 },
+      control2: { x: -20, y: 0 },
+      to: { x: 100, y: 0 },
+    },
+  ];
+  const any = fc
+    .tuple(places, places, places, places)
+    .map(([from, control1, control2, to]): Curve => ({ kind: 'cubic', from, control1, control2, to }));
+  const stepped = (curve: Curve): number => {
+    let [sum, before] = [0, curvePoint(curve, 0)];
+    for (let step = 1; step <= 20_000; step++) {
+      const now = curvePoint(curve, step / 20_000);
+      sum += Math.hypot(now.x - before.x, now.y - before.y);
+      before = now;
+    }
+    return sum;
+  };
+  for (const curve of cusps) expect(curveLength(curve)).toBeCloseTo(stepped(curve), 3);
+  fc.assert(
+    fc.property(any, (curve) => {
+      expect(Math.abs(curveLength(curve) - stepped(curve))).toBeLessThan(1e-3);
+    }),
+    { numRuns: 40 },
+  );
+});

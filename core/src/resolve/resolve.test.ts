@@ -1,9 +1,10 @@
-import { applyCommand } from '../editing/index.ts';
+import { applyCommand, type PartCommand } from '../editing/index.ts';
 import { boundsOf, polygonArea, regionArea } from '../geometry/index.ts';
 import { lineMarks } from '../linecode/index.ts';
 import { pick, snap } from '../pointing/index.ts';
 import { backView, starboardTwin } from './twin.ts';
-import { boxSide, groove, made, plate, withBevel, withLine, withRound } from '../../test/samples.ts';
+import { rectangleDraft } from '../paths/index.ts';
+import { after, boxSide, groove, made, plate, withBevel, withLine, withRound } from '../../test/samples.ts';
 
 describe('a part made exact', () => {
   const part = made(boxSide());
@@ -20,6 +21,24 @@ describe('a part made exact', () => {
     const bevel = part.strokes.find(({ kind }) => kind === 'bevel')!;
     expect(bevel.widthMm).toBeCloseTo(5 * Math.tan(Math.PI / 6), 9);
     expect(regionArea(bevel.area)).toBeCloseTo(200 * 5 * Math.tan(Math.PI / 6), 0);
+  });
+  test('holes that overlap each other or hang over the edge are cut out once', () => {
+    const hole = (x: number, y: number, width: number, height: number): PartCommand => ({
+      name: 'drawHole',
+      args: { draft: rectangleDraft({ x, y }, width, height) },
+    });
+    // 60 × 40 and 40 × 30, of which 20 × 10 is common; then one of 20 × 30 with half of it beside the plate.
+    const both = made(after(plate(200, 100), hole(20, 20, 60, 40), hole(60, 50, 40, 30)));
+    expect(both.areaMm2).toBeCloseTo(20_000 - 2400 - 1200 + 200, 2);
+    expect(both.holeRings).toHaveLength(1);
+    const over = made(after(plate(200, 100), hole(190, 30, 20, 30)));
+    expect(over.areaMm2).toBeCloseTo(20_000 - 300, 2);
+    expect(polygonArea(over.outer)).toBeCloseTo(20_000 - 300, 2);
+    // Work is done on what is left: a line through both holes has three stretches of foam.
+    const lined = made(
+      withLine(after(plate(200, 100), hole(20, 20, 60, 40), hole(60, 50, 40, 30)), [0, 55], [200, 55], groove()),
+    );
+    expect(lined.strokes[0]!.lengthMm).toBeCloseTo(20 + 100, 2);
   });
   test('a groove that runs past the part is worked only on the part', () => {
     const over = made(withLine(plate(200, 100), [-40, 50], [260, 50], groove()));

@@ -1,10 +1,16 @@
 import {
   boundsOf,
   counterClockwise,
+  differenceOf,
   flattenClosedPath,
   flattenOpenPath,
   pathLength,
+  intersectionOf,
   pathSignedArea,
+  polygonArea,
+  regionArea,
+  signedArea,
+  unionOf,
   type Bounds,
   type Path,
   type Polygon,
@@ -61,14 +67,40 @@ export const resolve = memo(
   (context) => `${context.gramsPerSquareMetre}/${expandKey(context)}`,
 );
 
+/** Holes share less than this by rounding, mm². */
+const SHARED_MM2 = 0.02;
+
+/**
+ * The foam of an outline with holes that may overlap each other or hang over the edge: each place is cut out once.
+ * @returns its rings, and the area in mm² of the holes that does not count, because another hole took it or it lies beside the part
+ */
+function solidOf(
+  outer: Polygon,
+  holes: readonly Polygon[],
+): { readonly outer: Polygon; readonly holes: readonly Polygon[]; readonly sharedMm2: number } {
+  if (outer.length === 0 || holes.length === 0) return { outer, holes, sharedMm2: 0 };
+  const cut = intersectionOf(unionOf(holes), [outer]);
+  const sharedMm2 = holes.reduce((sum, hole) => sum + polygonArea(hole), 0) - regionArea(cut);
+  if (sharedMm2 < SHARED_MM2) return { outer, holes, sharedMm2: 0 };
+  const left = [...differenceOf([outer], cut)].sort((a, b) => polygonArea(b) - polygonArea(a));
+  return {
+    outer: left.find((ring) => signedArea(ring) > 0) ?? outer,
+    holes: left.filter((ring) => signedArea(ring) < 0).map(counterClockwise),
+    sharedMm2,
+  };
+}
+
 function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
   const outer = outlineOf(part);
   const closedOuter = outer?.closed && outer.nodes.length >= 2 ? outer : undefined;
   const holes = holesOf(part).filter((hole) => hole.closed);
   const outline = closedOuter && curvesOf(closedOuter);
   const holePaths = holes.map(curvesOf);
-  const outerRing = outline ? counterClockwise(flattenClosedPath(outline, FINE_TOLERANCE_MM)) : [];
-  const holeRings = holePaths.map((path) => counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)));
+  const solid = solidOf(
+    outline ? counterClockwise(flattenClosedPath(outline, FINE_TOLERANCE_MM)) : [],
+    holePaths.map((path) => counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM))),
+  );
+  const { outer: outerRing, holes: holeRings } = solid;
   const body: Region = outline ? [outerRing, ...holeRings.map((ring) => [...ring].reverse())] : [];
   const strokes = meetingStrokes(
     part.operations.map((operation) => strokeOf(part, operation, context.thicknessMm, body)),
@@ -77,7 +109,9 @@ function resolveAnew(part: Part, context: ResolveContext): ResolvedPart {
   const areaMm2 = outline
     ? Math.max(
         0,
-        Math.abs(pathSignedArea(outline)) - holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0),
+        Math.abs(pathSignedArea(outline)) -
+          holePaths.reduce((sum, path) => sum + Math.abs(pathSignedArea(path)), 0) +
+          solid.sharedMm2,
       )
     : 0;
   const openPaths = part.contours.filter((contour) => !contour.closed).map(curvesOf);

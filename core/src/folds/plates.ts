@@ -7,6 +7,7 @@ import {
   distance,
   distanceToRun,
   dot,
+  flattenOpenPath,
   intersectionOf,
   interpolate,
   isInside,
@@ -115,7 +116,9 @@ export function platesOf(part: ResolvedPart): FlatPlates {
 /** Whether a strip of skin is left between the plates that a kind of fold joins. */
 export const leavesStrip = (kind: Stroke['kind']): boolean => traitsOf(kind).fold?.leavesStrip === true;
 
-const pointsOf = (path: Stroke['paths'][number]): readonly Point[] => [path[0]!.from, ...path.map(({ to }) => to)];
+/** Round cuts are followed this closely, in mm. */
+const ROUND_MM = 0.01;
+const pointsOf = (path: Stroke['paths'][number]): readonly Point[] => flattenOpenPath(path, ROUND_MM);
 
 /** The thin band that a cut opens, run on past both of its ends. */
 function sliverAlong(points: readonly Point[]): Region {

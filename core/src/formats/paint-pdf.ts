@@ -35,7 +35,7 @@ export const POINTS_PER_MM = 72 / 25.4;
 /** Names under which the caller registers its fonts on the document. */
 export const PDF_FONTS = ['text', 'figure', 'bold'] as const;
 
-const COLOURS = { ink: '#1d2a2f', grey: '#70787d', pale: '#e8e4d8', paper: '#ffffff' } as const;
+const COLOURS = { ink: '#000000', grey: '#70787d', pale: '#e8e4d8', paper: '#ffffff' } as const;
 
 /** Adds one page of a size in mm and paints ink on it, in exact vector millimetres. */
 export function paintPdfPage(canvas: PdfCanvas, inks: readonly Ink[], widthMm: number, heightMm: number): void {

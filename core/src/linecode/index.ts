@@ -1,1 +1,2 @@
-export { lineCode, lineMarks, lineTexts } from './line-code.ts';
+export { lineMarks, lineTexts } from './line-code.ts';
+export { type Lettering, type PlacedCaption, type TurnedBox, placeCaptions } from './place-captions.ts';

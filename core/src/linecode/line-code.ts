@@ -12,7 +12,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { type DrawnMark, type LineMark, type TextMark, type Dash, run, type Tone } from '../marks/index.ts';
+import { type DrawnMark, type TextMark, type Dash, run, type Tone } from '../marks/index.ts';
 import { traitsOf, strokePen, type Stroke } from '../operations/index.ts';
 import { dimensionEnds, type PlacedDimension } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
@@ -45,12 +45,6 @@ export const lineTexts = memo(
   ],
   (unit) => unit,
 );
-
-/** A part in the line code: its lines, then its texts. */
-export const lineCode = (part: ResolvedPart, unit: LengthUnit): readonly LineMark[] => [
-  ...lineMarks(part),
-  ...lineTexts(part, unit),
-];
 
 /** Length of the tick at either end of a dimension, in mm. */
 const DIMENSION_TICK_MM = 3;

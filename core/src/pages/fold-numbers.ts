@@ -3,11 +3,14 @@ import { textInk, type Ink } from '../ink/index.ts';
 import type { Template } from './template.ts';
 
 /** Size of the ring round a fold's number, and how far from the fold's end it stands, in mm. */
-const RING_MM = 2.6,
-  NUMBER_FROM_END_MM = 9;
+export const RING_MM = 2.6;
+const NUMBER_FROM_END_MM = 9;
 
-/** The order to fold in: a ringed number on each fold, when there is more than one. */
-export function foldNumbers({ part, folds = [] }: Template, t: Transform): readonly Ink[] {
+/** Where the number of each fold stands on the template, when there is more than one fold. */
+export function foldNumberPlaces({
+  part,
+  folds = [],
+}: Template): readonly { readonly at: Point; readonly number: number }[] {
   if (folds.length < 2) return [];
   return folds.flatMap((operationId, index) =>
     part.strokes
@@ -15,17 +18,23 @@ export function foldNumbers({ part, folds = [] }: Template, t: Transform): reado
       .flatMap(({ paths }) => {
         const path = paths[0];
         if (!path) return [];
-        const from = applyTransform(t, path[0]!.from),
-          to = applyTransform(t, path.at(-1)!.to),
-          length = distance(from, to);
-        const at = interpolate(from, to, Math.min(0.25, NUMBER_FROM_END_MM / Math.max(1, length)));
-        return [
-          ringInk(at, RING_MM),
-          textInk({ x: at.x, y: at.y - 1.1 }, String(index + 1), 3.2, { weight: 'bold', align: 'centre' }),
-        ];
+        const from = path[0]!.from,
+          to = path.at(-1)!.to;
+        const share = Math.min(0.25, NUMBER_FROM_END_MM / Math.max(1, distance(from, to)));
+        return [{ at: interpolate(from, to, share), number: index + 1 }];
       }),
   );
 }
+
+/** The order to fold in: a ringed number on each fold. */
+export const foldNumbers = (template: Template, t: Transform): readonly Ink[] =>
+  foldNumberPlaces(template).flatMap(({ at: place, number }) => {
+    const at = applyTransform(t, place);
+    return [
+      ringInk(at, RING_MM),
+      textInk({ x: at.x, y: at.y - 1.1 }, String(number), 3.2, { weight: 'bold', align: 'centre' }),
+    ];
+  });
 
 /** A ring of paper with a line round it. */
 function ringInk(at: Point, radiusMm: number): Ink {

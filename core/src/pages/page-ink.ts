@@ -21,12 +21,13 @@ import {
   legendSample,
   legendWords,
 } from '../ink/index.ts';
-import { lineCode } from '../linecode/index.ts';
-import { formatLength, MM_PER_INCH, radians, type LengthUnit } from '../units/index.ts';
-import { foldNumbers } from './fold-numbers.ts';
+import { lineMarks, placeCaptions, type TurnedBox } from '../linecode/index.ts';
+import type { TextMark } from '../marks/index.ts';
+import { degrees, formatLength, MM_PER_INCH, radians, type LengthUnit } from '../units/index.ts';
+import { foldNumberPlaces, foldNumbers, RING_MM } from './fold-numbers.ts';
 import { kindsOnPage } from './plan-pages.ts';
 import type { Page, PagePlan, PlacedTemplate, Sheet } from './sheet.ts';
-import { templateLabel } from './template.ts';
+import { templateLabel, type Template } from './template.ts';
 
 const BAR_MM = 100;
 const BAR_INCHES = 4;
@@ -63,7 +64,8 @@ function templateInkOnPage(
           label.sizeMm,
         );
   return [
-    ...lineCode(template.part, unit).flatMap((mark) => inksOfMark(mark, t)),
+    ...lineMarks(template.part).flatMap((mark) => inksOfMark(mark, t)),
+    ...captionsClear(template, t, unit).flatMap((mark) => inksOfMark(mark, t)),
     ...foldNumbers(template, t),
     textInk({ x: at.x, y: at.y + label.sizeMm * 0.35 }, label.lines[0]!, label.sizeMm, {
       weight: 'bold',
@@ -75,6 +77,29 @@ function templateInkOnPage(
     }),
     ...arrow,
   ];
+}
+
+/** Size of captions on paper in mm, and white round the name of a part. */
+const CAPTION = { letterMm: 3, heightMm: 3.6, paddingMm: 2 };
+const ROUND_LABEL_MM = 1;
+
+/** The captions of a template, clear of its name, of the numbers of its folds, of each other and of its lines. */
+function captionsClear(template: Template, t: Transform, unit: LengthUnit): readonly TextMark[] {
+  const { box } = templateLabel(template);
+  // The name stands upright on the paper, however the template lies.
+  const label: TurnedBox = {
+    at: boundsCentre(box),
+    angleDegrees: -degrees(Math.atan2(t.b, t.a)),
+    widthMm: boundsWidth(box) + 2 * ROUND_LABEL_MM,
+    heightMm: boundsHeight(box) + 2 * ROUND_LABEL_MM,
+  };
+  const numbers = foldNumberPlaces(template).map(({ at }): TurnedBox => ({
+    at,
+    angleDegrees: 0,
+    widthMm: 2 * RING_MM,
+    heightMm: 2 * RING_MM,
+  }));
+  return placeCaptions(template.part, unit, CAPTION, [label, ...numbers]).map(({ mark, at }) => ({ ...mark, at }));
 }
 
 const turnOf = (t: Transform, angleDegrees: number): Point => {

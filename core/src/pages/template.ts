@@ -1,4 +1,5 @@
 import {
+  bandAlong,
   boundsOf,
   flattenClosedPath,
   flattenOpenPath,
@@ -33,25 +34,31 @@ const SIDE_WORDS = { single: '', port: ' · port', starboard: ' · starboard' } 
 /** How much a page seam across a stroke is to be avoided. */
 const USUAL_SEAM_COST = 5;
 
+/** Width that a line of work takes from the room for a name, in mm. */
+const LINE_ROOM_MM = 0.6;
+
 const labelOf = memo(placeLabel, (pieces) => pieces);
 
 /** The label of a template, in its roomiest place, no larger than fits there. */
 export const templateLabel = ({ part, pieces }: Template): TemplateLabel => labelOf(part, pieces);
 
 function placeLabel(part: ResolvedPart, pieces: number): TemplateLabel {
-  const lines = [
+  const words = [
     part.name,
     `${pieces} off${SIDE_WORDS[part.side]} · ${part.thicknessMm.toFixed(1)} mm ${part.material}`,
   ];
   const areas = part.strokes.flatMap((stroke) => stroke.area);
-  const room = roomiestPlace(flattenRing(part), [...part.holeRings, ...areas], 2);
-  const longest = Math.max(...lines.map((line) => line.length));
+  const lines = part.strokes.flatMap(({ paths }) =>
+    paths.flatMap((path) => bandAlong(flattenOpenPath(path, 0.3), LINE_ROOM_MM)),
+  );
+  const room = roomiestPlace(flattenRing(part), [...part.holeRings, ...areas, ...lines], 2);
+  const longest = Math.max(...words.map((line) => line.length));
   const sizeMm = Math.max(1.6, Math.min(3.4, (room.distance * 1.8) / (longest * 0.25)));
   const halfWidth = longest * sizeMm * 0.24,
     halfHeight = sizeMm * 1.3;
   return {
     at: room.place,
-    lines,
+    lines: words,
     sizeMm,
     box: {
       minX: room.place.x - halfWidth,

@@ -3,7 +3,7 @@ import { after, airframeOf, boxSide, made, plate, polygonPart, withRound } from 
 import { pagesOf, resolveIn } from '../airframe/index.ts';
 import { applyCommand } from '../editing/index.ts';
 import { partPicture } from '../ink/index.ts';
-import { lineCode } from '../linecode/index.ts';
+import { lineTexts } from '../linecode/index.ts';
 import { polylineDraft } from '../paths/index.ts';
 import { starboardTwin } from '../resolve/index.ts';
 import type { DimensionAlong } from './dimension.ts';
@@ -111,7 +111,7 @@ test('a page that only a dimension crosses is printed too', () => {
 test('it is drawn on mat and page in the builder’s unit, mirrored with the twin, and left out of small pictures', () => {
   const part = pinned(plate(187.325, 100), 0, 1);
   const words = (resolved: ReturnType<typeof made>, unit: 'mm' | 'in' = 'mm'): string[] =>
-    lineCode(resolved, unit).flatMap((mark) => (mark.kind === 'text' && mark.dimensionId ? [mark.text] : []));
+    lineTexts(resolved, unit).flatMap((mark) => (mark.dimensionId ? [mark.text] : []));
   expect(words(made(part))).toEqual(['187.3']);
   const airframe = airframeOf([part]);
   const inches = { ...airframe, settings: { ...airframe.settings, unit: 'in' as const } };

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
-import { lineTexts } from '@grain-fold/core/linecode';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 import type { LengthUnit } from '@grain-fold/core/units';
-import { placeCaptions, USUAL_SIZE_PX } from './place-captions.ts';
+import { screenCaptions, USUAL_SIZE_PX } from './screen-captions.ts';
 
 /** Captions of a part's lines, upright and of one size whatever the zoom. */
 const props = defineProps<{
@@ -15,7 +14,7 @@ const props = defineProps<{
   size?: number;
 }>();
 const captions = computed(() =>
-  placeCaptions(lineTexts(props.part, props.unit), props.toScreen, props.size ?? USUAL_SIZE_PX).map((caption) => ({
+  screenCaptions(props.part, props.unit, props.toScreen, props.size ?? USUAL_SIZE_PX).map((caption) => ({
     ...caption,
     isFaulty: caption.mark.operationId !== undefined && props.faulty?.has(caption.mark.operationId),
   })),

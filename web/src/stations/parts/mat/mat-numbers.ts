@@ -1,11 +1,10 @@
 import type { PartCommand } from '@grain-fold/core/editing';
 import type { Point } from '@grain-fold/core/geometry';
-import { lineTexts } from '@grain-fold/core/linecode';
 import { traitsOf } from '@grain-fold/core/operations';
 import { drawnId, featureIdOf, type Part } from '@grain-fold/core/part';
 import type { ResolvedPart } from '@grain-fold/core/resolve';
 import type { LengthUnit } from '@grain-fold/core/units';
-import { CAPTION_HEIGHT_PX, placeCaptions, USUAL_SIZE_PX } from '../../../mat/place-captions.ts';
+import { CAPTION_HEIGHT_PX, screenCaptions, USUAL_SIZE_PX } from '../../../mat/screen-captions.ts';
 
 /** A number written on the mat that can be typed in place. */
 export interface MatNumber {
@@ -26,7 +25,7 @@ export function numberAt(
   toScreen: (p: Point) => Point,
   unit: LengthUnit,
 ): MatNumber | undefined {
-  for (const { mark, at: middle, width } of placeCaptions(lineTexts(resolved, unit), toScreen, USUAL_SIZE_PX)) {
+  for (const { mark, at: middle, width } of screenCaptions(resolved, unit, toScreen, USUAL_SIZE_PX)) {
     const turn = (mark.angleDegrees * Math.PI) / 180;
     const off = { x: at.x - middle.x, y: at.y - middle.y };
     const along = off.x * Math.cos(turn) - off.y * Math.sin(turn),

@@ -1,9 +1,12 @@
+import type { Fault } from '../checks/index.ts';
 import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
 import { foldsInOrder, seamFigures, type SeamFigures } from '../folds/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
 import { seamsOfAirframe } from './assembled.ts';
+import { foldFaults } from './fold-faults.ts';
+import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
 import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
 
@@ -30,6 +33,8 @@ export interface SlowFigures {
   /** Whether the boards come from a kept nest rather than a quick one. */
   readonly isNested: boolean;
   readonly boardCost: number;
+  /** What shows only when all is folded, stood together and nested. */
+  readonly faults: readonly Fault[];
   /** Declared seams, within parts and between them, and the widest in mm. */
   readonly seams: SeamFigures;
 }
@@ -83,6 +88,7 @@ export function slowFigures(airframe: Airframe): SlowFigures {
     unplaced: nest.unplaced.reduce((sum, { quantity }) => sum + quantity, 0),
     isNested,
     boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
+    faults: [...foldFaults(airframe), ...placeFaults(airframe, nest)],
     seams: seamFigures(seamsOfAirframe(airframe)),
   };
 }
@@ -99,5 +105,10 @@ export function cutListOf(airframe: Airframe): CutList {
       pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
     };
   });
-  return cutList(pieces, boards);
+  const unplaced = unplacedIn(airframe, airframe.nest).map((one) => ({
+    part: one.piece.part,
+    quantity: one.quantity,
+    words: buyWords(one),
+  }));
+  return cutList(pieces, boards, unplaced);
 }

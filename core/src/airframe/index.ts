@@ -8,6 +8,8 @@ export {
   standardBoard,
 } from './airframe.ts';
 export { standingPart } from './assembled.ts';
+export { OPEN_FAULT_MM, PRESS_FAULT_MM, foldFaults } from './fold-faults.ts';
+export { placeFaults } from './place-faults.ts';
 export { type PaperPage, cutListDocument, pagesDocument } from './documents.ts';
 export { type QuickFigures, type SlowFigures, cutListOf, pagesOf, quickFigures, slowFigures } from './figures.ts';
 export { type FoldExtent, type FoldView, type ShownSeam, foldView, piecesOfView } from './fold-view.ts';

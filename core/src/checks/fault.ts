@@ -33,13 +33,20 @@ export type FaultCode =
   | 'JOINT_MANY'
   | 'SEAM_STRAY'
   | 'SEAM_APART'
-  | 'LIP_ALONE';
+  | 'LIP_ALONE'
+  | 'PLATES_PRESS'
+  | 'PARTS_PRESS'
+  | 'SEAM_OPEN'
+  | 'FOLD_BLOCKED'
+  | 'PIECE_UNPLACED';
 
 /** Something that only the airframe as a whole can mend. */
 export type AirframeAction =
   | { readonly name: 'setScale'; readonly factor: number }
   | { readonly name: 'addBoard'; readonly material: string }
   | { readonly name: 'removePart'; readonly partId: string }
+  | { readonly name: 'countBoards'; readonly boardId: string; readonly count: number }
+  | { readonly name: 'seeFolded'; readonly partId: string }
   | { readonly name: 'startOutline' };
 
 /** What one click does about a fault. */

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { formatLength, type LengthUnit } from '../units/index.ts';
-import type { CutList } from './cut-list.ts';
+import type { CutList, CutPart } from './cut-list.ts';
 
 /**
  * The cut list as CSV: one row for each kind of work on each part. Cells that a spreadsheet would run as a formula are made text.
@@ -9,6 +9,8 @@ import type { CutList } from './cut-list.ts';
 export function cutListCsv(list: CutList, unit: LengthUnit): string {
   const length = (mm: number | undefined): string =>
     mm === undefined ? '' : unit === 'mm' ? mm.toFixed(2) : formatLength(mm, 'in');
+  const unplaced = (part: CutPart['part']): number =>
+    list.unplaced.filter((one) => one.part === part).reduce((sum, { quantity }) => sum + quantity, 0);
   const rows = list.parts.flatMap((piece) =>
     piece.works.map((work) => ({
       part: piece.part.name,
@@ -18,6 +20,7 @@ export function cutListCsv(list: CutList, unit: LengthUnit): string {
       material: piece.part.material,
       [`thickness ${unit}`]: length(piece.part.thicknessMm),
       boards: piece.boards.join(' '),
+      'without place': unplaced(piece.part),
       work: work.words,
       face: work.face,
       count: work.count,

@@ -11,7 +11,7 @@ import {
 } from '../ink/index.ts';
 import { traitsOf, type OperationKind } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
+import { countOf, formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
 import type { CutList, CutPart, CutWork } from './cut-list.ts';
 
 /** Size of the paper that the list is set on, in mm. */
@@ -98,11 +98,24 @@ function heading(title: DocumentTitle, paper: ListPaper, number: number): readon
   ];
 }
 
+/** How many pieces there are, and how many of them have a place on how many boards. */
+export function placedWords({ totals: { pieces }, boards, unplaced }: CutList): string {
+  if (boards.length === 0) return countOf(pieces, 'piece');
+  const left = unplaced.reduce((sum, { quantity }) => sum + quantity, 0);
+  return left === 0
+    ? `${countOf(pieces, 'piece')} on ${countOf(boards.length, 'board')}`
+    : `${countOf(pieces, 'piece')}, ${pieces - left} of them on ${countOf(boards.length, 'board')}`;
+}
+
 function summary(list: CutList, unit: LengthUnit): readonly string[] {
   const { totals } = list;
   const length = (mm: number): string => formatRunLength(mm, unit);
   return [
-    `${totals.pieces} pieces · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)}${totals.tapeMm > 0 ? ` · tape on folds ${length(totals.tapeMm)}` : ''} · ${totals.pockets} pockets`,
+    `${placedWords(list)} · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)}${totals.tapeMm > 0 ? ` · tape on folds ${length(totals.tapeMm)}` : ''} · ${totals.pockets} pockets`,
+    ...list.unplaced.map(
+      ({ part, quantity, words }) =>
+        `No place: ${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}. ${words}`,
+    ),
     ...(list.boards.length === 0
       ? ['Not nested yet: nest the parts on the Boards station to see them board by board.']
       : []),

@@ -57,6 +57,16 @@ export interface CutList {
     readonly totals: CutTotals;
   }[];
   readonly totals: CutTotals;
+  /** Pieces that no board holds, and what would take them. */
+  readonly unplaced: readonly UnplacedPiece[];
+}
+
+/** Pieces that a nest found no place for. */
+export interface UnplacedPiece {
+  readonly part: ResolvedPart;
+  readonly quantity: number;
+  /** What to buy, in words. */
+  readonly words: string;
 }
 
 /** A nested board as the cut list needs it. */
@@ -164,10 +174,12 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
  * The cut list of an airframe: part by part, and board by board once it is nested.
  * @param pieces every drawn shape and how often it is cut
  * @param boards nested boards in order; empty before a nest
+ * @param unplaced what those boards do not hold
  */
 export function cutList(
   pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[],
   boards: readonly CutBoard[],
+  unplaced: readonly UnplacedPiece[] = [],
 ): CutList {
   const holds = (part: ResolvedPart): readonly number[] =>
     boards.flatMap((board, index) => (board.pieces.some((piece) => isSame(piece.part, part)) ? [index + 1] : []));
@@ -188,6 +200,7 @@ export function cutList(
       totals: cutTotals(board.pieces),
     })),
     totals: cutTotals(parts),
+    unplaced,
   };
 }
 

@@ -24,7 +24,16 @@ export {
   seenFrom,
   shaded,
 } from './folded-faces.ts';
-export { type SeamFigures, clashOf, foldNamesInOrder, foldsInOrder, plateBody, seamFigures } from './folded-part.ts';
+export {
+  type FoldedPart,
+  type SeamFigures,
+  clashOf,
+  edgesNear,
+  foldNamesInOrder,
+  foldsInOrder,
+  plateBody,
+  seamFigures,
+} from './folded-part.ts';
 export { type PlateSize, type SizeEnd, foldedSizes, sizeCommand } from './folded-sizes.ts';
 export { type Clash, clashesOf } from './interference.ts';
 export { type PlateSolid, solidsOf } from './plate-solid.ts';

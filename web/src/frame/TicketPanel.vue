@@ -21,7 +21,7 @@ const groups = computed(() =>
     })),
   })),
 );
-const faults = computed(() => figures.quick?.faults ?? 0);
+const faults = computed(() => figures.faultCount);
 const folds = computed(() => figures.figure('folds'));
 const mass = computed(() => figures.figure('mass'));
 const faultsBefore = computed(() => figures.figure('faults').before);

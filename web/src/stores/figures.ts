@@ -33,7 +33,7 @@ const whyItFailed = (error: unknown): Failed => ({
 });
 
 const SLOW_AFTER_MS = 150;
-const SLOW_KEYS: readonly string[] = ['folds', 'pages', 'boards'];
+const SLOW_KEYS: readonly string[] = ['folds', 'pages', 'boards', 'faults'];
 /** Work on the interface's thread is cut into slices of about this length. */
 const SLICE_MS = 12;
 
@@ -46,7 +46,16 @@ export const useFigures = defineStore('figures', () => {
   const slowMessage = ref('');
   const before = shallowRef<Readonly<Record<string, string>>>({});
 
-  const faults = shallowRef<ReadonlyMap<string, readonly Fault[]>>(new Map());
+  /** Faults of parts by themselves, at once; those of folding and nesting join them when the worker tells. */
+  const drawnFaults = shallowRef<ReadonlyMap<string, readonly Fault[]>>(new Map());
+  const faults = computed<ReadonlyMap<string, readonly Fault[]>>(() => {
+    const later = slow.value?.faults ?? [];
+    if (later.length === 0) return drawnFaults.value;
+    const all = new Map(drawnFaults.value);
+    for (const fault of later) all.set(fault.partId, [...(all.get(fault.partId) ?? []), fault]);
+    return all;
+  });
+  const faultCount = computed(() => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0));
 
   const texts = computed<Readonly<Record<string, string>>>(() => {
     const airframe = work.airframe;
@@ -55,7 +64,7 @@ export const useFigures = defineStore('figures', () => {
     return {
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
       parts: String(quick.value.drawings),
-      faults: String(quick.value.faults),
+      faults: String(faultCount.value),
       folds: slow.value ? foldsText(slow.value.seams, work.unit) : '–',
       scale: `× ${airframe.settings.scale.toFixed(2)}`,
       pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
@@ -91,7 +100,7 @@ export const useFigures = defineStore('figures', () => {
     }
     const old = texts.value;
     quick.value = quickFigures(airframe);
-    faults.value = new Map(airframe.parts.map((part) => [part.id, faultsIn(airframe, part)]));
+    drawnFaults.value = new Map(airframe.parts.map((part) => [part.id, faultsIn(airframe, part)]));
     if (!isFresh)
       before.value = Object.fromEntries(
         Object.entries(old).filter(([key, text]) => texts.value[key] !== text && text !== '–'),
@@ -138,5 +147,5 @@ export const useFigures = defineStore('figures', () => {
     return { now: texts.value[key] ?? '–', before: before.value[key], isOld: isSlow && isSlowOld.value, tone };
   }
 
-  return { quick, slow, isSlowOld, slowMessage, faults, figure };
+  return { quick, slow, isSlowOld, slowMessage, faults, faultCount, figure };
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { cutTotals, type CutList, type CutTotals } from '@grain-fold/core/cutting';
+import { cutTotals, placedWords, type CutList, type CutTotals } from '@grain-fold/core/cutting';
 import { countOf, formatRunLength } from '@grain-fold/core/units';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import TrayBar from '../../frame/TrayBar.vue';
@@ -15,7 +15,7 @@ const work = useAirframe();
 const figures = useFigures();
 /** Worked out in a worker: the order of folds takes trying. What is shown stays until the next is there. */
 const told = shallowRef<CutList>();
-const list = computed<CutList>(() => told.value ?? { parts: [], boards: [], totals: cutTotals([]) });
+const list = computed<CutList>(() => told.value ?? { parts: [], boards: [], totals: cutTotals([]), unplaced: [] });
 watch(
   () => work.airframe,
   async (airframe) => {
@@ -64,9 +64,7 @@ const groups = computed(() =>
         <div>
           <h1>Cut list</h1>
           <p class="lead">
-            <b class="figures">{{ list.totals.pieces }}</b> pieces{{
-              list.boards.length > 0 ? ` on ${countOf(list.boards.length, 'board')}` : ''
-            }}, at × {{ work.airframe?.settings.scale.toFixed(3) }}
+            <b class="figures">{{ placedWords(list) }}</b>, at × {{ work.airframe?.settings.scale.toFixed(3) }}
           </p>
         </div>
         <div class="downloads">
@@ -74,9 +72,14 @@ const groups = computed(() =>
           <DownloadButton name="cut-list.csv" quiet :disabled="list.parts.length === 0">Download CSV</DownloadButton>
         </div>
       </header>
-      <p v-if="(figures.quick?.faults ?? 0) > 0" class="warn">
-        {{ figures.quick?.faults }} faults are open.
+      <p v-if="figures.faultCount > 0" class="warn">
+        {{ countOf(figures.faultCount, 'fault') }} {{ figures.faultCount === 1 ? 'is' : 'are' }} open.
         <RouterLink :to="{ name: 'parts' }">Mend them on Parts</RouterLink> before you cut.
+      </p>
+      <p v-for="one in list.unplaced" :key="one.part.id + one.part.side" class="warn" role="status">
+        <b>{{ one.quantity }} {{ one.part.name }}{{ one.part.side === 'single' ? '' : `, ${one.part.side}` }}</b>
+        {{ one.quantity === 1 ? 'has' : 'have' }} no place. {{ one.words }}
+        <RouterLink :to="{ name: 'stock' }">Count boards on Stock</RouterLink>
       </p>
       <p v-if="!told" class="note" role="status">Writing the cut list</p>
       <div v-else-if="list.parts.length === 0" class="empty">

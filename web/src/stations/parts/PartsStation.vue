@@ -119,6 +119,7 @@ async function pickFolded(partId: string, chosen: Chosen): Promise<void> {
 function mend(fault: Fault): void {
   if ('command' in fault.mend) work.run(fault.partId, fault.mend.command);
   else if (fault.mend.action.name === 'startOutline') startTool('outline');
+  else if (fault.mend.action.name === 'seeFolded') isFolded.value = true;
   else work.act(fault.mend.action);
 }
 

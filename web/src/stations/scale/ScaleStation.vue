@@ -199,9 +199,9 @@ const fixed = computed(() => {
             <b class="figures">{{ fixed.parts }}</b> whole parts: plates and gauges
           </p>
         </section>
-        <section v-if="(figures.quick?.faults ?? 0) > 0">
+        <section v-if="figures.faultCount > 0">
           <p class="warn">
-            {{ figures.quick?.faults }} faults at this size.
+            {{ figures.faultCount }} faults at this size.
             <RouterLink :to="{ name: 'parts' }">See them on Parts</RouterLink>
           </p>
         </section>

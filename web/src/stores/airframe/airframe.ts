@@ -165,7 +165,7 @@ export const useAirframe = defineStore('airframe', () => {
   };
 
   /** Carries out a mend that concerns the whole airframe. */
-  function act(action: Exclude<AirframeAction, { name: 'startOutline' }>): void {
+  function act(action: Exclude<AirframeAction, { name: 'startOutline' | 'seeFolded' }>): void {
     if (!airframe.value) return;
     if (action.name === 'removePart')
       setParts(
@@ -174,6 +174,11 @@ export const useAirframe = defineStore('airframe', () => {
       );
     else if (action.name === 'setScale')
       changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
+    else if (action.name === 'countBoards')
+      setBoards(
+        `Count ${action.count} boards`,
+        airframe.value.boards.map((board) => (board.id === action.boardId ? { ...board, count: action.count } : board)),
+      );
     else
       setBoards(`Add board of ${action.material}`, [
         ...airframe.value.boards,

@@ -1,0 +1,159 @@
+import type { Fault, Mend } from '../checks/index.ts';
+import { applyCommand, type PartCommand } from '../editing/index.ts';
+import {
+  assemble,
+  assemblyClashes,
+  assemblySeams,
+  clashesOf,
+  closingMend,
+  edgesNear,
+  foldedBy,
+  foldName,
+  foldsInOrder,
+  type Clash,
+  type FoldedPart,
+  type SeamState,
+  type StandingPart,
+} from '../folds/index.ts';
+import { drawnId, type Part } from '../part/index.ts';
+import { formatLengthWithUnit, memo, type LengthUnit } from '../units/index.ts';
+import type { Airframe } from './airframe.ts';
+import { standingPart, standingParts } from './assembled.ts';
+
+/** Plates that press into each other by more than this, and declared seams that are open by more, are faults, in mm. */
+export const PRESS_FAULT_MM = 0.05;
+export const OPEN_FAULT_MM = 0.3;
+
+/** Plates of a part that press into each other when it is folded, the deepest first. Remembered by the folded part. */
+const pressesOf = memo((body: FoldedPart): readonly Clash[] =>
+  body.tree.turns.length === 0
+    ? []
+    : clashesOf(body.solids, body.tree, body.maps)
+        .filter(({ depthMm }) => depthMm > PRESS_FAULT_MM)
+        .sort((a, b) => b.depthMm - a.depthMm),
+);
+const openSeamsOf = (seams: readonly SeamState[]): readonly SeamState[] =>
+  seams.filter(({ gapMm }) => gapMm > OPEN_FAULT_MM);
+
+/**
+ * What is wrong when the airframe is folded and stood together: plates and parts that press into each other, declared seams that stay
+ * open, folds that nothing lets pass. Each with a mend that was tried where there is one. Takes a fold of every part: for a worker.
+ */
+export function foldFaults(airframe: Airframe): readonly Fault[] {
+  const parts = standingParts(airframe);
+  return [...parts.flatMap((standing) => ownFaults(standing, airframe)), ...faultsBetween(parts, airframe)];
+}
+
+const seeFolded = (partId: string): Mend => ({ label: 'See it folded', action: { name: 'seeFolded', partId } });
+
+function ownFaults({ part, body }: StandingPart, airframe: Airframe): readonly Fault[] {
+  const { unit, scale } = airframe.settings;
+  const drawn = airframe.parts.find(({ id }) => id === part.id)!;
+  const factor = drawn.sizing === 'fixed' ? 1 : scale;
+  const presses = pressesOf(body).map((press): Fault => {
+    const [a, b] = press.plates.map((plate) => plate + 1);
+    return {
+      code: 'PLATES_PRESS',
+      partId: part.id,
+      ...(press.widen ? { targetId: drawnId(press.widen.operationId) } : {}),
+      title: `Plates ${a} and ${b} of ${part.name} press ${formatLengthWithUnit(press.depthMm, unit, 2)} into each other`,
+      detail: press.widen
+        ? `${foldName(part, press.widen.operationId)} is too narrow for its turn in ${formatLengthWithUnit(body.resolved.thicknessMm, unit)} board.`
+        : `Folded in ${formatLengthWithUnit(body.resolved.thicknessMm, unit)} board they want the same place.`,
+      mend: pressMend(airframe, drawn, body, press, factor, unit),
+    };
+  });
+  const seams = openSeamsOf(body.seams).map((state) => openSeamFault(part, state, airframe, factor));
+  const blocked = foldsInOrder(body.resolved).filter(({ isBlocked }) => isBlocked);
+  // Plates that press where they end are told as that: nothing else is in the way of their folds.
+  const ways =
+    presses.length > 0
+      ? []
+      : blocked.map(({ operationId, reason }): Fault => ({
+          code: 'FOLD_BLOCKED',
+          partId: part.id,
+          targetId: drawnId(operationId),
+          title: `${foldName(part, operationId)} of ${part.name} cannot be folded`,
+          detail: `${reason.replace(/^./, (letter) => letter.toUpperCase())}.`,
+          mend: seeFolded(part.id),
+        }));
+  return [...presses, ...seams, ...ways];
+}
+
+/** The first edit that takes a press away without pressing or opening anything else; else a look at it. */
+function pressMend(
+  airframe: Airframe,
+  drawn: Part,
+  body: FoldedPart,
+  press: Clash,
+  scale: number,
+  unit: LengthUnit,
+): Mend {
+  if (press.widen)
+    return {
+      label: `Widen it to ${formatLengthWithUnit(press.widen.toMm, unit, 2)}`,
+      command: {
+        name: 'changeOperation',
+        args: { operationId: drawnId(press.widen.operationId), changes: { mouthMm: 'auto' } },
+      },
+    };
+  const byMm = press.depthMm / scale;
+  const tries = edgesNear(body, press).flatMap(({ segmentId, isBoardLeft }): readonly PartCommand[] => [
+    { name: 'moveEdge', args: { segmentId: drawnId(segmentId), acrossMm: isBoardLeft ? byMm : -byMm } },
+  ]);
+  const helps = tries.find((command) => isBetter(airframe, drawn, body, press, command));
+  return helps
+    ? { label: `Shorten its edge by ${formatLengthWithUnit(press.depthMm, unit, 2)}`, command: helps }
+    : seeFolded(drawn.id);
+}
+
+function isBetter(airframe: Airframe, drawn: Part, before: FoldedPart, press: Clash, command: PartCommand): boolean {
+  const edited = applyCommand(drawn, command);
+  const after = edited.ok
+    ? standingPart(
+        { ...airframe, parts: airframe.parts.map((part) => (part === drawn ? edited.part : part)) },
+        edited.part,
+      )
+    : undefined;
+  if (!after) return false;
+  const [old, now] = [pressesOf(before), pressesOf(after.body)];
+  const isGone = !now.some(({ plates }) => plates.join() === press.plates.join());
+  return isGone && now.length < old.length && openSeamsOf(after.body.seams).length <= openSeamsOf(before.seams).length;
+}
+
+function openSeamFault(part: Part, state: SeamState, { settings: { unit } }: Airframe, scale: number): Fault {
+  const closing = closingMend(state, scale);
+  return {
+    code: 'SEAM_OPEN',
+    partId: part.id,
+    title: `A seam of ${part.name} is open by ${formatLengthWithUnit(state.gapMm, unit, 2)}`,
+    detail: 'Its two edges are declared to meet when it is folded.',
+    mend: closing ? { label: 'Move the edge to meet', command: closing.command } : seeFolded(part.id),
+  };
+}
+
+/** Parts that stand together: each pair of pieces that press, told with which hand it is; and seams between parts. */
+function faultsBetween(parts: readonly StandingPart[], airframe: Airframe): readonly Fault[] {
+  const { unit } = airframe.settings;
+  const assembly = assemble(parts, foldedBy(1));
+  const nameOf = (partId: string): string => parts.find(({ part }) => part.id === partId)?.part.name ?? partId;
+  const presses = assemblyClashes(assembly)
+    .filter(({ depthMm }) => depthMm > PRESS_FAULT_MM)
+    .map(({ pieces: [a, b], depthMm }): Fault => ({
+      code: 'PARTS_PRESS',
+      partId: a.partId,
+      title: `${nameOf(a.partId)} and ${nameOf(b.partId)} press ${formatLengthWithUnit(depthMm, unit, 2)} into each other`,
+      detail: 'As they stand they want the same place: shorten one, cut a slot for it, or shift it along its line.',
+      mend: seeFolded(a.partId),
+    }));
+  const seams = assemblySeams(parts, assembly)
+    .filter(({ gapMm }) => gapMm > OPEN_FAULT_MM)
+    .map((state): Fault => ({
+      code: 'SEAM_OPEN',
+      partId: state.partId,
+      title: `A seam of ${nameOf(state.partId)} with another part is open by ${formatLengthWithUnit(state.gapMm, unit, 2)}`,
+      detail: 'Its two edges are declared to meet when the parts stand together.',
+      mend: seeFolded(state.partId),
+    }));
+  return [...presses, ...seams];
+}

@@ -66,12 +66,13 @@ describe('faults of folding', () => {
     const [first, , third] = outlineOf(open)!.segments;
     const seamed = after(open, { name: 'addSeam', args: { fromSegmentId: first!.id, toSegmentId: third!.id } });
     expect(faultsOf(seamed)).toMatchObject([{ code: 'SEAM_OPEN', title: expect.stringContaining('50.00 mm') }]);
-    // A box of four sides closes to rounding.
-    const box = after([40, 100, 140].reduce((now, y) => withLine(now, [0, y], [100, y], groove(90)), plate(100, 200)));
+    // A box of four sides closes; its last corner is cut square on both sides, and bevelled by the mend, one edge after the other.
+    const box = [40, 100, 140].reduce((now, y) => withLine(now, [0, y], [100, y], groove(90)), plate(100, 200));
     const edges = outlineOf(box)!.segments;
-    expect(
-      faultsOf(after(box, { name: 'addSeam', args: { fromSegmentId: edges[0]!.id, toSegmentId: edges[2]!.id } })),
-    ).toEqual([]);
+    let closed = after(box, { name: 'addSeam', args: { fromSegmentId: edges[0]!.id, toSegmentId: edges[2]!.id } });
+    expect(faultsOf(closed)).toMatchObject([{ code: 'PLATES_PRESS', mend: { label: 'Bevel the edge to meet' } }]);
+    for (let step = 0; step < 2; step++) closed = mended(closed, faultsOf(closed)[0]!);
+    expect(faultsOf(closed)).toEqual([]);
   });
   test('two parts that want one place are told with how deep they press', () => {
     const floor: Part = {

@@ -4,6 +4,7 @@ import {
   assemble,
   assemblyClashes,
   assemblySeams,
+  bevellingMends,
   clashesOf,
   closingMend,
   edgesNear,
@@ -97,6 +98,12 @@ function pressMend(
         args: { operationId: drawnId(press.widen.operationId), changes: { mouthMm: 'auto' } },
       },
     };
+  // Square edges of a closed corner are bevelled one after the other.
+  const corner = body.seams.find(({ edges }) =>
+    edges.every(({ edge }) => press.plates.includes(edge.solid.plate.index)),
+  );
+  const [bevel] = corner ? bevellingMends(corner) : [];
+  if (bevel) return { label: 'Bevel the edge to meet', command: bevel.command };
   const byMm = press.depthMm / scale;
   const tries = edgesNear(body, press).flatMap(({ segmentId, isBoardLeft }): readonly PartCommand[] => [
     { name: 'moveEdge', args: { segmentId: drawnId(segmentId), acrossMm: isBoardLeft ? byMm : -byMm } },

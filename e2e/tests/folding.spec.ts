@@ -309,11 +309,11 @@ test('a wall stands on a floor: their square edges press, are bevelled by the me
   await choose(page, 'Shown folded', 'what it stands with');
   await expect(folds(page)).toContainText('2 pieces of 2 parts stand together.');
   // The wall's foot and the floor's edge are both square: they share a bar of foam.
-  await expect(folds(page)).toContainText(/Floor and Wall are 2\.50 mm in each other/);
+  await expect(folds(page)).toContainText(/Floor and Wall are 5\.00 mm in each other/);
   await standing.getByText('It meets an edge of another part').click();
   await choose(standing, 'meets the part', 'Floor');
   await standing.getByRole('button', { name: 'Declare the seam' }).click();
-  await expect(folds(page)).toContainText('2.50 mm in each other');
+  await expect(folds(page)).toContainText('5.00 mm in each other');
   await expect(folds(page)).toContainText('Met at 90°: bevels of 45° and 45°; they have 0° and 0°.');
   await folds(page).getByRole('button', { name: 'Bevel both edges' }).click();
   await expect(folds(page)).toContainText('No piece is in another.');

@@ -16,8 +16,8 @@ test('measure between two places; pin a dimension; set its number and the drawin
   const measured = slip(page).getByRole('region', { name: 'Measured', exact: true });
   await expect(measured).toContainText('223.61 mm');
   await expect(measured).toContainText('26.6°');
-  await expect(measured).toContainText('200.0 cm²');
-  await expect(measured).toContainText('600.0 mm');
+  await expect(slip(page)).toContainText(/Area\s*200\.0 cm²/);
+  await expect(slip(page)).toContainText(/All round, holes too\s*600\.0 mm/);
   await measured.getByRole('button', { name: 'Pin across' }).click();
   await page.keyboard.press('Escape');
   const pinned = slip(page).getByRole('region', { name: 'Pinned dimensions' });

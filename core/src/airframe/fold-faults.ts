@@ -149,7 +149,7 @@ function faultsBetween(parts: readonly StandingPart[], airframe: Airframe): read
     .map(({ pieces: [a, b], depthMm }): Fault => ({
       code: 'PARTS_PRESS',
       partId: a.partId,
-      title: `${nameOf(a.partId)} and ${nameOf(b.partId)} press ${formatLengthWithUnit(depthMm, unit, 2)} into each other`,
+      title: `${a.partId === b.partId ? `Two of ${nameOf(a.partId)}` : `${nameOf(a.partId)} and ${nameOf(b.partId)}`} press ${formatLengthWithUnit(depthMm, unit, 2)} into each other`,
       detail: 'As they stand they want the same place: shorten one, cut a slot for it, or shift it along its line.',
       mend: seeFolded(a.partId),
     }));

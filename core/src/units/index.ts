@@ -9,6 +9,7 @@ export {
   formatMass,
   formatRunLength,
 } from './format-length.ts';
+export { formatArea } from './format-area.ts';
 export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 export { identityOf, memo } from './memo.ts';
 export { parseLength, parseNumber } from './parse-length.ts';

@@ -85,14 +85,6 @@ const dimensions = computed(() => placedDimensions(props.part));
     </div>
     <p v-else class="hint">Click two places on the mat.</p>
     <div class="rows">
-      <div class="row">
-        <span class="label">Area of the part</span
-        ><span class="value">{{ (resolved.areaMm2 / 100).toFixed(1) }} <small>cm²</small></span>
-      </div>
-      <div class="row">
-        <span class="label">All round, holes too</span
-        ><span class="value">{{ formatLengthWithUnit(resolved.outlineLengthMm, work.unit) }}</span>
-      </div>
       <div v-if="middle" class="row">
         <span class="label">Middle of the area</span
         ><span class="value"

@@ -13,7 +13,7 @@ import {
 } from '@grain-fold/core/operations';
 import { pathsOf, piecesOf, type Part } from '@grain-fold/core/part';
 import { existsIn, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
-import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
+import { formatAngle, formatArea, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FaultCard from '../../../kit/FaultCard.vue';
 import InTurn from '../../../kit/InTurn.vue';
 import StrokeSample from '../../../pictures/StrokeSample.vue';
@@ -22,6 +22,7 @@ import EdgeSection from './EdgeSection.vue';
 import FeatureSection from './FeatureSection.vue';
 import GuidesSection from './GuidesSection.vue';
 import OperationSection from './operation/OperationSection.vue';
+import SeveralLinesSection from './operation/SeveralLinesSection.vue';
 import MeasureSection from './MeasureSection.vue';
 import PartDetailsSection from './PartDetailsSection.vue';
 import PathList from './PathList.vue';
@@ -61,6 +62,14 @@ const subtitle = computed(() => {
     .filter(Boolean)
     .join(' · ');
 });
+/** Work on several lines that are chosen together. */
+const together = computed(() =>
+  props.selection.chosen.value?.kind === 'paths'
+    ? props.part.operations.filter(
+        ({ on }) => !on.segmentIds && props.selection.paths.value.some(({ id }) => id === on.pathId),
+      )
+    : [],
+);
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId)));
 /** The number written on the line, or what its caption says. */
 function figureOf(operation: Operation): string {
@@ -112,6 +121,13 @@ const t = computed(() => {
         >
       </div>
       <div class="row">
+        <span class="label">Area</span><span class="value">{{ formatArea(resolved.areaMm2, work.unit) }}</span>
+      </div>
+      <div class="row">
+        <span class="label">All round, holes too</span
+        ><span class="value">{{ formatLengthWithUnit(resolved.outlineLengthMm, work.unit) }}</span>
+      </div>
+      <div class="row">
         <span class="label">Foam</span><span class="value">{{ resolved.massG.toFixed(1) }} <small>g each</small></span>
       </div>
       <div v-if="scale !== 1" class="row">
@@ -151,6 +167,7 @@ const t = computed(() => {
       :context="context"
     />
 
+    <SeveralLinesSection v-if="together.length > 1" :part="part" :operations="together" />
     <ShapeSection v-if="selection.paths.value.length > 0" :part="part" :paths="selection.paths.value" />
 
     <InTurn>

@@ -23,6 +23,7 @@ import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 import ExistsInRow from '../ExistsInRow.vue';
 import SizingRow from '../SizingRow.vue';
 import CreaseSection from './CreaseSection.vue';
+import LineEndsRows from './LineEndsRows.vue';
 import OperationFields from './OperationFields.vue';
 import RollSection from './RollSection.vue';
 
@@ -129,6 +130,7 @@ const remove = (): void => {
         ]"
         @update:model-value="change({ face: $event })"
       />
+      <LineEndsRows v-if="line" :part="part" :line="line" />
       <TextRow label="Label" :model-value="operation.label" @update:model-value="change({ label: $event })" />
       <ExistsInRow :part="part" :target-id="operation.id" :variants="operation.variants" />
       <SizingRow v-if="line" :part="part" :path="line" />

@@ -105,3 +105,4 @@ export {
 } from './transform.ts';
 export { convexPieces, isConvex } from './convex-pieces.ts';
 export { type HalfSpace, furthestWithin } from './linear-program.ts';
+export { type LeastSquares, freedomAt, leastSquares } from './least-squares.ts';

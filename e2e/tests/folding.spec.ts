@@ -221,6 +221,35 @@ async function foldStrip(page: Page, sizes: Readonly<Record<string, string>>): P
   for (const [label, value] of Object.entries(sizes)) await setFigure(page, label, value);
 }
 
+test('a ring of three panels is closed: its angles are found, shown folded, and set with their bevels in one step', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Ring');
+  await foldStrip(page, { 'Length along the folds': '100', 'Side 1': '60', 'Side 2': '58', 'Side 3': '61' });
+  await slip(page).getByRole('button', { name: 'Draw it flat' }).click();
+  await expect(slip(page)).toContainText(/Width\s*179\.0/);
+  await page.locator('body').press('f');
+  const at = await pixelsOf(page);
+  await page.mouse.click(...at(50, 0));
+  await choose(page, 'Folded, it meets', 'edge 3');
+  await expect(stations(page)).toContainText(/Folds.*1 open/);
+  await page.keyboard.press('Escape');
+  await page.locator('body').press('u');
+  const ring = slip(page).getByRole('region', { name: 'Close a ring' });
+  await ring.getByRole('button', { name: 'Close this ring' }).click();
+  await expect(ring).toContainText('One answer closes it.');
+  // By the law of cosines.
+  await expect(ring).toContainText('117.8°');
+  await expect(ring).toContainText('119.5°');
+  await ring.getByRole('button', { name: 'Fold it so' }).click();
+  await expect(stations(page)).toContainText(/Folds.*1 closed/);
+  await expect(stations(page)).toContainText(/Faults.*none/);
+  await page.keyboard.press('Control+z');
+  await expect(stations(page)).toContainText(/Folds.*1 open/);
+});
+
 test('a channel is drawn from its inside sizes; its folds are cut by a tool and taped, and a size typed later moves the lines', async ({
   page,
   workshop,

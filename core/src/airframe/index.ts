@@ -9,6 +9,7 @@ export {
 } from './airframe.ts';
 export { standingPart } from './assembled.ts';
 export { OPEN_FAULT_MM, PRESS_FAULT_MM, foldFaults } from './fold-faults.ts';
+export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report.ts';
 export { placeFaults } from './place-faults.ts';
 export { type PaperPage, cutListDocument, pagesDocument } from './documents.ts';
 export { type QuickFigures, type SlowFigures, cutListOf, pagesOf, quickFigures, slowFigures } from './figures.ts';

@@ -24,6 +24,8 @@ export interface RingAnswer {
 }
 /** What closes a ring, the most likely answer first; or which plate is of a wrong length. */
 export interface RingAnswers {
+  /** The folds of the ring that may turn, as drawn. */
+  readonly ringFolds: readonly string[];
   readonly answers: readonly RingAnswer[];
   /** How near it comes when nothing closes it, in mm. */ readonly nearestMm: number;
   /** The plate whose length keeps it open, by its number, and by how much it would have to be longer (below 0 shorter). */
@@ -89,7 +91,7 @@ export function closeRing(
           tried.map(({ at }) => at),
         )
       : undefined;
-  return { answers, nearestMm, ...(wrong ? { wrong } : {}) };
+  return { ringFolds: free, answers, nearestMm, ...(wrong ? { wrong } : {}) };
 }
 
 const jointOf = ({ joints }: RingChain, id: string): RingJoint => joints.find(({ operationId }) => operationId === id)!;

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { foldView, type FoldExtent, type FoldView } from '@grain-fold/core/airframe';
+import { foldView, ringReport, type FoldExtent, type FoldView, type RingReport } from '@grain-fold/core/airframe';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 import { worked, type Worked } from './worked.ts';
 
@@ -10,6 +10,15 @@ const folder = {
   view(change: AirframeChange, partId: string, extent: FoldExtent): Worked<FoldView | undefined> {
     const airframe = keeper.take(change);
     return worked(() => foldView(airframe, partId, extent, airframe.settings.unit));
+  },
+  ring(
+    change: AirframeChange,
+    partId: string,
+    seam: Parameters<typeof ringReport>[2],
+    freeIds: readonly string[] | undefined,
+  ): Worked<RingReport | undefined> {
+    const airframe = keeper.take(change);
+    return worked(() => ringReport(airframe, partId, seam, freeIds));
   },
 };
 export type Folder = typeof folder;

@@ -52,6 +52,12 @@ export const slowly = {
     figures.ask(airframe, async (change) => figures.jobs.atScale(change, scale)),
   folded: (airframe: Airframe, partId: string, extent: FoldExtent): Answer<Folder['view']> =>
     folder.ask(airframe, async (change) => folder.jobs.view(change, partId, extent)),
+  ring: (
+    airframe: Airframe,
+    partId: string,
+    seam: { readonly fromSegmentId: string; readonly toSegmentId: string },
+    freeIds: readonly string[] | undefined,
+  ): Answer<Folder['ring']> => folder.ask(airframe, async (change) => folder.jobs.ring(change, partId, seam, freeIds)),
   nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
     nester.ask(airframe, async (change) => nester.jobs.search(change, tries, proxy(onProgress))),
   stopNest: (): Promise<void> => nester.jobs.stop(),

@@ -23,6 +23,7 @@ import PartSlip from './slip/PartSlip.vue';
 import FoldedMat from './folded/FoldedMat.vue';
 import FoldSection from './folded/FoldSection.vue';
 import FoldDefaultsSection from './folded/FoldDefaultsSection.vue';
+import RingSection from './folded/RingSection.vue';
 import FoldSizes from './folded/FoldSizes.vue';
 import StandingSection from './folded/StandingSection.vue';
 import { useFoldView } from './folded/use-fold-view.ts';
@@ -93,6 +94,11 @@ watch(
     work.message = '';
   },
 );
+
+// An outline that came by other ways than the pointer ends the drawing of one.
+watch(hasOutline, (has) => {
+  if (has && drafting.tool.value === 'outline' && drafting.points.value.length === 0) drafting.start('select');
+});
 
 function startTool(tool: Tool): void {
   isFeatureMenuOpen.value = false;
@@ -282,6 +288,7 @@ useKeys('drawing', {
         @beneath="beneathId = $event"
       >
         <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
+        <RingSection v-if="folded?.partId === part.id" :part="part" :view="folded" />
         <FoldSizes v-if="folded?.partId === part.id" :part="part" :view="folded" />
         <StandingSection v-if="isFolded" :part="part" :selection="selection" />
         <FoldDefaultsSection v-if="isFolded" />

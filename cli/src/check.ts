@@ -8,13 +8,14 @@ export async function check(file: string, options: CliOptions): Promise<CommandO
   const airframe = await readAirframe(file, options);
   const nameOf = (partId: string): string => airframe.parts.find(({ id }) => id === partId)?.name ?? partId;
   const faults = [...airframe.parts.flatMap((part) => faultsIn(airframe, part)), ...slowFigures(airframe).faults].map(
-    ({ partId, code, title, detail, place, mend }) => ({
+    ({ partId, code, title, detail, place, mend, others = [] }) => ({
       part: nameOf(partId),
       code,
       title,
       detail,
       place,
       mend: mend.label,
+      others: others.map(({ label }) => label),
     }),
   );
   return {

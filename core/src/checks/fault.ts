@@ -1,6 +1,7 @@
 import type { PartCommand } from '../editing/index.ts';
 import type { FeatureFault } from '../features/index.ts';
 import type { Point } from '../geometry/index.ts';
+import type { TurnStep } from '../stock/index.ts';
 import type { OperationFault } from '../operations/index.ts';
 
 /** Every fault that a part can have. */
@@ -44,6 +45,8 @@ export type FaultCode =
 export type AirframeAction =
   | { readonly name: 'setScale'; readonly factor: number }
   | { readonly name: 'addBoard'; readonly material: string }
+  | { readonly name: 'addBoardOf'; readonly material: string; readonly widthMm: number; readonly heightMm: number }
+  | { readonly name: 'setNest'; readonly turnStep?: TurnStep; readonly edgeMarginMm?: number }
   | { readonly name: 'removePart'; readonly partId: string }
   | { readonly name: 'countBoards'; readonly boardId: string; readonly count: number }
   | { readonly name: 'seeFolded'; readonly partId: string }
@@ -64,4 +67,6 @@ export interface Fault {
   readonly title: string;
   readonly detail: string;
   readonly mend: Mend;
+  /** Other ways to mend it, each with what it does. */
+  readonly others?: readonly Mend[];
 }

@@ -1,8 +1,11 @@
 import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, rotation } from '../geometry/index.ts';
 import type { Part } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { allowedTurns, type Board, type TurnStep } from '../stock/index.ts';
-import type { Fault } from './fault.ts';
+import { allowedTurns, TURN_STEPS, type Board, type TurnStep } from '../stock/index.ts';
+import type { Fault, Mend } from './fault.ts';
+
+/** A part that fits at this factor fits: the rest is rounding. */
+const FITS = 1 - 1e-9;
 
 /** Width and height of a part in each turn. */
 function sizesIn(
@@ -74,7 +77,7 @@ export function sizeFaults(
     ];
   }
   const fit = largestFit(resolved, ofMaterial, part.grain, edgeMarginMm, step);
-  if (fit >= 1 - 1e-9) return [];
+  if (fit >= FITS) return [];
   const width = boundsWidth(resolved.bounds),
     height = boundsHeight(resolved.bounds);
   const base = {
@@ -83,22 +86,75 @@ export function sizeFaults(
     title: `${part.name} is larger than any board`,
     detail: `It measures ${width.toFixed(1)} × ${height.toFixed(1)} mm; the largest board of ${part.material} is ${largest(ofMaterial)} mm less ${edgeMarginMm} mm a side.`,
   };
-  const turned =
-    part.grain.rule === 'any'
-      ? 0
-      : largestFit(resolved, ofMaterial, { ...part.grain, rule: 'any' }, edgeMarginMm, step);
-  if (turned >= 1)
-    return [
-      {
-        ...base,
-        mend: {
-          label: 'Let it lie any way',
-          command: { name: 'changeDetails', args: { changes: { grain: { ...part.grain, rule: 'any' } } } },
-        },
-      },
-    ];
   const factor = Math.floor(scale * fit * 1000) / 1000;
-  return [{ ...base, mend: { label: `Scale to ${factor.toFixed(3)}`, action: { name: 'setScale', factor } } }];
+  const [mend, ...others] = [
+    ...grainMends(part, resolved, ofMaterial, edgeMarginMm, step),
+    { label: `Scale to ${factor.toFixed(3)}`, action: { name: 'setScale' as const, factor } },
+    ...stepMends(part, resolved, ofMaterial, edgeMarginMm, step),
+    ...marginMends(part, resolved, ofMaterial, edgeMarginMm, step),
+    boardMend(part, resolved, edgeMarginMm),
+  ] as const;
+  return [{ ...base, mend: mend!, others }];
+}
+
+/** Lying across its grain rule it would fit. */
+function grainMends(
+  part: Part,
+  resolved: ResolvedPart,
+  boards: readonly Board[],
+  edgeMarginMm: number,
+  step: TurnStep,
+): readonly Mend[] {
+  const free = { ...part.grain, rule: 'any' as const };
+  return part.grain.rule !== 'any' && largestFit(resolved, boards, free, edgeMarginMm, step) >= FITS
+    ? [{ label: 'Let it lie any way', command: { name: 'changeDetails', args: { changes: { grain: free } } } }]
+    : [];
+}
+
+/** Turned by finer steps it would fit: the coarsest that does. */
+function stepMends(
+  part: Part,
+  resolved: ResolvedPart,
+  boards: readonly Board[],
+  edgeMarginMm: number,
+  step: TurnStep,
+): readonly Mend[] {
+  const turnStep = [...TURN_STEPS]
+    .sort((a, b) => b - a)
+    .find((one) => one < step && largestFit(resolved, boards, part.grain, edgeMarginMm, one) >= FITS);
+  return turnStep ? [{ label: `Turn free parts by ${turnStep}°`, action: { name: 'setNest', turnStep } }] : [];
+}
+
+/** Nearer to the board's edge it would fit. */
+function marginMends(
+  part: Part,
+  resolved: ResolvedPart,
+  boards: readonly Board[],
+  edgeMarginMm: number,
+  step: TurnStep,
+): readonly Mend[] {
+  const most = Math.max(
+    ...boards.flatMap((board) =>
+      sizesIn(resolved, allowedTurns(part.grain, board.grain, step)).map(({ width, height }) =>
+        Math.min((board.widthMm - width) / 2, (board.heightMm - height) / 2),
+      ),
+    ),
+  );
+  const margin = Math.floor(most * 10) / 10;
+  return margin >= 0 && margin < edgeMarginMm
+    ? [{ label: `Edge margin ${margin.toFixed(1)} mm`, action: { name: 'setNest', edgeMarginMm: margin } }]
+    : [];
+}
+
+/** A board that is as large as it takes, in whole centimetres. */
+function boardMend(part: Part, { bounds }: ResolvedPart, edgeMarginMm: number): Mend {
+  const [widthMm, heightMm] = [boundsWidth(bounds), boundsHeight(bounds)].map(
+    (size) => Math.ceil((size + 2 * edgeMarginMm) / 10) * 10,
+  ) as [number, number];
+  return {
+    label: `Add a board of ${widthMm} × ${heightMm} mm`,
+    action: { name: 'addBoardOf', material: part.material, widthMm, heightMm },
+  };
 }
 
 function largest(boards: readonly Board[]): string {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Fault } from '@grain-fold/core/checks';
+import type { Fault, Mend } from '@grain-fold/core/checks';
 
 defineProps<{ fault: Fault; partName?: string }>();
-defineEmits<{ mend: []; show: [] }>();
+defineEmits<{ mend: [mend: Mend]; show: [] }>();
 </script>
 
 <template>
@@ -11,7 +11,12 @@ defineEmits<{ mend: []; show: [] }>();
       <el-button link class="bare title" @click="$emit('show')">{{ fault.title }}</el-button>
     </h3>
     <p>{{ fault.detail }}</p>
-    <el-button type="primary" size="small" @click="$emit('mend')">{{ fault.mend.label }}</el-button>
+    <div class="mends">
+      <el-button type="primary" size="small" @click="$emit('mend', fault.mend)">{{ fault.mend.label }}</el-button>
+      <el-button v-for="other in fault.others" :key="other.label" size="small" @click="$emit('mend', other)">
+        {{ other.label }}
+      </el-button>
+    </div>
   </article>
 </template>
 
@@ -41,5 +46,10 @@ h3 {
 }
 p {
   margin: 3px 0 8px;
+}
+.mends {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 </style>

@@ -1,12 +1,12 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef, ref, toRaw } from 'vue';
 import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
-import { standardBoard, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
-import type { AirframeAction } from '@grain-fold/core/checks';
+import type { Airframe, AirframeSettings } from '@grain-fold/core/airframe';
 import { applyCommand, type MadeIds, type PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
+import { carriedOut, type CarriedOutAction } from './carried-out.ts';
 import { changesBetween, mergeEdits, type Settlement } from './changes.ts';
 import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
 import { NO_HISTORY, walked, withStep, type History } from './history.ts';
@@ -165,25 +165,10 @@ export const useAirframe = defineStore('airframe', () => {
   };
 
   /** Carries out a mend that concerns the whole airframe. */
-  function act(action: Exclude<AirframeAction, { name: 'startOutline' | 'seeFolded' }>): void {
+  function act(action: CarriedOutAction): void {
     if (!airframe.value) return;
-    if (action.name === 'removePart')
-      setParts(
-        `Remove ${airframe.value.parts.find(({ id }) => id === action.partId)?.name ?? 'part'}`,
-        airframe.value.parts.filter(({ id }) => id !== action.partId),
-      );
-    else if (action.name === 'setScale')
-      changeSettings(`Scale to ${action.factor.toFixed(3)}`, { scale: action.factor });
-    else if (action.name === 'countBoards')
-      setBoards(
-        `Count ${action.count} boards`,
-        airframe.value.boards.map((board) => (board.id === action.boardId ? { ...board, count: action.count } : board)),
-      );
-    else
-      setBoards(`Add board of ${action.material}`, [
-        ...airframe.value.boards,
-        standardBoard(freshId('b'), action.material),
-      ]);
+    const { label, airframe: next } = carriedOut(airframe.value, action, freshId);
+    commit(label, next);
   }
 
   function saveSoon(after: number): void {

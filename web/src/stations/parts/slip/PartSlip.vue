@@ -144,7 +144,7 @@ const t = computed(() => {
         v-for="(fault, index) in faults"
         :key="index"
         :fault="fault"
-        @mend="emit('mend', fault)"
+        @mend="emit('mend', { ...fault, mend: $event })"
         @show="showFault(fault)"
       />
     </section>

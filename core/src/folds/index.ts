@@ -42,3 +42,4 @@ export { type Line3, type PlacedEdge, placedEdge } from './seam-edges.ts';
 export { type SeamMend, bevellingMends, bevelsOf, closingMend } from './seam-mends.ts';
 export { CLOSED_MM, type SeamState, measureSeam } from './seams.ts';
 export { type RingAnswer, type RingAnswers, closeRing, ringCommands } from './close-ring.ts';
+export { type MeasuredPlace, type ModelMeasure, type Sight, measureOnModel, placeInSight } from './measure-model.ts';

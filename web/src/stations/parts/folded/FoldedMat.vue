@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef } from 'vue';
 import type { FoldExtent, FoldView } from '@grain-fold/core/airframe';
-import { foldedSvg, foldName, seenDirection } from '@grain-fold/core/folds';
-import { distance3, distanceToRun3, type Point3 } from '@grain-fold/core/geometry';
+import {
+  foldedSvg,
+  foldName,
+  measureOnModel,
+  placeInSight,
+  seenDirection,
+  type MeasuredPlace,
+  type Sight,
+} from '@grain-fold/core/folds';
+import { distance3, distanceToRun3 } from '@grain-fold/core/geometry';
 import { traitsOf } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
-import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useKeys } from '../../../keys/use-keys.ts';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Chosen, Selection } from '../selection.ts';
@@ -26,7 +34,8 @@ const order = computed(() => props.view.order);
 const model = useTemplateRef<{ picture: () => Promise<Blob | undefined> }>('model');
 const hasModel = ref(true);
 const isMeasuring = ref(false);
-const measured = shallowRef<readonly Point3[]>([]);
+const measured = shallowRef<readonly MeasuredPlace[]>([]);
+const hasMissed = ref(false);
 
 const label = computed(() => props.view.report.join(' '));
 const EXTENTS = [
@@ -125,18 +134,19 @@ const sectionReach = computed(() => (section.value ? folding.reachAlong(section.
 
 /** How near a pick must be to an edge or a hinge to mean it, as a share of the part's size. */
 const PICK_SHARE = 0.05;
-function pick(at: Point3): void {
-  const { low, high } = bounds.value,
-    reach = PICK_SHARE * distance3(low, high);
+/** How near a click must be to a corner or an edge to mean it, in pixels. */
+const SNAP_PX = 12;
+function pick(sight: Sight, pixelMm: number): void {
   if (isMeasuring.value) {
-    const corners = folding.faces.value.flatMap(({ rings }) => rings.flat());
-    const corner = corners.reduce((a, b) => (distance3(b, at) < distance3(a, at) ? b : a));
-    measured.value =
-      measured.value.length === 1
-        ? [measured.value[0]!, distance3(corner, at) < reach ? corner : at]
-        : [distance3(corner, at) < reach ? corner : at];
+    const place = placeInSight(folding.faces.value, sight, SNAP_PX * pixelMm);
+    hasMissed.value = place === undefined;
+    if (place) measured.value = measured.value.length === 1 ? [measured.value[0]!, place] : [place];
     return;
   }
+  const at = sight.hit;
+  if (!at) return;
+  const { low, high } = bounds.value,
+    reach = PICK_SHARE * distance3(low, high);
   const nearest = folding
     .pickable()
     .map((one) => ({ ...one, d: distanceToRun3(at, one.line[0], one.line[1]) }))
@@ -151,6 +161,26 @@ function pick(at: Point3): void {
     ?.contours.find(({ segments }) => segments.some(({ id }) => id === nearest.id));
   if (path) emit('pick', nearest.partId, { kind: 'segment', pathId: path.id, segmentId: nearest.id, t: 0.5 });
 }
+
+const measuredPoints = computed(() => measured.value.map(({ at }) => at));
+const ON_WORDS = { corner: 'a corner', edge: 'an edge', face: 'a face' } as const;
+/** What was measured, or what to click next. */
+const measureWords = computed(() => {
+  if (!isMeasuring.value) return '';
+  const [from, to] = measured.value;
+  if (hasMissed.value) return `nothing there: click on the model, or within ${SNAP_PX} pixels of a corner or an edge`;
+  if (!from) return 'measure: click a corner, an edge or a face';
+  if (!to) return `from ${ON_WORDS[from.on]}: click the second place`;
+  const { distanceMm, angleDegrees, acrossMm, isParallel } = measureOnModel(from, to);
+  const length = (mm: number): string => formatLengthWithUnit(mm, work.unit, 2);
+  return [
+    `${ON_WORDS[from.on]} to ${ON_WORDS[to.on]} ${length(distanceMm)}`,
+    acrossMm === undefined ? '' : `square across ${length(acrossMm)}`,
+    isParallel ? 'parallel' : angleDegrees === undefined ? '' : `${formatAngle(angleDegrees)} between them`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+});
 
 function download(blob: Blob, extension: string): void {
   const link = document.createElement('a');
@@ -184,20 +214,18 @@ const stepName = computed(() =>
       :fit-key="view.extent === 'part' ? view.partId : view.extent"
       :label="label"
       :highlighted="highlighted"
-      :measured="measured"
+      :measured="measuredPoints"
       @pick="pick"
       @failed="hasModel = false"
     />
-    <FoldedDrawing v-else :folding="folding" :label="label" :highlighted="highlighted" :measured="measured" />
+    <FoldedDrawing v-else :folding="folding" :label="label" :highlighted="highlighted" :measured="measuredPoints" />
     <div class="stack">
-      <p v-if="sectionSize || measured.length === 2" class="told figures">
+      <p v-if="sectionSize || measureWords" class="told figures">
         <template v-if="sectionSize"
           >section {{ formatLengthWithUnit(sectionSize.widthMm, work.unit) }} ×
           {{ formatLengthWithUnit(sectionSize.heightMm, work.unit) }}
         </template>
-        <template v-if="measured.length === 2"
-          >measured {{ formatLengthWithUnit(distance3(measured[0]!, measured[1]!), work.unit, 2) }}</template
-        >
+        <span v-if="measureWords" role="status">{{ measureWords }}</span>
       </p>
       <div class="views figures on-mat" role="group" aria-label="Views">
         <el-button
@@ -220,6 +248,7 @@ const stepName = computed(() =>
           @click="
             isMeasuring = !isMeasuring;
             measured = [];
+            hasMissed = false;
           "
           class="bare"
         >

@@ -22,7 +22,7 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
-import { CLOSED_MM, plateFaces, type PlateSolid } from '@grain-fold/core/folds';
+import { CLOSED_MM, plateFaces, type PlateSolid, type Sight } from '@grain-fold/core/folds';
 import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import {
   mergedPlates,
@@ -43,9 +43,11 @@ const props = defineProps<{
   highlighted: readonly (readonly [Point3, Point3])[];
   measured: readonly Point3[];
 }>();
-const emit = defineEmits<{ pick: [at: Point3]; failed: [] }>();
+const emit = defineEmits<{ pick: [sight: Sight, pixelMm: number]; failed: [] }>();
 
 const THICKEST_ROD_MM = 1.6;
+/** Arms of the mark at the first of two measured places, as a share of the model's size. */
+const MARK_SHARE = 0.05;
 const MOSS = '#5c7f3c',
   BRICK = '#b0452c',
   MARIGOLD = '#d9902f';
@@ -221,7 +223,13 @@ function decorate(): void {
   for (const { lines, gapMm, isPressed } of seams.value)
     for (const [a, b] of lines) rod(a, b, gapMm <= CLOSED_MM && !isPressed ? MOSS : BRICK, 0.006);
   for (const [a, b] of props.highlighted) rod(a, b, MARIGOLD, 0.009);
-  if (props.measured.length === 2) rod(props.measured[0]!, props.measured[1]!, MARIGOLD, 0.006);
+  const [first, second] = props.measured;
+  if (first && second) rod(first, second, MARIGOLD, 0.006);
+  else if (first) {
+    const arm = radius.value * MARK_SHARE;
+    for (const axis of ['x', 'y', 'z'] as const)
+      rod({ ...first, [axis]: first[axis] - arm }, { ...first, [axis]: first[axis] + arm }, MARIGOLD, 0.006);
+  }
   if (renderer) {
     const now = section.value;
     if (now) cut.set(vector(now.normal).negate(), now.at);
@@ -293,7 +301,7 @@ watch([props.folding.viewpoint, () => props.fitKey], look);
 watch([width, height], fit);
 
 let pressedAt: readonly [number, number] | undefined;
-/** A click that does not turn the model picks the place under it. */
+/** A click that does not turn the model picks what is in sight there. */
 function release(event: PointerEvent): void {
   const moved = pressedAt ? Math.hypot(event.clientX - pressedAt[0], event.clientY - pressedAt[1]) : Infinity;
   if (moved > 4 || !canvas.value) return;
@@ -304,7 +312,16 @@ function release(event: PointerEvent): void {
     camera,
   );
   const hit = body && ray.intersectObject(body, false)[0];
-  if (hit) emit('pick', { x: hit.point.x, y: hit.point.y, z: hit.point.z });
+  const plain = ({ x, y, z }: Vector3): Point3 => ({ x, y, z });
+  emit(
+    'pick',
+    {
+      from: plain(ray.ray.origin),
+      direction: plain(ray.ray.direction),
+      ...(hit ? { hit: plain(hit.point) } : {}),
+    },
+    (camera.right - camera.left) / camera.zoom / box.width,
+  );
 }
 /** The picture as it stands, as a PNG. */
 const picture = (): Promise<Blob | undefined> =>

@@ -246,6 +246,16 @@ test('a ring of three panels is closed: its angles are found, shown folded, and 
   await ring.getByRole('button', { name: 'Fold it so' }).click();
   await expect(stations(page)).toContainText(/Folds.*1 closed/);
   await expect(stations(page)).toContainText(/Faults.*none/);
+  // Measured on the model: a miss is told, then the place is taken and named.
+  await page.getByRole('button', { name: 'measure', exact: true }).click();
+  const told = page.locator('.told.figures');
+  await expect(told).toContainText('click a corner, an edge or a face');
+  const model = page.locator('canvas');
+  await model.click({ position: { x: 30, y: 300 } });
+  await expect(told).toContainText('nothing there');
+  const box = (await model.boundingBox())!;
+  await model.click({ position: { x: box.width / 2, y: box.height * 0.45 } });
+  await expect(told).toContainText(/^from an? (corner|edge|face): click the second place/);
   await page.keyboard.press('Control+z');
   await expect(stations(page)).toContainText(/Folds.*1 open/);
 });

@@ -210,6 +210,11 @@ nav {
   font-weight: 500;
   color: var(--label);
   margin-right: 2px;
+  display: inline-block;
+  max-width: 62px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  vertical-align: bottom;
 }
 .good {
   color: var(--moss);

@@ -287,8 +287,8 @@ useKeys('drawing', {
         @paste="paste"
         @beneath="beneathId = $event"
       >
-        <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
         <RingSection v-if="folded?.partId === part.id" :part="part" :view="folded" />
+        <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
         <FoldSizes v-if="folded?.partId === part.id" :part="part" :view="folded" />
         <StandingSection v-if="isFolded" :part="part" :selection="selection" />
         <FoldDefaultsSection v-if="isFolded" />
@@ -301,6 +301,7 @@ useKeys('drawing', {
       :pointer="pointer"
       :snap-reason="snapped?.reason"
       :hovered="hovered"
+      :is-folded="folded !== undefined"
       :has-choice="selection.chosen.value !== undefined"
     />
   </div>

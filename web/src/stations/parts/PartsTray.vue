@@ -19,10 +19,12 @@ const props = defineProps<{
   snapReason?: Snap['reason'];
   hovered?: Picked;
   hasChoice: boolean;
+  isFolded: boolean;
 }>();
 const work = useAirframe();
 const hint = computed(
   () =>
+    (props.isFolded && 'Drag to turn it; click a fold or an edge to choose it') ||
     (props.part && hoverWords(props.part, props.drafting.tool.value, props.hovered)) ||
     (toolHint(props.drafting.tool.value) ??
       (props.hasChoice
@@ -46,11 +48,11 @@ const REASON_WORDS: Readonly<Record<Snap['reason'], string>> = {
 
 <template>
   <TrayBar>
-    <span v-if="pointer"
+    <span v-if="pointer && !isFolded"
       >across <b>{{ formatLength(pointer.x, work.unit) }}</b> up <b>{{ formatLength(pointer.y, work.unit) }}</b>
       {{ work.unit }}</span
     >
-    <span v-if="snapReason && REASON_WORDS[snapReason]"
+    <span v-if="!isFolded && snapReason && REASON_WORDS[snapReason]"
       >on <b>{{ REASON_WORDS[snapReason] }}</b></span
     >
     <span>{{ hint }}</span>

@@ -22,8 +22,9 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
-import { CLOSED_MM, plateFaces, type PlateSolid, type Sight } from '@grain-fold/core/folds';
-import { STILL, type Point3 } from '@grain-fold/core/geometry';
+import { CLOSED_MM, placedPoint, plateFaces, type PlateSolid, type Sight } from '@grain-fold/core/folds';
+import { roomiestPlace, STILL, type Point, type Point3 } from '@grain-fold/core/geometry';
+import { memo } from '@grain-fold/core/units';
 import {
   mergedPlates,
   rodBetween,
@@ -76,22 +77,44 @@ const middle = computed(() => {
 });
 
 /** Figures of seams, where they lie on the screen. */
-const labels = shallowRef<
-  readonly { readonly text: string; readonly isGood: boolean; readonly x: number; readonly y: number }[]
->([]);
+interface Label {
+  readonly text: string;
+  readonly tone: 'good' | 'bad' | 'plate';
+  readonly x: number;
+  readonly y: number;
+}
+const labels = shallowRef<readonly Label[]>([]);
+/** Where a plate's number stands on it: worked out once. */
+const placeOf = memo(({ plate }: PlateSolid): Point => roomiestPlace(plate.outer, plate.holes, 2).place);
+/** Parts of more plates go without their numbers: they would cover each other. */
+const MOST_NUMBERED = 14;
 function placeLabels(): void {
-  if (labels.value.length === 0 && props.folding.seams.value.length === 0) return;
-  labels.value = props.folding.seams.value
-    .filter(({ label }) => label !== '')
-    .map(({ label, lines: [[a, b]], gapMm, isPressed }) => {
-      const at = vector(a).add(vector(b)).multiplyScalar(0.5).project(camera);
+  const { seams } = props.folding;
+  const onScreen = (at: Vector3): { readonly x: number; readonly y: number } => {
+    const { x, y } = at.project(camera);
+    return { x: ((x + 1) / 2) * width.value, y: ((1 - y) / 2) * height.value };
+  };
+  const boards = drawn.filter(({ solid }) => solid.plate.kind === 'board');
+  const isOnePart = new Set(drawn.map(({ partId }) => partId)).size === 1;
+  const numbered = isOnePart && boards.length > 1 && boards.length <= MOST_NUMBERED ? boards : [];
+  const next: readonly Label[] = [
+    ...numbered.map(({ solid, map }): Label => {
+      const place = placeOf(solid);
       return {
-        text: label,
-        isGood: gapMm <= CLOSED_MM && !isPressed,
-        x: ((at.x + 1) / 2) * width.value,
-        y: ((1 - at.y) / 2) * height.value,
+        text: String(solid.plate.index + 1),
+        tone: 'plate',
+        ...onScreen(vector(placedPoint(map, place, solid.thicknessMm / 2))),
       };
-    });
+    }),
+    ...seams.value
+      .filter(({ label }) => label !== '')
+      .map(({ label, lines: [[a, b]], gapMm, isPressed }): Label => ({
+        text: label,
+        tone: gapMm <= CLOSED_MM && !isPressed ? 'good' : 'bad',
+        ...onScreen(vector(a).add(vector(b)).multiplyScalar(0.5)),
+      })),
+  ];
+  if (next.length > 0 || labels.value.length > 0) labels.value = next;
 }
 let frameAsked = 0,
   turnedAt = 0,
@@ -338,7 +361,7 @@ defineExpose({ picture });
       v-for="(one, index) in labels"
       :key="index"
       class="figure figures"
-      :class="{ good: one.isGood }"
+      :class="one.tone"
       aria-hidden="true"
       :style="{ transform: `translate(${one.x.toFixed(0)}px, ${one.y.toFixed(0)}px) translate(10px, -50%)` }"
       >{{ one.text }}</span
@@ -373,6 +396,12 @@ defineExpose({ picture });
 }
 .figure.good {
   background: #3f5a28;
+}
+.figure.plate {
+  background: #1b333b;
+  margin: 0 0 0 -20px;
+  font-size: 14px;
+  opacity: 0.85;
 }
 canvas {
   width: 100%;

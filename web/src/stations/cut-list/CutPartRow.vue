@@ -36,10 +36,10 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
         }}{{ cut.boards.length > 0 ? ` · board ${cut.boards.join(', ')}` : '' }}
       </p>
       <el-table v-if="isNear" :data="cut.works" :show-header="false" row-key="words">
-        <el-table-column width="68">
+        <el-table-column width="62">
           <template #default="{ row }"><StrokeSample :kind="kindOf(row)" :is-back="row.face === 'back'" /></template>
         </el-table-column>
-        <el-table-column min-width="150">
+        <el-table-column min-width="100">
           <template #default="{ row }"
             >{{ row.words }}<span v-if="row.count > 1" class="soft"> · {{ row.count }} lines</span
             ><span v-if="row.glueMl !== undefined" class="soft"> · glue {{ row.glueMl.toFixed(1) }} ml</span></template
@@ -48,18 +48,18 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
         <el-table-column width="96">
           <template #default="{ row }">{{ row.face === 'through' ? 'right through' : `on the ${row.face}` }}</template>
         </el-table-column>
-        <el-table-column width="92" class-name="figures">
+        <el-table-column width="82" class-name="figures">
           <template #default="{ row }">{{ angleWords(row) }}</template>
         </el-table-column>
-        <el-table-column width="82" class-name="figures">
+        <el-table-column width="74" class-name="figures">
           <template #default="{ row }">{{
             row.bladeDegrees === undefined ? '' : `blade ${formatAngle(row.bladeDegrees)}`
           }}</template>
         </el-table-column>
-        <el-table-column width="92" class-name="figures">
+        <el-table-column width="82" class-name="figures">
           <template #default="{ row }">{{ sizeWords(row) }}</template>
         </el-table-column>
-        <el-table-column width="92" align="right" class-name="figures length">
+        <el-table-column width="80" align="right" class-name="figures length">
           <template #default="{ row }">{{ formatLengthWithUnit(row.lengthMm, unit) }}</template>
         </el-table-column>
       </el-table>
@@ -138,8 +138,11 @@ h3 span {
   color: var(--ink-soft);
 }
 @media (max-width: 1080px) {
+  .cut {
+    gap: 18px;
+  }
   .picture {
-    width: 150px;
+    width: 130px;
   }
 }
 </style>

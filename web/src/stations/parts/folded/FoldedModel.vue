@@ -22,9 +22,8 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
-import { CLOSED_MM, placedPoint, plateFaces, type PlateSolid, type Sight } from '@grain-fold/core/folds';
-import { roomiestPlace, STILL, type Point, type Point3 } from '@grain-fold/core/geometry';
-import { memo } from '@grain-fold/core/units';
+import { CLOSED_MM, plateFaces, type PlateSolid, type Sight } from '@grain-fold/core/folds';
+import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import {
   mergedPlates,
   rodBetween,
@@ -33,6 +32,7 @@ import {
   type MergedPlates,
   type PlateShape,
 } from './model-geometry.ts';
+import { labelsOf, type ModelLabel } from './model-labels.ts';
 import type { Folding, ShownPlate } from './use-folding.ts';
 
 /** The folded part in space, to be turned and picked. */
@@ -47,6 +47,8 @@ const props = defineProps<{
 const emit = defineEmits<{ pick: [sight: Sight, pixelMm: number]; failed: [] }>();
 
 const THICKEST_ROD_MM = 1.6;
+/** Room for a figure at the right edge of the view. */
+const LABEL_PX = 84;
 /** Arms of the mark at the first of two measured places, as a share of the model's size. */
 const MARK_SHARE = 0.05;
 const MOSS = '#5c7f3c',
@@ -76,44 +78,13 @@ const middle = computed(() => {
   return new Vector3((low.x + high.x) / 2, (low.y + high.y) / 2, (low.z + high.z) / 2);
 });
 
-/** Figures of seams, where they lie on the screen. */
-interface Label {
-  readonly text: string;
-  readonly tone: 'good' | 'bad' | 'plate';
-  readonly x: number;
-  readonly y: number;
-}
-const labels = shallowRef<readonly Label[]>([]);
-/** Where a plate's number stands on it: worked out once. */
-const placeOf = memo(({ plate }: PlateSolid): Point => roomiestPlace(plate.outer, plate.holes, 2).place);
-/** Parts of more plates go without their numbers: they would cover each other. */
-const MOST_NUMBERED = 14;
+/** Numbers of plates and figures of seams, where they lie on the screen. */
+const labels = shallowRef<readonly ModelLabel[]>([]);
 function placeLabels(): void {
-  const { seams } = props.folding;
-  const onScreen = (at: Vector3): { readonly x: number; readonly y: number } => {
-    const { x, y } = at.project(camera);
-    return { x: ((x + 1) / 2) * width.value, y: ((1 - y) / 2) * height.value };
-  };
-  const boards = drawn.filter(({ solid }) => solid.plate.kind === 'board');
-  const isOnePart = new Set(drawn.map(({ partId }) => partId)).size === 1;
-  const numbered = isOnePart && boards.length > 1 && boards.length <= MOST_NUMBERED ? boards : [];
-  const next: readonly Label[] = [
-    ...numbered.map(({ solid, map }): Label => {
-      const place = placeOf(solid);
-      return {
-        text: String(solid.plate.index + 1),
-        tone: 'plate',
-        ...onScreen(vector(placedPoint(map, place, solid.thicknessMm / 2))),
-      };
-    }),
-    ...seams.value
-      .filter(({ label }) => label !== '')
-      .map(({ label, lines: [[a, b]], gapMm, isPressed }): Label => ({
-        text: label,
-        tone: gapMm <= CLOSED_MM && !isPressed ? 'good' : 'bad',
-        ...onScreen(vector(a).add(vector(b)).multiplyScalar(0.5)),
-      })),
-  ];
+  const next = labelsOf(drawn, props.folding.seams.value, (p) => {
+    const { x, y } = vector(p).project(camera);
+    return { x: Math.min(((x + 1) / 2) * width.value, width.value - LABEL_PX), y: ((1 - y) / 2) * height.value };
+  });
   if (next.length > 0 || labels.value.length > 0) labels.value = next;
 }
 let frameAsked = 0,

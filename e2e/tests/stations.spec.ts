@@ -31,7 +31,7 @@ test('figures that cannot be are refused where they are typed, and nothing chang
   await station(page, 'Scale');
   await setFigure(page, 'Factor', '1000');
   await expect(page.getByRole('alert')).toContainText('goes from 0.05× to 20×'.replaceAll('×', ''));
-  await page.getByLabel('Factor').press('Escape');
+  await page.getByLabel('Factor', { exact: true }).press('Escape');
   await expect(ticket(page, 'Scale')).toContainText('× 1.00');
   await station(page, 'Pages');
   await choose(page, 'Paper', 'own size', { exact: true });

@@ -1,4 +1,10 @@
-import { BOARD_GRAINS, THICKEST_BOARD_MM, THINNEST_BOARD_MM } from '@grain-fold/core/stock';
+import {
+  BOARD_GRAINS,
+  LONGEST_BOARD_MM,
+  MOST_BOARDS,
+  THICKEST_BOARD_MM,
+  THINNEST_BOARD_MM,
+} from '@grain-fold/core/stock';
 import { MOST_NODES } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
@@ -12,9 +18,9 @@ export class BoardDto {
   @IsNameUpTo(BOUNDS.nameLength) material!: string;
   /** Measured thickness. */
   @IsNumberBetween(THINNEST_BOARD_MM, THICKEST_BOARD_MM) thicknessMm!: number;
-  @IsNumberBetween(10, BOUNDS.lengthMm) widthMm!: number;
-  @IsNumberBetween(10, BOUNDS.lengthMm) heightMm!: number;
-  @IsCountBetween(0, 999) count!: number;
+  @IsNumberBetween(10, LONGEST_BOARD_MM) widthMm!: number;
+  @IsNumberBetween(10, LONGEST_BOARD_MM) heightMm!: number;
+  @IsCountBetween(0, MOST_BOARDS) count!: number;
   @IsNumberBetween(0, 1_000_000) price!: number;
   @IsOneOf(BOARD_GRAINS) grain!: string;
   @IsNumberBetween(1, 100_000) gramsPerSquareMetre!: number;

@@ -111,6 +111,12 @@ describe('edits that a file would refuse are refused at once', () => {
     expect(kept(part)).toEqual(part);
   });
 
+  test('level grain is level when it is mirrored, not minus zero', () => {
+    const part = after(plate(200, 100), { name: 'mirrorPart', args: { across: 'horizontal' } });
+    expect(Object.is(part.grain.directionDegrees, 0)).toBe(true);
+    expect(kept(part)).toEqual(part);
+  });
+
   test('grain and features turned to −270° can be mirrored as often as wanted', () => {
     const mirror: PartCommand = { name: 'mirrorPart', args: { across: 'vertical' } };
     const turned = after(

@@ -71,7 +71,6 @@ export const HasVariants = (): PropertyDecorator =>
 
 /** Bounds that more than one class keeps; those of a part stand in core. Nothing of the core here: the forms of the first page load this. */
 export const BOUNDS = {
-  lengthMm: 10_000,
   nameLength: 80,
   notesLength: 10_000,
   parts: 500,

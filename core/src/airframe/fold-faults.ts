@@ -24,6 +24,9 @@ import { standingPart, standingParts } from './assembled.ts';
 /** Plates that press into each other by more than this, and declared seams that are open by more, are faults, in mm. */
 export const PRESS_FAULT_MM = 0.05;
 export const OPEN_FAULT_MM = 0.3;
+/** Every try of a mend folds the part anew: so many presses of a part are tried to mend, each by so many edges. */
+const MOST_PRESSES_TRIED = 3;
+const MOST_EDGES_TRIED = 6;
 
 /** Plates of a part that press into each other when it is folded, the deepest first. Remembered by the folded part. */
 const pressesOf = memo((body: FoldedPart): readonly Clash[] =>
@@ -51,7 +54,7 @@ function ownFaults({ part, body }: StandingPart, airframe: Airframe): readonly F
   const { unit, scale } = airframe.settings;
   const drawn = airframe.parts.find(({ id }) => id === part.id)!;
   const factor = drawn.sizing === 'fixed' ? 1 : scale;
-  const presses = pressesOf(body).map((press): Fault => {
+  const presses = pressesOf(body).map((press, index): Fault => {
     const [a, b] = press.plates.map((plate) => plate + 1);
     return {
       code: 'PLATES_PRESS',
@@ -61,7 +64,10 @@ function ownFaults({ part, body }: StandingPart, airframe: Airframe): readonly F
       detail: press.widen
         ? `${foldName(part, press.widen.operationId)} is too narrow for its turn in ${formatLengthWithUnit(body.resolved.thicknessMm, unit)} board.`
         : `Folded in ${formatLengthWithUnit(body.resolved.thicknessMm, unit)} board they want the same place.`,
-      mend: pressMend(airframe, drawn, body, press, factor, unit),
+      mend:
+        press.widen || index < MOST_PRESSES_TRIED
+          ? pressMend(airframe, drawn, body, press, factor, unit)
+          : seeFolded(part.id),
     };
   });
   const seams = openSeamsOf(body.seams).map((state) => openSeamFault(part, state, airframe, factor));
@@ -105,9 +111,12 @@ function pressMend(
   const [bevel] = corner ? bevellingMends(corner) : [];
   if (bevel) return { label: 'Bevel the edge to meet', command: bevel.command };
   const byMm = press.depthMm / scale;
-  const tries = edgesNear(body, press).flatMap(({ segmentId, isBoardLeft }): readonly PartCommand[] => [
-    { name: 'moveEdge', args: { segmentId: drawnId(segmentId), acrossMm: isBoardLeft ? byMm : -byMm } },
-  ]);
+  const tries = edgesNear(body, press)
+    .slice(0, MOST_EDGES_TRIED)
+    .map(({ segmentId, isBoardLeft }): PartCommand => ({
+      name: 'moveEdge',
+      args: { segmentId: drawnId(segmentId), acrossMm: isBoardLeft ? byMm : -byMm },
+    }));
   const helps = tries.find((command) => isBetter(airframe, drawn, body, press, command));
   return helps
     ? { label: `Shorten its edge by ${formatLengthWithUnit(press.depthMm, unit, 2)}`, command: helps }

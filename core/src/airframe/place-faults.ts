@@ -1,6 +1,6 @@
 import type { Fault } from '../checks/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import type { Board } from '../stock/index.ts';
+import { MOST_BOARDS, type Board } from '../stock/index.ts';
 import { countOf, memo } from '../units/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
 import { piecesOfAirframe, type Piece } from './funnel.ts';
@@ -48,7 +48,7 @@ function boardsToBuy(airframe: Airframe, material: string, left: readonly Omit<U
   const own = left.filter(({ piece }) => piece.part.material === material);
   const area = own.reduce((sum, { piece, quantity }) => sum + piece.part.areaMm2 * quantity, 0);
   const least = Math.max(1, Math.ceil(area / (board.widthMm * board.heightMm)));
-  for (let count = least; count < least + MOST_MORE; count++) {
+  for (let count = least; count < least + MOST_MORE && board.count + count <= MOST_BOARDS; count++) {
     const boards = airframe.boards.map((one) => (one === board ? { ...one, count: one.count + count } : one));
     const { unplaced } = quickNest({ ...airframe, boards }).nest;
     if (!unplaced.some(({ pieceId }) => own.some(({ piece }) => piece.id === pieceId))) return { board, count };

@@ -1,7 +1,7 @@
 import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, rotation } from '../geometry/index.ts';
 import type { Part } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { allowedTurns, TURN_STEPS, type Board, type TurnStep } from '../stock/index.ts';
+import { allowedTurns, LONGEST_BOARD_MM, TURN_STEPS, type Board, type TurnStep } from '../stock/index.ts';
 import type { Fault, Mend } from './fault.ts';
 
 /** A part that fits at this factor fits: the rest is rounding. */
@@ -92,7 +92,7 @@ export function sizeFaults(
     { label: `Scale to ${factor.toFixed(3)}`, action: { name: 'setScale' as const, factor } },
     ...stepMends(part, resolved, ofMaterial, edgeMarginMm, step),
     ...marginMends(part, resolved, ofMaterial, edgeMarginMm, step),
-    boardMend(part, resolved, edgeMarginMm),
+    ...boardMends(part, resolved, ofMaterial, edgeMarginMm, step),
   ] as const;
   return [{ ...base, mend: mend!, others }];
 }
@@ -146,15 +146,24 @@ function marginMends(
     : [];
 }
 
-/** A board that is as large as it takes, in whole centimetres. */
-function boardMend(part: Part, { bounds }: ResolvedPart, edgeMarginMm: number): Mend {
-  const [widthMm, heightMm] = [boundsWidth(bounds), boundsHeight(bounds)].map(
-    (size) => Math.ceil((size + 2 * edgeMarginMm) / 10) * 10,
-  ) as [number, number];
-  return {
-    label: `Add a board of ${widthMm} × ${heightMm} mm`,
-    action: { name: 'addBoardOf', material: part.material, widthMm, heightMm },
-  };
+/** A board with the grain of those in stock that is as large as it takes, in whole centimetres; none beyond what a board can measure. */
+function boardMends(
+  part: Part,
+  resolved: ResolvedPart,
+  [like]: readonly Board[],
+  edgeMarginMm: number,
+  step: TurnStep,
+): readonly Mend[] {
+  const withMargin = (size: number): number => Math.ceil((size + 2 * edgeMarginMm) / 10) * 10;
+  return sizesIn(resolved, allowedTurns(part.grain, like!.grain, step))
+    .map(({ width, height }) => ({ widthMm: withMargin(width), heightMm: withMargin(height) }))
+    .filter(({ widthMm, heightMm }) => Math.max(widthMm, heightMm) <= LONGEST_BOARD_MM)
+    .sort((a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm)
+    .slice(0, 1)
+    .map(({ widthMm, heightMm }) => ({
+      label: `Add a board of ${widthMm} × ${heightMm} mm`,
+      action: { name: 'addBoardOf', material: part.material, widthMm, heightMm },
+    }));
 }
 
 function largest(boards: readonly Board[]): string {

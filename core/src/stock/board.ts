@@ -42,3 +42,7 @@ export function arealMassOf(material: string, boards: readonly Board[]): number 
 export const materialsOf = (boards: readonly Board[]): readonly string[] => [
   ...new Set(boards.map((board) => board.material)),
 ];
+
+/** Longest side of a board in mm, and how many of one kind are counted at most. */
+export const LONGEST_BOARD_MM = 10_000;
+export const MOST_BOARDS = 999;

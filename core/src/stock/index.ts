@@ -1,6 +1,8 @@
 export {
   BOARD_GRAINS,
   type Board,
+  LONGEST_BOARD_MM,
+  MOST_BOARDS,
   THICKEST_BOARD_MM,
   THINNEST_BOARD_MM,
   arealMassOf,

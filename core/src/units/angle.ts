@@ -4,9 +4,9 @@ export const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 /** Degrees of an angle in radians. */
 export const degrees = (inRadians: number): number => (inRadians * 180) / Math.PI;
 
-/** The same turn within a full one either way; what is within stays as it is. */
+/** The same turn within a full one either way; what is within stays as it is, and nothing is ever minus zero: no file can hold that. */
 export const withinFullTurn = (angleDegrees: number): number =>
-  Math.abs(angleDegrees) <= 360 ? angleDegrees : angleDegrees % 360;
+  (Math.abs(angleDegrees) <= 360 ? angleDegrees : angleDegrees % 360) + 0;
 
 /** The same direction in [0, 360). */
 export function normaliseDegrees(angleDegrees: number): number {

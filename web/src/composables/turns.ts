@@ -13,15 +13,19 @@ function ring(): void {
 }
 bell.port1.onmessage = async (): Promise<void> => {
   const started = performance.now();
-  for (const act of waiting) {
-    waiting.delete(act);
-    act();
-    // What the turn mounts is mounted here, so that the next turn knows whether there is still time for it.
-    await nextTick();
-    if (performance.now() - started > TASK_MS) break;
+  try {
+    for (const act of waiting) {
+      waiting.delete(act);
+      act();
+      // What the turn mounts is mounted here, so that the next turn knows whether there is still time for it.
+      await nextTick();
+      if (performance.now() - started > TASK_MS) break;
+    }
+  } finally {
+    // What one turn fails to mount keeps none of the others waiting.
+    isRung = false;
+    ring();
   }
-  isRung = false;
-  ring();
 };
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Fault, Mend } from '@grain-fold/core/checks';
 
-defineProps<{ fault: Fault; partName?: string }>();
+defineProps<{ fault: Fault; partName?: string; /** Its mends wait until it is looked for again. */ isOld?: boolean }>();
 defineEmits<{ mend: [mend: Mend]; show: [] }>();
 </script>
 
@@ -12,8 +12,16 @@ defineEmits<{ mend: [mend: Mend]; show: [] }>();
     </h3>
     <p>{{ fault.detail }}</p>
     <div class="mends">
-      <el-button type="primary" size="small" @click="$emit('mend', fault.mend)">{{ fault.mend.label }}</el-button>
-      <el-button v-for="other in fault.others" :key="other.label" size="small" @click="$emit('mend', other)">
+      <el-button type="primary" size="small" :disabled="isOld" @click="$emit('mend', fault.mend)">{{
+        fault.mend.label
+      }}</el-button>
+      <el-button
+        v-for="other in fault.others"
+        :key="other.label"
+        size="small"
+        :disabled="isOld"
+        @click="$emit('mend', other)"
+      >
         {{ other.label }}
       </el-button>
     </div>

@@ -55,6 +55,8 @@ export const useFigures = defineStore('figures', () => {
     for (const fault of later) all.set(fault.partId, [...(all.get(fault.partId) ?? []), fault]);
     return all;
   });
+  /** Whether a fault was found before the last edit: its mend would be done on what is no longer there. */
+  const isOldFault = (fault: Fault): boolean => isSlowOld.value && slow.value?.faults.includes(fault) === true;
   const faultCount = computed(() => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0));
 
   const texts = computed<Readonly<Record<string, string>>>(() => {
@@ -147,5 +149,5 @@ export const useFigures = defineStore('figures', () => {
     return { now: texts.value[key] ?? '–', before: before.value[key], isOld: isSlow && isSlowOld.value, tone };
   }
 
-  return { quick, slow, isSlowOld, slowMessage, faults, faultCount, figure };
+  return { quick, slow, isSlowOld, slowMessage, faults, faultCount, isOldFault, figure };
 });

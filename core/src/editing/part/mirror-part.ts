@@ -32,7 +32,7 @@ export function mirrorPart(part: Part, args: { readonly across: 'vertical' | 'ho
     return {
       ...one,
       at: applyTransform(turn, one.at),
-      angleDegrees: one.kind === 'lettering' ? -one.angleDegrees : turnAngle(one.angleDegrees),
+      angleDegrees: one.kind === 'lettering' ? withinFullTurn(-one.angleDegrees) : turnAngle(one.angleDegrees),
     };
   };
   const guide = (one: Guide): Guide => {

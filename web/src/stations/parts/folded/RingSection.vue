@@ -38,8 +38,9 @@ async function ask(seam: SeamState['seam'], keep: readonly string[] = []): Promi
   [asked.value, kept.value, isBusy.value, message.value] = [seam, keep, true, ''];
   const free = keep.length > 0 ? ringFolds.value.filter((id) => !keep.includes(id)) : undefined;
   const edges = { fromSegmentId: seam.fromSegmentId, toSegmentId: seam.toSegmentId };
-  const answer = await slowly.ring(work.airframe, props.part.id, edges, free);
-  isBusy.value = false;
+  const answer = await slowly.ring(work.airframe, props.part.id, edges, free).finally(() => {
+    isBusy.value = false;
+  });
   if (asked.value !== seam) return;
   report.value = answer.ok ? answer.value : undefined;
   message.value = !answer.ok

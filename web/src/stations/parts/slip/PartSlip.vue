@@ -18,6 +18,7 @@ import FaultCard from '../../../kit/FaultCard.vue';
 import InTurn from '../../../kit/InTurn.vue';
 import StrokeSample from '../../../pictures/StrokeSample.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import { useFigures } from '../../../stores/figures.ts';
 import EdgeSection from './EdgeSection.vue';
 import FeatureSection from './FeatureSection.vue';
 import GuidesSection from './GuidesSection.vue';
@@ -50,6 +51,7 @@ const emit = defineEmits<{
   beneath: [partId: string | undefined];
 }>();
 const work = useAirframe();
+const figures = useFigures();
 
 const scale = computed(() => (props.part.sizing === 'fixed' ? 1 : (work.airframe?.settings.scale ?? 1)));
 const subtitle = computed(() => {
@@ -144,6 +146,7 @@ const t = computed(() => {
         v-for="(fault, index) in faults"
         :key="index"
         :fault="fault"
+        :is-old="figures.isOldFault(fault)"
         @mend="emit('mend', { ...fault, mend: $event })"
         @show="showFault(fault)"
       />

@@ -4,15 +4,9 @@ import { unequalBevelAngles } from '../allowance/index.ts';
 import { applyRigid, distance3, type Point3 } from '../geometry/index.ts';
 import { outlineOf, type Joint, type Part } from '../part/index.ts';
 import { expandPart } from '../resolve/index.ts';
-import {
-  assemblyClashes,
-  assemblySeams,
-  assemble,
-  standingWith,
-  type Assembly,
-  type StandingPart,
-} from './assembly.ts';
+import { assemblyClashes, assemblySeams, assemble, standingWith, type Assembly } from './assembly.ts';
 import { assemblyReport } from './fold-report.ts';
+import type { StandingPart } from './standing.ts';
 import { foldedBy } from './fold.ts';
 import { plateBody } from './folded-part.ts';
 import { bevellingMends, bevelsOf, closingMend } from './seam-mends.ts';

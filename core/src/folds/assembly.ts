@@ -1,49 +1,12 @@
-import {
-  applyRigid,
-  boundsCentre,
-  composeRigid,
-  cross3,
-  interpolate,
-  interpolate3,
-  invertRigid,
-  isInsideRegion,
-  point3,
-  STILL,
-  subtract3,
-  times3,
-  turnAbout,
-  turnVector,
-  unit3,
-  add3,
-  type Point,
-  type Point3,
-  type RigidMap,
-} from '../geometry/index.ts';
-import { findSegment, type Joint, type Part, type Place } from '../part/index.ts';
+import { boundsCentre, composeRigid, point3, STILL, turnAbout, type RigidMap } from '../geometry/index.ts';
+import type { Part, Place } from '../part/index.ts';
 import { fold, type FoldedPlates, type HingeState } from './fold.ts';
 import type { FoldedPart } from './folded-part.ts';
 import { clashesBetween } from './interference.ts';
-import { placedEdge, type Line3, type PlacedEdge } from './seam-edges.ts';
-import { edgesOf, nearestState, type SeamState } from './seams.ts';
-
-/** A part with what it folds to, to be stood with others. */
-export interface StandingPart {
-  readonly part: Part;
-  /** The part made whole. */
-  readonly whole: Part;
-  readonly body: FoldedPart;
-}
-
-/** One piece where it stands. The starboard piece of a pair is the port piece seen in the airframe's middle plane. */
-export interface StandingPiece {
-  readonly partId: string;
-  readonly side: 'single' | 'port' | 'starboard';
-  /** The joint it stands by; undefined for one that has a place of its own. */
-  readonly jointId?: string;
-  readonly body: FoldedPart;
-  /** For each plate the map from the flat part into the airframe. */
-  readonly maps: FoldedPlates;
-}
+import { jointLine, jointMap } from './joint-line.ts';
+import { edgesNamed, placedEdge, type PlacedEdge } from './seam-edges.ts';
+import { nearestState, type SeamState } from './seams.ts';
+import type { StandingPart, StandingPiece } from './standing.ts';
 
 /** Why a piece could not be stood. */
 export interface StrayJoint {
@@ -79,65 +42,6 @@ function restingMap(part: Part, { resolved: { bounds } }: FoldedPart): RigidMap 
   if (symmetry?.along === 'upright')
     return { ...turnAbout(point3(0, 0, 0), point3(0, 0, 1), -90), origin: point3(0, symmetry.atMm, 0) };
   return { ...STILL, origin: point3(0, -(symmetry?.atMm ?? middle.y), 0) };
-}
-
-/** A line of a plate on the flat part: on the far skin and on the face, the plate on its left. */
-interface JointLine {
-  readonly plate: number;
-  readonly lines: readonly [Line3, Line3];
-}
-
-/** The longest free piece of a straight edge, or a straight line drawn on a plate. */
-function jointLine({ whole, body }: StandingPart, segmentId: string): JointLine | undefined {
-  const length = ({ from, to }: { readonly from: Point; readonly to: Point }): number =>
-    Math.hypot(to.x - from.x, to.y - from.y);
-  const edge = body.edges
-    .filter((one) => one.segmentId === segmentId || one.segmentId.replace(/~f.*$/, '') === segmentId)
-    .sort((a, b) => length(b) - length(a))[0];
-  if (edge) return { plate: edge.solid.plate.index, lines: edge.flat };
-  const found = findSegment(whole, segmentId);
-  if (!found || 'role' in found.path || found.path.segments[found.index]!.kind !== 'line') return undefined;
-  const from = found.path.nodes[found.index]!,
-    to = found.path.nodes[(found.index + 1) % found.path.nodes.length]!,
-    middle = interpolate(from, to, 0.5);
-  const plate = body.tree.plates.find(
-    ({ kind, outer, holes }) => kind === 'board' && isInsideRegion(middle, outer, holes),
-  );
-  const line = (z: number): Line3 => [
-    { x: from.x, y: from.y, z },
-    { x: to.x, y: to.y, z },
-  ];
-  return plate && { plate: plate.index, lines: [line(0), line(body.resolved.thicknessMm)] };
-}
-
-const SKIN = { back: 0, face: 1 } as const;
-
-/** A frame on a line of a plate: x along it, y to its left within the plate, z out of its face. */
-function frameOn([from, to]: Line3, normal: Point3): RigidMap {
-  const x = unit3(subtract3(to, from));
-  return { x, y: cross3(normal, x), z: normal, origin: interpolate3(from, to, 0.5) };
-}
-
-/**
- * The map that stands a part on another by a joint.
- * @source the two lines run against each other like those of neighbours across a fold; then the piece turns about the line
- */
-function jointMap(
-  joint: Joint,
-  own: { readonly line: JointLine; readonly maps: FoldedPlates },
-  to: { readonly line: JointLine; readonly maps: FoldedPlates },
-): RigidMap {
-  const carried = ({ line, maps }: typeof own, skin: 'back' | 'face'): RigidMap => {
-    const map = maps[line.plate]!,
-      [a, b] = line.lines[SKIN[skin]];
-    return frameOn([applyRigid(map, a), applyRigid(map, b)], turnVector(map, point3(0, 0, 1)));
-  };
-  const mine = carried(own, joint.ownSkin),
-    there = carried(to, joint.toSkin),
-    sign = joint.isReversed ? 1 : -1;
-  const origin = add3(there.origin, times3(there.x, joint.alongMm));
-  const onLine: RigidMap = { x: times3(there.x, sign), y: times3(there.y, sign), z: there.z, origin };
-  return composeRigid(composeRigid(invertRigid(mine), onLine), turnAbout(origin, onLine.x, joint.turnDegrees));
 }
 
 /**
@@ -204,9 +108,6 @@ export function assemble(parts: readonly StandingPart[], state: HingeState): Ass
   }
 }
 
-const edgesOfPiece = ({ body, maps }: StandingPiece): readonly PlacedEdge[] =>
-  body.edges.map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
-
 /** A seam between two parts: which part declares it, and between which pieces it lies. */
 export interface AssemblySeam extends SeamState {
   readonly partId: string;
@@ -215,24 +116,28 @@ export interface AssemblySeam extends SeamState {
 
 /** The seams that parts declare with each other, between those of their pieces that lie nearest. */
 export function assemblySeams(parts: readonly StandingPart[], { pieces }: Assembly): readonly AssemblySeam[] {
-  const edges = pieces.map(edgesOfPiece);
+  const byId = new Map(parts.map((one) => [one.part.id, one] as const));
+  const placedOf = ({ partId, body, maps }: StandingPiece, segmentId: string): readonly PlacedEdge[] =>
+    edgesNamed(byId.get(partId)!.whole, body, segmentId).map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
   return parts.flatMap(({ part }) =>
     (part.seams ?? []).flatMap((seam): readonly AssemblySeam[] => {
       if (seam.toPartId === undefined) return [];
-      const pairs = pieces.flatMap((from, i) =>
-        from.partId !== part.id
-          ? []
-          : pieces.flatMap((to, j) =>
-              i === j || to.partId !== seam.toPartId
-                ? []
-                : edgesOf(edges[i]!, seam.fromSegmentId).flatMap((a) =>
-                    edgesOf(edges[j]!, seam.toSegmentId).map((b) => [a, b] as const),
-                  ),
-            ),
+      const pieceOf = new Map<PlacedEdge, number>();
+      const edgesAt = (partId: string, segmentId: string): readonly (readonly [number, readonly PlacedEdge[]])[] =>
+        pieces.flatMap((piece, index) => {
+          if (piece.partId !== partId) return [];
+          const edges = placedOf(piece, segmentId);
+          edges.forEach((edge) => pieceOf.set(edge, index));
+          return [[index, edges] as const];
+        });
+      const there = edgesAt(seam.toPartId, seam.toSegmentId);
+      const pairs = edgesAt(part.id, seam.fromSegmentId).flatMap(([i, own]) =>
+        there.flatMap(([j, others]) => (i === j ? [] : own.flatMap((a) => others.map((b) => [a, b] as const)))),
       );
       const state = nearestState(seam, pairs);
-      const pieceOf = (edge: PlacedEdge): number => edges.findIndex((own) => own.includes(edge));
-      return state ? [{ ...state, partId: part.id, pieces: [pieceOf(state.edges[0]), pieceOf(state.edges[1])] }] : [];
+      return state
+        ? [{ ...state, partId: part.id, pieces: [pieceOf.get(state.edges[0])!, pieceOf.get(state.edges[1])!] }]
+        : [];
     }),
   );
 }

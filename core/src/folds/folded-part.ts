@@ -9,7 +9,7 @@ import { fold, foldedBy, placedPoint, type FoldedPlates } from './fold.ts';
 import { firstClash, type Clash } from './interference.ts';
 import { solidsOf, type PlateSolid } from './plate-solid.ts';
 import { platesOf, type Hinge } from './plates.ts';
-import { placedEdge, seamEdges, type SeamEdge } from './seam-edges.ts';
+import { edgesNamed, placedEdge, seamEdges, type SeamEdge } from './seam-edges.ts';
 import { CLOSED_MM, declaredSeams, nearSeams, type SeamState } from './seams.ts';
 
 /** A part as it folds: its plates as solids, its tree, its seams. */
@@ -49,10 +49,12 @@ const bodyOf = memo((resolved: ResolvedPart, whole: Part): FoldedPart | undefine
     maps = fold(tree, foldedBy(1));
   const edges = seamEdges(whole, solids),
     placed = edges.map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
-  const seams = declaredSeams(whole, placed);
-  const taken = new Set(seams.flatMap(({ edges: [a, b] }) => [a, b]));
+  const seams = declaredSeams(whole, (segmentId) =>
+    edgesNamed(whole, { edges, solids }, segmentId).map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!)),
+  );
+  const taken = new Set(seams.flatMap(({ edges: [a, b] }) => [a.edge, b.edge]));
   const near = nearSeams(
-    placed.filter((edge) => !taken.has(edge)),
+    placed.filter(({ edge }) => !taken.has(edge)),
     Math.max(3, NEAR_IN_THICKNESSES * resolved.thicknessMm),
   );
   return {

@@ -1,13 +1,4 @@
-export {
-  type Assembly,
-  type StandingPart,
-  type StandingPiece,
-  type StrayJoint,
-  assemble,
-  assemblyClashes,
-  assemblySeams,
-  standingWith,
-} from './assembly.ts';
+export { type Assembly, type StrayJoint, assemble, assemblyClashes, assemblySeams, standingWith } from './assembly.ts';
 export { type OrderedFold, foldOrder } from './fold-order.ts';
 export { STRAY_WORDS, assemblyReport, foldName, foldReport } from './fold-report.ts';
 export { foldTree } from './fold-tree.ts';
@@ -38,6 +29,7 @@ export { type PlateSize, type SizeEnd, foldedSizes, sizeCommand } from './folded
 export { type Clash, clashesOf } from './interference.ts';
 export { type PlateSolid, solidsOf } from './plate-solid.ts';
 export { platesOf } from './plates.ts';
+export type { StandingPart, StandingPiece } from './standing.ts';
 export { type Line3, type PlacedEdge, placedEdge } from './seam-edges.ts';
 export { type SeamMend, bevellingMends, bevelsOf, closingMend } from './seam-mends.ts';
 export { CLOSED_MM, type SeamState, measureSeam } from './seams.ts';

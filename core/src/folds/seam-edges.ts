@@ -3,13 +3,15 @@ import {
   distance,
   distanceToRun,
   dot,
+  isInsideRegion,
+  midpoint,
   subtract,
   type Point,
   type Point3,
   type RigidMap,
 } from '../geometry/index.ts';
 import { isThroughCut } from '../operations/index.ts';
-import { drawnId, isMirrorId, pathsOf, type Part } from '../part/index.ts';
+import { drawnId, findSegment, isMirrorId, pathsOf, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
@@ -27,7 +29,12 @@ export interface SeamEdge {
   readonly isBoardLeft: boolean;
   /** Its lines on the flat part: on the far skin, and on the face. */
   readonly flat: readonly [Line3, Line3];
+  /** Whether it is a line drawn on the plate, which ends nothing. */
+  readonly isLine?: true;
 }
+
+/** Which of an edge's two lines lies on a skin. */
+export const SKIN = { back: 0, face: 1 } as const;
 
 /** An edge where its plate has been carried to. */
 export interface PlacedEdge {
@@ -99,6 +106,44 @@ export function seamEdges(part: Part, solids: readonly PlateSolid[]): readonly S
         }
       : edge,
   );
+}
+
+/** A straight line drawn on a plate, for others to meet or to stand on; undefined when it is none. */
+function lineOnPlate(whole: Part, solids: readonly PlateSolid[], segmentId: string): SeamEdge | undefined {
+  const found = findSegment(whole, segmentId);
+  if (!found || 'role' in found.path || found.path.segments[found.index]!.kind !== 'line') return undefined;
+  const { from, to } = curveOf(found.path, found.index),
+    middle = midpoint(from, to);
+  const solid = solids.find(
+    ({ plate: { kind, outer, holes } }) => kind === 'board' && isInsideRegion(middle, outer, holes),
+  );
+  const line = (z: number): Line3 => [
+    { x: from.x, y: from.y, z },
+    { x: to.x, y: to.y, z },
+  ];
+  return (
+    solid && {
+      solid,
+      segmentId,
+      from,
+      to,
+      isBoardLeft: true,
+      flat: [line(0), line(solid.thicknessMm)],
+      isLine: true,
+    }
+  );
+}
+
+/** The free pieces of a drawn edge, which folds and features part; or the line of this id that is drawn on a plate. */
+export function edgesNamed(
+  whole: Part,
+  { edges, solids }: { readonly edges: readonly SeamEdge[]; readonly solids: readonly PlateSolid[] },
+  segmentId: string,
+): readonly SeamEdge[] {
+  const own = edges.filter((edge) => edge.segmentId === segmentId || edge.segmentId.replace(/~f.*$/, '') === segmentId);
+  if (own.length > 0) return own;
+  const line = lineOnPlate(whole, solids, segmentId);
+  return line ? [line] : [];
 }
 
 /** An edge carried by the map of its plate. */

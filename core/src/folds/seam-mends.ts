@@ -92,11 +92,12 @@ const SAME_BEVEL_DEGREES = 0.3;
 /**
  * The bevels that a seam between two plates' outer skins wants, when it has others: half the turn each, or by the formula for unequal
  * plates. The turn comes from where the plates lie.
- * @returns undefined when the bevels are right, an end stands on a face, or the plates go on flat
+ * @returns undefined when the bevels are right, an end stands on a face, the plates go on flat, or one of them is a line
  */
 export function bevelsOf(state: SeamState): SeamBevels | undefined {
-  const [a, b] = state.edges,
-    [outA, outB] = [outward(a), outward(b)];
+  const [a, b] = state.edges;
+  if (a.edge.isLine || b.edge.isLine) return undefined;
+  const [outA, outB] = [outward(a), outward(b)];
   const turnDegrees = degrees(Math.acos(Math.max(-1, Math.min(1, -dot3(outA, outB)))));
   if (turnDegrees < 2 || turnDegrees > 178) return undefined;
   // The skin outside the bend is the one that the other plate turns away from. Met at any other skin, an end stands on a face.

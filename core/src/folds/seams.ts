@@ -99,10 +99,6 @@ export function nearSeams(edges: readonly PlacedEdge[], reachMm: number): readon
     .map(([a, b]) => seamState({ fromSegmentId: a.edge.segmentId, toSegmentId: b.edge.segmentId }, a, b));
 }
 
-/** The pieces of a drawn edge: folds and features part it. */
-export const edgesOf = (edges: readonly PlacedEdge[], segmentId: string): readonly PlacedEdge[] =>
-  edges.filter(({ edge }) => edge.segmentId === segmentId || edge.segmentId.replace(/~f.*$/, '') === segmentId);
-
 /**
  * How a declared seam lies, by the pieces of its two edges that lie nearest to each other; undefined while either edge is gone.
  * @param pairs the pieces of the first edge with those of the second, as far as they may meet
@@ -115,15 +111,18 @@ export function nearestState(seam: Seam, pairs: readonly (readonly [PlacedEdge, 
   return nearest && seamState(seam, ...nearest.pair);
 }
 
-/** The seams that a part declares within itself, as they lie. */
-export function declaredSeams(part: Part, edges: readonly PlacedEdge[]): readonly SeamState[] {
+/**
+ * The seams that a part declares within itself, as they lie.
+ * @param edgesOf the pieces of an edge of the part, where its plates lie
+ */
+export function declaredSeams(part: Part, edgesOf: (segmentId: string) => readonly PlacedEdge[]): readonly SeamState[] {
   return (part.seams ?? [])
     .filter(({ toPartId }) => toPartId === undefined)
     .flatMap((seam): readonly SeamState[] => {
-      const to = edgesOf(edges, seam.toSegmentId);
+      const to = edgesOf(seam.toSegmentId);
       const state = nearestState(
         seam,
-        edgesOf(edges, seam.fromSegmentId).flatMap((a) =>
+        edgesOf(seam.fromSegmentId).flatMap((a) =>
           to.filter((b) => b.edge.solid !== a.edge.solid).map((b) => [a, b] as const),
         ),
       );

@@ -45,4 +45,6 @@ export class JointDto {
   @IsNumberBetween(-WIDEST_JOINT_TURN_DEGREES, WIDEST_JOINT_TURN_DEGREES) turnDegrees!: number;
   @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) alongMm!: number;
   @IsBoolean({ message: 'must be true or false' }) isReversed!: boolean;
+  /** Whether the wedge that a square foot leaves open at a lean is filled with glue. */
+  @IsOptional() @IsBoolean({ message: 'must be true or false' }) isFilled?: boolean;
 }

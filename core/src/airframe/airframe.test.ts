@@ -240,6 +240,7 @@ describe('parts that stand together', () => {
       '2 pieces of 2 parts stand together.',
       'No seam between parts is declared.',
       expect.stringContaining('in each other'),
+      'Part wall meets the end of Part floor on all 200.00 mm of its foot, and presses 5.00 mm into it.',
       'Part loose stands nowhere yet.',
     ]);
   });

@@ -1,14 +1,10 @@
 import type { Fault, Mend } from '../checks/index.ts';
 import { applyCommand, type PartCommand } from '../editing/index.ts';
 import {
-  assemble,
-  assemblyClashes,
-  assemblySeams,
   bevellingMends,
   clashesOf,
   closingMend,
   edgesNear,
-  foldedBy,
   foldName,
   foldsInOrder,
   type Clash,
@@ -20,10 +16,8 @@ import { drawnId, type Part } from '../part/index.ts';
 import { formatLengthWithUnit, memo, type LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';
+import { seeFolded, OPEN_FAULT_MM, PRESS_FAULT_MM, standingFaults } from './standing-faults.ts';
 
-/** Plates that press into each other by more than this, and declared seams that are open by more, are faults, in mm. */
-export const PRESS_FAULT_MM = 0.05;
-export const OPEN_FAULT_MM = 0.3;
 /** Every try of a mend folds the part anew: so many presses of a part are tried to mend, each by so many edges. */
 const MOST_PRESSES_TRIED = 3;
 const MOST_EDGES_TRIED = 6;
@@ -45,10 +39,8 @@ const openSeamsOf = (seams: readonly SeamState[]): readonly SeamState[] =>
  */
 export function foldFaults(airframe: Airframe): readonly Fault[] {
   const parts = standingParts(airframe);
-  return [...parts.flatMap((standing) => ownFaults(standing, airframe)), ...faultsBetween(parts, airframe)];
+  return [...parts.flatMap((standing) => ownFaults(standing, airframe)), ...standingFaults(parts, airframe)];
 }
-
-const seeFolded = (partId: string): Mend => ({ label: 'See it folded', action: { name: 'seeFolded', partId } });
 
 function ownFaults({ part, body }: StandingPart, airframe: Airframe): readonly Fault[] {
   const { unit, scale } = airframe.settings;
@@ -146,30 +138,4 @@ function openSeamFault(part: Part, state: SeamState, { settings: { unit } }: Air
     detail: 'Its two edges are declared to meet when it is folded.',
     mend: closing ? { label: 'Move the edge to meet', command: closing.command } : seeFolded(part.id),
   };
-}
-
-/** Parts that stand together: each pair of pieces that press, told with which hand it is; and seams between parts. */
-function faultsBetween(parts: readonly StandingPart[], airframe: Airframe): readonly Fault[] {
-  const { unit } = airframe.settings;
-  const assembly = assemble(parts, foldedBy(1));
-  const nameOf = (partId: string): string => parts.find(({ part }) => part.id === partId)?.part.name ?? partId;
-  const presses = assemblyClashes(assembly)
-    .filter(({ depthMm }) => depthMm > PRESS_FAULT_MM)
-    .map(({ pieces: [a, b], depthMm }): Fault => ({
-      code: 'PARTS_PRESS',
-      partId: a.partId,
-      title: `${a.partId === b.partId ? `Two of ${nameOf(a.partId)}` : `${nameOf(a.partId)} and ${nameOf(b.partId)}`} press ${formatLengthWithUnit(depthMm, unit, 2)} into each other`,
-      detail: 'As they stand they want the same place: shorten one, cut a slot for it, or shift it along its line.',
-      mend: seeFolded(a.partId),
-    }));
-  const seams = assemblySeams(parts, assembly)
-    .filter(({ gapMm }) => gapMm > OPEN_FAULT_MM)
-    .map((state): Fault => ({
-      code: 'SEAM_OPEN',
-      partId: state.partId,
-      title: `A seam of ${nameOf(state.partId)} with another part is open by ${formatLengthWithUnit(state.gapMm, unit, 2)}`,
-      detail: 'Its two edges are declared to meet when the parts stand together.',
-      mend: seeFolded(state.partId),
-    }));
-  return [...presses, ...seams];
 }

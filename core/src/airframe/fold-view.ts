@@ -3,12 +3,14 @@ import {
   assemblyClashes,
   assemblyReport,
   assemblySeams,
+  contactSentence,
   clashOf,
   foldedBy,
   foldedSizes,
   foldName,
   foldOrder,
   foldReport,
+  standingContacts,
   standingWith,
   type Assembly,
   type Clash,
@@ -17,10 +19,13 @@ import {
   type SeamState,
   type StandingPart,
 } from '../folds/index.ts';
+import type { Mend } from '../checks/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './assembled.ts';
 import { partsInVariant } from './funnel.ts';
+import { cornerMends, footMends, footOffers } from './joint-edits.ts';
+import { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
 
 /** How much of the airframe is looked at folded. */
 export type FoldExtent = 'part' | 'together' | 'airframe';
@@ -30,6 +35,37 @@ export interface ShownSeam {
   readonly partId: string;
   readonly state: SeamState;
   readonly pieces: readonly [number, number];
+}
+
+/** How one piece touches what it stands on, in a sentence, and what can be done about it. */
+export interface ShownContact {
+  readonly partId: string;
+  readonly jointId: string;
+  readonly sentence: string;
+  /** Whether it presses or stands open. */ readonly isOff: boolean;
+  readonly mends: readonly Mend[];
+}
+
+function shownContacts(
+  airframe: Airframe,
+  parts: readonly StandingPart[],
+  assembly: Assembly,
+  unit: LengthUnit,
+): readonly ShownContact[] {
+  const nameOf = (id: string): string => parts.find(({ part }) => part.id === id)?.part.name ?? 'a part';
+  return standingContacts(parts, assembly).map((contact) => ({
+    partId: contact.partId,
+    jointId: contact.joint.id,
+    sentence: contactSentence(contact, nameOf(contact.partId), nameOf(contact.joint.toPartId), unit),
+    isOff: contact.pressMm > PRESS_FAULT_MM || (contact.wedgeMm > OPEN_FAULT_MM && !contact.joint.isFilled),
+    mends: [...footMends(airframe, contact), ...cornerMends(contact), ...footOffers(airframe, contact)],
+  }));
+}
+
+/** The contacts of a part with what it stands on, where only the part itself is looked at. */
+function contactsAround(airframe: Airframe, partId: string, unit: LengthUnit): readonly ShownContact[] {
+  const parts = standingParts(airframe, standingWith(partsInVariant(airframe), partId));
+  return shownContacts(airframe, parts, assemble(parts, foldedBy(1)), unit);
 }
 
 /** All that the folded view needs of a part, or of parts that stand together. Plain data: a worker makes it. */
@@ -47,6 +83,7 @@ export interface FoldView {
   /** How it closes, in sentences. */
   readonly report: readonly string[];
   readonly seams: readonly ShownSeam[];
+  readonly contacts: readonly ShownContact[];
   /** What the part's plates measure when they are folded. */
   readonly sizes: readonly PlateSize[];
   /** Pairs of the part's edges that nearly meet without being a seam. */
@@ -94,12 +131,14 @@ export function foldView(
       clash: clashOf(body),
       report: foldReport(own.part, body, unit),
       seams: body.seams.map((state) => ({ partId, state, pieces: [0, 0] })),
+      contacts: own.part.joints?.length ? contactsAround(airframe, partId, unit) : [],
     };
   const chosen = extent === 'airframe' ? partsInVariant(airframe) : standingWith(partsInVariant(airframe), partId);
   const parts = standingParts(airframe, chosen),
     assembly = assemble(parts, foldedBy(1)),
     { pieces } = assembly;
-  const between = assemblySeams(parts, assembly);
+  const between = assemblySeams(parts, assembly),
+    contacts = standingContacts(parts, assembly);
   const within = pieces.flatMap((piece, index) =>
     piece.side === 'starboard'
       ? []
@@ -115,6 +154,7 @@ export function foldView(
         assembly,
         between,
         assemblyClashes(assembly),
+        contacts,
         unit,
       ),
       ...(pieces.some((piece) => piece.partId === partId) ? [] : [`${drawn.name} stands nowhere yet.`]),
@@ -123,5 +163,6 @@ export function foldView(
       ...within,
       ...between.map((seam): ShownSeam => ({ partId: seam.partId, state: seam, pieces: seam.pieces })),
     ],
+    contacts: shownContacts(airframe, parts, assembly, unit),
   };
 }

@@ -8,12 +8,20 @@ export {
   standardBoard,
 } from './airframe.ts';
 export { standingPart } from './assembled.ts';
-export { OPEN_FAULT_MM, PRESS_FAULT_MM, foldFaults } from './fold-faults.ts';
+export { foldFaults } from './fold-faults.ts';
+export { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
 export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report.ts';
 export { placeFaults } from './place-faults.ts';
 export { type PaperPage, cutListDocument, pagesDocument } from './documents.ts';
 export { type QuickFigures, type SlowFigures, cutListOf, pagesOf, quickFigures, slowFigures } from './figures.ts';
-export { type FoldExtent, type FoldView, type ShownSeam, foldView, piecesOfView } from './fold-view.ts';
+export {
+  type FoldExtent,
+  type FoldView,
+  type ShownContact,
+  type ShownSeam,
+  foldView,
+  piecesOfView,
+} from './fold-view.ts';
 export { contextOf, faultsIn, nestHash, partsInVariant, piecesOfAirframe, resolveIn } from './funnel.ts';
 export {
   type BoardView,

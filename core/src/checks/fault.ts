@@ -37,6 +37,7 @@ export type FaultCode =
   | 'LIP_ALONE'
   | 'PLATES_PRESS'
   | 'PARTS_PRESS'
+  | 'JOINT_OPEN'
   | 'SEAM_OPEN'
   | 'FOLD_BLOCKED'
   | 'PIECE_UNPLACED';
@@ -52,8 +53,15 @@ export type AirframeAction =
   | { readonly name: 'seeFolded'; readonly partId: string }
   | { readonly name: 'startOutline' };
 
-/** What one click does about a fault. */
+/** An edit of one of the airframe's parts. */
+export interface PartEdit {
+  readonly partId: string;
+  readonly command: PartCommand;
+}
+
+/** What one click does about a fault: an edit of its part, edits of several parts as one step, or something of the whole airframe. */
 export type Mend =
+  | { readonly label: string; readonly edits: readonly PartEdit[] }
   | { readonly label: string; readonly command: PartCommand }
   | { readonly label: string; readonly action: AirframeAction };
 

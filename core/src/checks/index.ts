@@ -1,2 +1,2 @@
-export type { AirframeAction, Fault, Mend } from './fault.ts';
+export type { AirframeAction, Fault, Mend, PartEdit } from './fault.ts';
 export { partFaults } from './part-faults.ts';

@@ -6,6 +6,7 @@ import { outlineOf, type Joint, type Part } from '../part/index.ts';
 import { expandPart } from '../resolve/index.ts';
 import { assemblyClashes, assemblySeams, assemble, standingWith, type Assembly } from './assembly.ts';
 import { assemblyReport } from './fold-report.ts';
+import { standingContacts } from './standing-contacts.ts';
 import type { StandingPart } from './standing.ts';
 import { foldedBy } from './fold.ts';
 import { plateBody } from './folded-part.ts';
@@ -311,6 +312,7 @@ test('what cannot stand is told: a part that is gone, a line that is gone, a rin
       assembly,
       [],
       [],
+      standingContacts(lost, assembly),
       'mm',
     ).join(' '),
   ).toContain('Part a does not stand: the line it stands on is gone.');

@@ -146,20 +146,25 @@ export function assemblySeams(parts: readonly StandingPart[], { pieces }: Assemb
 export interface AssemblyClash {
   readonly pieces: readonly [StandingPiece, StandingPiece];
   readonly depthMm: number;
+  /** How many pairs of pieces of these two parts are in each other. */ readonly places: number;
 }
 
-/** Standing pieces that are in each other, deepest first; of a pair and its image one is told. */
+/** Standing pieces that are in each other, deepest first; of the pieces of two parts the deepest are told, with how many pairs are in each other. */
 export function assemblyClashes({ pieces }: Assembly): readonly AssemblyClash[] {
   const found = clashesBetween(
     pieces.map(({ body, maps }) => body.solids.map((solid) => ({ solid, map: maps[solid.plate.index]! }))),
   );
-  const told = new Set<string>();
-  return found.flatMap(({ bodies: [i, j], depthMm }) => {
-    const key = [pieces[i]!.partId, pieces[j]!.partId].sort().join('/');
-    if (told.has(key)) return [];
-    told.add(key);
-    return [{ pieces: [pieces[i]!, pieces[j]!] as const, depthMm }];
-  });
+  const byParts = new Map<string, AssemblyClash>();
+  for (const { bodies, depthMm } of found) {
+    const pair = [pieces[bodies[0]]!, pieces[bodies[1]]!] as const,
+      key = pair
+        .map(({ partId }) => partId)
+        .sort()
+        .join('/');
+    const before = byParts.get(key);
+    byParts.set(key, before ? { ...before, places: before.places + 1 } : { pieces: pair, depthMm, places: 1 });
+  }
+  return [...byParts.values()];
 }
 
 /** The parts that stand together with one: by its own joints, by those of others, and on. */

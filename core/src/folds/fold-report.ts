@@ -4,6 +4,7 @@ import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/ind
 import type { Assembly, AssemblyClash, AssemblySeam } from './assembly.ts';
 import { clashOf, seamFigures, type FoldedPart, type SeamFigures } from './folded-part.ts';
 import type { Clash } from './interference.ts';
+import type { StandingContact } from './standing-contacts.ts';
 
 /** What a fold is called: its word and its label. */
 export function foldName(part: Part, operationId: string): string {
@@ -65,6 +66,52 @@ export function foldReport(part: Part, folded: FoldedPart, unit: LengthUnit): re
   ];
 }
 
+/** How one piece touches what it stands on, in a sentence. */
+export function contactSentence(
+  { kind, contactMm, footMm, wedgeDegrees, wedgeMm, pressMm, joint }: StandingContact,
+  own: string,
+  to: string,
+  unit: LengthUnit,
+): string {
+  const length = (mm: number): string => formatLengthWithUnit(mm, unit, 2);
+  const isWhole = contactMm > footMm - WHOLE_MM;
+  const along = isWhole
+    ? `all ${length(footMm)} of its foot`
+    : `${length(contactMm)} of the ${length(footMm)} of its foot`;
+  if (kind === 'lap') return `${own} lies along ${to}, on ${along}.`;
+  const state =
+    pressMm > 0
+      ? `and presses ${length(pressMm)} into it`
+      : wedgeMm > 0
+        ? `and stays open by ${formatAngle(wedgeDegrees)}, ${length(wedgeMm)} at its mouth${joint.isFilled ? ', which glue fills' : ''}`
+        : 'along its whole end';
+  return `${own} ${kind === 'edges' ? 'meets the end of' : 'stands on'} ${to} on ${along}, ${state}.`;
+}
+/** A foot shorter on its plate by less is on it whole, in mm. */
+const WHOLE_MM = 0.1;
+
+/** The feet that do not lie on what they stand on one by one; the others are counted. */
+function footSentences(
+  contacts: readonly StandingContact[],
+  nameOf: (partId: string) => string,
+  unit: LengthUnit,
+): readonly string[] {
+  const feet = contacts.filter(({ kind }) => kind !== 'lap'),
+    off = feet.filter(({ wedgeMm, pressMm }) => wedgeMm > 0 || pressMm > 0),
+    whole = feet.length - off.length;
+  return [
+    ...(whole > 0
+      ? [
+          `${whole === 1 ? 'One foot lies' : `${whole} feet lie`} on what ${whole === 1 ? 'it stands' : 'they stand'} on along the whole end.`,
+        ]
+      : []),
+    ...off
+      .slice(0, CLASHES_TOLD)
+      .map((contact) => contactSentence(contact, nameOf(contact.partId), nameOf(contact.joint.toPartId), unit)),
+    ...(off.length > CLASHES_TOLD ? [`${off.length - CLASHES_TOLD} more feet stand open.`] : []),
+  ];
+}
+
 /** Clashes told one by one; more are counted. */
 const CLASHES_TOLD = 4;
 
@@ -74,6 +121,7 @@ export function assemblyReport(
   { pieces, strays }: Assembly,
   seams: readonly AssemblySeam[],
   clashes: readonly AssemblyClash[],
+  contacts: readonly StandingContact[],
   unit: LengthUnit,
 ): readonly string[] {
   const nameOf = (partId: string): string => parts.find(({ id }) => id === partId)?.name ?? 'a part';
@@ -92,6 +140,7 @@ export function assemblyReport(
     ...(clashes.length > CLASHES_TOLD
       ? [`${clashes.length - CLASHES_TOLD} more pairs of parts are in each other.`]
       : []),
+    ...footSentences(contacts, nameOf, unit),
     ...strays.map(({ partId, reason }) => `${nameOf(partId)} does not stand: ${STRAY_WORDS[reason]}.`),
   ];
 }

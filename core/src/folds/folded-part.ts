@@ -1,4 +1,4 @@
-import { applyRigid, distance3, interpolate3, invertRigid } from '../geometry/index.ts';
+import { distance3 } from '../geometry/index.ts';
 import { traitsOf } from '../operations/index.ts';
 import type { Part } from '../part/index.ts';
 import { expandPart, resolve, type ResolveContext, type ResolvedPart } from '../resolve/index.ts';
@@ -125,24 +125,3 @@ function inRuns(names: readonly string[]): readonly string[] {
 export const clashOf = memo((folded: FoldedPart): (Clash & { readonly share: number }) | undefined =>
   firstClash(folded.solids, folded.tree),
 );
-
-/**
- * The free edges of two pressing plates that lie in, or at, the other one: what could be shortened.
- * @returns nearest to the other plate's middle plane first
- */
-export function edgesNear({ edges, maps, solids }: FoldedPart, { plates, depthMm }: Clash): readonly SeamEdge[] {
-  return edges
-    .flatMap((edge) => {
-      const own = edge.solid.plate.index;
-      const other = solids.find(
-        ({ plate }) => plates.includes(own) && plate.index !== own && plates.includes(plate.index),
-      );
-      if (!other) return [];
-      const middle = interpolate3(...placedEdge(edge, maps[own]!).lines[0], 0.5);
-      const { z } = applyRigid(invertRigid(maps[other.plate.index]!), middle);
-      const reach = depthMm + edge.solid.thicknessMm;
-      return z > -reach && z < other.thicknessMm + reach ? [{ edge, off: Math.abs(z - other.thicknessMm / 2) }] : [];
-    })
-    .sort((a, b) => a.off - b.off)
-    .map(({ edge }) => edge);
-}

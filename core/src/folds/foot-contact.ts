@@ -18,7 +18,7 @@ import { SKIN, type Line3, type PlacedEdge } from './seam-edges.ts';
 
 /** Where the cut end of a plate meets another plate: how long, and what stays open or presses. Lengths in mm. */
 export interface FootContact {
-  /** An end that stands on a skin, two ends that meet at their edges, or skin that lies on skin. */
+  /** An end that stands on a skin, two ends that meet at their edges, or skin that lies along skin, or at too small an angle to be cut to it. */
   readonly kind: 'end' | 'edges' | 'lap';
   /** Where they touch, in space. */
   readonly line: Line3;
@@ -79,15 +79,18 @@ export function footContact(
   const open = opening(turning * (skinAhead - angleOf(end)));
   const behind = opening(turning * (angleOf(inward) - skinBehind));
   const isOnEnd = turning > 0 && otherEnd !== undefined;
-  const kind = Math.abs(behind) < LAP_DEGREES && open > LAP_DEGREES ? 'lap' : isOnEnd ? 'edges' : 'end';
+  // The angle that the end's two faces would enclose, lay the end on what it stands on.
+  const span = opening(turning * (angleOf(end) - angleOf(inward))) + open;
+  const isFlat = Math.abs(behind) < LAP_DEGREES && open > LAP_DEGREES;
+  const isLap = isFlat || (!isOnEnd && Math.abs(90 - span) > STEEPEST_BEVEL_DEGREES);
+  const kind = isLap ? 'lap' : isOnEnd ? 'edges' : 'end';
   const depth = Math.hypot(end.x, end.y);
   const reach = isOnEnd ? Math.min(depth, Math.hypot(otherEnd.x, otherEnd.y)) : depth;
-  const mouth = isOnEnd
-    ? 2 * reach * Math.sin(radians(Math.min(180, Math.abs(open))) / 2)
-    : reach * Math.sin(radians(Math.min(90, Math.abs(open))));
+  const mouth =
+    isOnEnd && open > 0
+      ? 2 * reach * Math.sin(radians(Math.min(180, Math.abs(open))) / 2)
+      : reach * Math.sin(radians(Math.min(90, Math.abs(open))));
   const isTrue = kind === 'lap' || Math.abs(open) < TRUE_DEGREES;
-  // Along its own plate, the far corner of an end that is to lie on what it stands on.
-  const span = opening(turning * (angleOf(end) - angleOf(inward))) + open;
   return {
     kind,
     ...stretchOf(own, ownSkin, to, section),
@@ -149,9 +152,8 @@ function bevelFor(
   { setBackMm }: Section,
   ownSkin: keyof typeof SKIN,
   thicknessMm: number,
-): { readonly bevel?: FootBevel } {
+): { readonly bevel: FootBevel } {
   const lean = 90 - span;
-  if (Math.abs(lean) > STEEPEST_BEVEL_DEGREES) return {};
   const otherSkin = ownSkin === 'face' ? 'back' : 'face';
   return {
     bevel: {

@@ -1,6 +1,9 @@
 export { type Assembly, type StrayJoint, assemble, assemblyClashes, assemblySeams, standingWith } from './assembly.ts';
 export { type OrderedFold, foldOrder } from './fold-order.ts';
-export { STRAY_WORDS, assemblyReport, foldName, foldReport } from './fold-report.ts';
+export { STRAY_WORDS, assemblyReport, contactSentence, foldName, foldReport } from './fold-report.ts';
+export { edgesNear, edgesWithin } from './edges-near.ts';
+export { type FootContact, footCommands } from './foot-contact.ts';
+export { type StandingContact, seamFoot, standingContacts } from './standing-contacts.ts';
 export { foldTree } from './fold-tree.ts';
 export { type HingeState, fold, foldedBy, placedPoint } from './fold.ts';
 export {
@@ -19,7 +22,6 @@ export {
   type FoldedPart,
   type SeamFigures,
   clashOf,
-  edgesNear,
   foldNamesInOrder,
   foldsInOrder,
   plateBody,
@@ -32,6 +34,6 @@ export { platesOf } from './plates.ts';
 export type { StandingPart, StandingPiece } from './standing.ts';
 export { type Line3, type PlacedEdge, placedEdge } from './seam-edges.ts';
 export { type SeamMend, bevellingMends, bevelsOf, closingMend } from './seam-mends.ts';
-export { CLOSED_MM, type SeamState, measureSeam } from './seams.ts';
+export { CLOSED_MM, type SeamState, measureSeam, seamState as seamStateOf } from './seams.ts';
 export { type RingAnswer, type RingAnswers, closeRing, ringCommands } from './close-ring.ts';
 export { type MeasuredPlace, type ModelMeasure, type Sight, measureOnModel, placeInSight } from './measure-model.ts';

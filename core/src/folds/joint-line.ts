@@ -4,9 +4,11 @@ import {
   composeRigid,
   cross3,
   distance,
+  dot,
   interpolate3,
   invertRigid,
   point3,
+  subtract,
   subtract3,
   times3,
   turnAbout,
@@ -20,10 +22,22 @@ import type { FoldedPlates } from './fold.ts';
 import { edgesNamed, SKIN, type Line3, type SeamEdge } from './seam-edges.ts';
 import type { StandingPart } from './standing.ts';
 
-/** The longest free piece of a straight edge, or a straight line drawn on a plate. */
+/**
+ * The straight edge or line that a part stands by: of an edge that folds part, what is on the plate with its longest piece; tabs and laps
+ * on it leave its ends where they are.
+ */
 export function jointLine({ whole, body }: StandingPart, segmentId: string): SeamEdge | undefined {
   const length = ({ from, to }: SeamEdge): number => distance(from, to);
-  return [...edgesNamed(whole, body, segmentId)].sort((a, b) => length(b) - length(a))[0];
+  const pieces = edgesNamed(whole, body, segmentId);
+  const longest = [...pieces].sort((a, b) => length(b) - length(a))[0];
+  if (!longest || pieces.length === 1) return longest;
+  const along = subtract(longest.to, longest.from);
+  const inOrder = pieces
+    .filter(({ solid }) => solid === longest.solid)
+    .sort((a, b) => dot(along, subtract(a.from, b.from)));
+  const [first, last] = [inOrder[0]!, inOrder.at(-1)!];
+  const flat = ([0, 1] as const).map((skin): Line3 => [first.flat[skin][0], last.flat[skin][1]]);
+  return { ...longest, from: first.from, to: last.to, flat: [flat[0]!, flat[1]!] };
 }
 
 /** A frame on a line of a plate: x along it, y to its left within the plate, z out of its face. */

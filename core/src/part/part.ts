@@ -72,6 +72,7 @@ export interface Joint {
   readonly alongMm: number;
   /** Whether it goes on from the other side of the line. */
   readonly isReversed: boolean;
+  /** Whether the wedge that a square foot leaves open at a lean is filled with glue. */ readonly isFilled?: boolean;
 }
 
 export const CENTRE_LINES = ['level', 'upright'] as const;

@@ -10,8 +10,8 @@ export interface StraightLine {
   /** What it is called on the slip: `edge 3`, `mark, former 2`. */
   readonly name: string;
   readonly lengthMm: number;
-  /** Whether it bounds the part, so that it can be a seam. */
-  readonly isEdge: boolean;
+  /** Whether it can be a seam: an edge, or a line that is only marked on a plate. */
+  readonly canMeet: boolean;
 }
 
 /**
@@ -37,7 +37,7 @@ export function straightLines(drawn: Part, whole: Part): readonly StraightLine[]
           segmentId,
           name: `${lineName(drawn, drawnId(segmentId))}${isMirrorId(segmentId) ? ', mirrored' : ''}`,
           lengthMm,
-          isEdge: 'role' in path,
+          canMeet: 'role' in path || whole.operations.every(({ on, kind }) => on.pathId !== path.id || kind === 'mark'),
         },
       ];
     }),

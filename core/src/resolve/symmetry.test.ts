@@ -191,7 +191,7 @@ test('the lines of a half drawing that a part can stand on: those drawn and thei
   });
   const lines = straightLines(marked, expandPart(marked, context));
   expect(lines.filter(({ name }) => name.startsWith('mark'))).toEqual([
-    expect.objectContaining({ name: 'mark, former 1', lengthMm: 30, isEdge: false }),
+    expect.objectContaining({ name: 'mark, former 1', lengthMm: 30, canMeet: true }),
     expect.objectContaining({ name: 'mark, former 1, mirrored', lengthMm: 30 }),
   ]);
   const board = plate(100, 40),

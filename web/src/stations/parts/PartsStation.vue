@@ -124,6 +124,7 @@ async function pickFolded(partId: string, chosen: Chosen): Promise<void> {
 }
 function mend(fault: Fault): void {
   if ('command' in fault.mend) work.run(fault.partId, fault.mend.command);
+  else if ('edits' in fault.mend) work.runEach(fault.mend.edits, fault.mend.label);
   else if (fault.mend.action.name === 'startOutline') startTool('outline');
   else if (fault.mend.action.name === 'seeFolded') isFolded.value = true;
   else work.act(fault.mend.action);
@@ -290,7 +291,7 @@ useKeys('drawing', {
         <RingSection v-if="folded?.partId === part.id" :part="part" :view="folded" />
         <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
         <FoldSizes v-if="folded?.partId === part.id" :part="part" :view="folded" />
-        <StandingSection v-if="isFolded" :part="part" :selection="selection" />
+        <StandingSection v-if="isFolded" :part="part" :selection="selection" :view="folded" />
         <FoldDefaultsSection v-if="isFolded" />
         <StripSection v-if="part.contours.length === 0" :part="part" :thickness-mm="resolved.thicknessMm" />
       </PartSlip>

@@ -7,7 +7,9 @@ import {
   bevelsOf,
   CLOSED_MM,
   closingMend,
+  footCommands,
   foldName,
+  seamFoot,
   type SeamMend,
   type SeamState,
 } from '@grain-fold/core/folds';
@@ -49,16 +51,32 @@ function editsOf({ partId, state }: ShownSeam): readonly SeamEdit[] {
     command,
   });
   const close = state.gapMm > CLOSED_MM ? closingMend(state, props.view.scale) : undefined,
-    bevels = bevellingMends(state);
+    bevels = bevellingMends(state),
+    foot = seamFoot(state);
   return [
     ...(close ? [{ label: 'Close it', edits: [edit(close)] }] : []),
     ...(bevels.length > 0
       ? [{ label: bevels.length === 2 ? 'Bevel both edges' : 'Bevel the edge', edits: bevels.map(edit) }]
       : []),
+    ...(foot?.contact.bevel
+      ? [
+          {
+            label: `Bevel the foot by ${formatAngle(foot.contact.bevel.bevelDegrees)}`,
+            edits: footCommands(state.edges[foot.side], foot.contact.bevel, props.view.scale).map((command) =>
+              edit({ side: foot.side, command }),
+            ),
+          },
+        ]
+      : []),
   ];
 }
 const bevelWords = ({ state }: ShownSeam): string => {
-  const bevels = bevelsOf(state);
+  const bevels = bevelsOf(state),
+    foot = seamFoot(state)?.contact;
+  if (foot && foot.wedgeMm + foot.pressMm > 0)
+    return foot.pressMm > 0
+      ? `Its end presses ${length(foot.pressMm)} into the plate that it stands on.`
+      : `Its end stays open by ${formatAngle(foot.wedgeDegrees)}, ${length(foot.wedgeMm)} at its mouth.`;
   return bevels
     ? `Met at ${formatAngle(bevels.turnDegrees)}: bevels of ${bevels.wanted.map((angle) => formatAngle(angle)).join(' and ')}; they have ${bevels.present.map((angle) => formatAngle(Math.max(0, angle))).join(' and ')}.`
     : '';

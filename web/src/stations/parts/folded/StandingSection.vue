@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue';
-import { contextOf } from '@grain-fold/core/airframe';
+import { contextOf, type FoldView, type ShownContact } from '@grain-fold/core/airframe';
 import type { BoardFace } from '@grain-fold/core/operations';
 import { lineName, straightLines, type Joint, type Part, type Place, type StraightLine } from '@grain-fold/core/part';
 import { expandPart } from '@grain-fold/core/resolve';
@@ -10,10 +10,11 @@ import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Selection } from '../selection.ts';
 import FoldAway from '../../../kit/FoldAway.vue';
+import FootContact from './FootContact.vue';
 import CheckRow from '../../../kit/CheckRow.vue';
 
 /** Where the part stands: on which lines of other parts, or at which place of the airframe; and which edges of other parts it meets. */
-const props = defineProps<{ part: Part; selection: Selection }>();
+const props = defineProps<{ part: Part; selection: Selection; view?: FoldView }>();
 const work = useAirframe();
 const whole = (part: Part): Part => expandPart(part, contextOf(work.airframe!, part));
 const linesOf = (part: Part | undefined): readonly StraightLine[] => (part ? straightLines(part, whole(part)) : []);
@@ -85,10 +86,10 @@ const moveTo = (changes: Partial<Place['at']>): void => {
 /** The seam that is being declared. */
 const meet = reactive({ own: '', partId: '', to: '' });
 const met = computed(() => (props.part.seams ?? []).filter(({ toPartId }) => toPartId !== undefined));
-const ownEdges = computed(() => ownLines.value.filter(({ isEdge }) => isEdge));
+const ownEdges = computed(() => ownLines.value.filter(({ canMeet }) => canMeet));
 const meetParts = computed(() => (props.part.handed === 'pair' ? [props.part, ...others.value] : others.value));
 const meetEdges = computed(() =>
-  linesOf(partOf(meet.partId)).filter(({ isEdge, segmentId }) => isEdge && !segmentId.includes('~')),
+  linesOf(partOf(meet.partId)).filter(({ canMeet, segmentId }) => canMeet && !segmentId.includes('~')),
 );
 watch(
   () => props.part.id,
@@ -110,6 +111,8 @@ const declare = (): void => {
     args: { fromSegmentId: meet.own, toSegmentId: meet.to, toPartId: meet.partId },
   });
 };
+const contactOf = ({ id }: Joint): ShownContact | undefined =>
+  props.view?.contacts.find(({ partId, jointId }) => partId === props.part.id && jointId === id);
 const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${index + 1} stands` : 'It stands');
 </script>
 
@@ -170,6 +173,13 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
         :model-value="joint.isReversed"
         @update:model-value="change(joint, { isReversed: $event })"
       />
+      <CheckRow
+        v-if="joint.isFilled"
+        label="its open wedge is filled with glue"
+        :model-value="true"
+        @update:model-value="change(joint, { isFilled: $event })"
+      />
+      <FootContact v-if="contactOf(joint)" :contact="contactOf(joint)!" />
       <el-button size="small" @click="work.run(part.id, { name: 'removeJoint', args: { jointId: joint.id } })">
         Take it off
       </el-button>
@@ -241,7 +251,7 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
         Remove
       </el-button>
     </div>
-    <FoldAway title="It meets an edge of another part" v-if="ownEdges.length > 0 && meetParts.length > 0">
+    <FoldAway title="It meets an edge or line of another part" v-if="ownEdges.length > 0 && meetParts.length > 0">
       <ChoiceRow v-model="meet.own" label="Its" :choices="ownEdges.map(choice)" />
       <ChoiceRow
         v-model="meet.partId"

@@ -28,7 +28,7 @@ import {
 } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
-import { JointDto, PlaceOfPartDto, SeamDto } from './standing.dto.ts';
+import { InsideSizeDto, JointDto, PlaceOfPartDto, SeamDto } from './standing.dto.ts';
 import {
   HasVariants,
   IsCountBetween,
@@ -134,6 +134,13 @@ export class PartDto {
   @ArrayMaxSize(MOST_OPERATIONS)
   @Matches(IDENTIFIER, { each: true, message: 'must be ids of operations' })
   foldOrder?: string[];
+  /** Sizes of its plates that are meant inside. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_OPERATIONS)
+  @ValidateNested({ each: true })
+  @Type(() => InsideSizeDto)
+  insideSizes?: InsideSizeDto[];
   @HasVariants() variants?: string[];
   @IsCountBetween(0, MOST_IDS) lastId!: number;
 }

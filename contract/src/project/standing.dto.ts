@@ -21,6 +21,13 @@ export class SeamDto {
   @IsOptional() @IsIdentifier() toPartId?: string;
 }
 
+/** A plate's size between two of its ends that stays what it is inside when the board is measured anew. */
+export class InsideSizeDto {
+  /** A fold or a straight edge. */
+  @IsIdentifier() fromId!: string;
+  @IsIdentifier() toId!: string;
+}
+
 /** A place of the airframe in mm: x aft, y to starboard, z up. */
 export class AirframePointDto {
   @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) x!: number;

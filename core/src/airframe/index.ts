@@ -9,6 +9,7 @@ export {
 } from './airframe.ts';
 export { standingPart } from './assembled.ts';
 export { foldFaults } from './fold-faults.ts';
+export { type SizesKept, withSizesKept } from './kept-sizes.ts';
 export { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
 export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report.ts';
 export { placeFaults } from './place-faults.ts';

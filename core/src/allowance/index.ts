@@ -24,5 +24,5 @@ export {
 export { creasedSection } from './section.ts';
 export { SLIT_FLOOR_MM, slitGap } from './slit.ts';
 export { STEEPEST_SLANT_DEGREES, slotWidth } from './slot.ts';
-export { type FlatStrip, type FoldedSize, type StripSide, flatStrip, foldedSize } from './strip.ts';
+export { type FlatStrip, type FoldedSize, type StripSide, flatStrip, foldedSize, foldTake } from './strip.ts';
 export { LARGEST_CREASE_FOLD_DEGREES, MOST_TRENCH_LAYERS, type TrenchFold, trenchWidth } from './trench.ts';

@@ -4,7 +4,8 @@ import { trenchWidth } from './trench.ts';
 /** A side of a strip that is folded crosswise, by the size that it is to have when it is folded. */
 export interface StripSide {
   readonly sizeMm: number;
-  /** Over the skins that stay whole outside the bends, or between the faces inside. */ readonly is: 'outer' | 'inner';
+  /** Over the skins that stay whole outside the bends, or what is clear inside: between the faces, or the boards that double them. */ readonly is:
+    'outer' | 'inner';
 }
 
 /** A fold between two sides: how far it turns toward the face (below 0 away), and whether a strip of foam is taken out for it. */
@@ -78,7 +79,9 @@ export function flatStrip(sides: readonly StripSide[], folds: readonly StripFold
   let at = 0;
   sides.forEach((side, index) => {
     const [before, after] = [folds[index - 1], folds[index]];
-    const length = flatLength(side, [before?.foldDegrees ?? 0, after?.foldDegrees ?? 0], thicknessMm);
+    const linings = liningOf(before, folds[index - 2]) + liningOf(after, folds[index + 1]);
+    const clear = side.is === 'inner' ? { ...side, sizeMm: side.sizeMm + linings * thicknessMm } : side;
+    const length = flatLength(clear, [before?.foldDegrees ?? 0, after?.foldDegrees ?? 0], thicknessMm);
     if (!(length > 0))
       throw new CoreError('OUT_OF_RANGE', `side ${index + 1} would be ${length.toFixed(2)} mm long laid flat`, {
         side: index + 1,
@@ -92,4 +95,7 @@ export function flatStrip(sides: readonly StripSide[], folds: readonly StripFold
   });
   return { lines, lengthMm: at };
 }
+/** How many boards line a wall on its inside: one where the wall stands square and its far edge is doubled back the same way. */
+const liningOf = (wall: StripFold | undefined, beyond: StripFold | undefined): number =>
+  wall && beyond && isDoubled(beyond) && Math.abs(wall.foldDegrees - 90) < 1 && beyond.foldDegrees > 0 ? 1 : 0;
 const isDoubled = ({ isTrench, foldDegrees }: StripFold): boolean => isTrench && Math.abs(foldDegrees) > 135;

@@ -53,6 +53,7 @@ import { setFoldOrder } from './work/fold-order.ts';
 import { foldStrip } from './work/fold-strip.ts';
 import { lipsToFold } from './work/lips-to-fold.ts';
 import { removeOperation } from './work/remove-operation.ts';
+import { keepSize } from './work/keep-size.ts';
 import { rollCrease } from './work/roll-crease.ts';
 
 /** Every editing command, by its name. */
@@ -91,6 +92,7 @@ export const COMMANDS = {
   groupPaths,
   insertNode,
   joinLines,
+  keepSize,
   lipsToFold,
   meetCentreLine,
   meetNode,

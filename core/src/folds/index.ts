@@ -27,7 +27,7 @@ export {
   plateBody,
   seamFigures,
 } from './folded-part.ts';
-export { type PlateSize, type SizeEnd, foldedSizes, sizeCommand } from './folded-sizes.ts';
+export { type PlateSize, type SizeEnd, foldedSizes, sizeBetween, sizeCommand } from './folded-sizes.ts';
 export { type Clash, clashesOf } from './interference.ts';
 export { type PlateSolid, solidsOf } from './plate-solid.ts';
 export { platesOf } from './plates.ts';

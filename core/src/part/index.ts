@@ -11,6 +11,7 @@ export {
   type Contour,
   type DrawnLine,
   FURTHEST_COORDINATE_MM,
+  type InsideSize,
   type Joint,
   PART_HANDS,
   PART_SIZINGS,

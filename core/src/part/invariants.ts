@@ -201,6 +201,12 @@ function brokenStanding(part: Part, ids: Set<string>): Broken | undefined {
   const lost = order.find(
     (id, index) => order.indexOf(id) !== index || !part.operations.some((operation) => operation.id === id),
   );
+  const isEnd = (end: string): boolean =>
+    part.operations.some(({ id }) => id === end) ||
+    pathsOf(part).some(({ segments }) => segments.some(({ id }) => id === end));
+  const size = (part.insideSizes ?? []).findIndex(({ fromId, toId }) => !isEnd(fromId) || !isEnd(toId));
+  if (size >= 0)
+    return { field: `insideSizes[${size}]`, message: 'it lies between a fold or an edge that is not in this part' };
   return lost === undefined
     ? undefined
     : { field: 'foldOrder', message: `"${lost}" is no operation of this part, or stands there twice` };

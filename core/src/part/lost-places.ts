@@ -40,10 +40,12 @@ export function withoutLostPlaces(part: Part): Part {
   );
   const joints = part.joints?.filter(({ ownSegmentId }) => hasSegment(ownSegmentId));
   const foldOrder = part.foldOrder?.filter((operationId) => operations.some(({ id }) => id === operationId));
+  const isEnd = (id: string): boolean => hasSegment(id) || operations.some((operation) => operation.id === id);
+  const insideSizes = part.insideSizes?.filter(({ fromId, toId }) => isEnd(fromId) && isEnd(toId));
   return {
     ...part,
     operations,
-    ...defined({ seams, joints, foldOrder, dimensions, features, guides, attachments, pathGroups }),
+    ...defined({ insideSizes, seams, joints, foldOrder, dimensions, features, guides, attachments, pathGroups }),
   };
 }
 

@@ -137,6 +137,7 @@ function countFault(part: Part): string | undefined {
     mostFault('seams', part.seams?.length, MOST_OPERATIONS) ??
     mostFault('places to stand', part.joints?.length, MOST_JOINTS) ??
     mostFault('folds in their order', part.foldOrder?.length, MOST_OPERATIONS) ??
+    mostFault('inside sizes', part.insideSizes?.length, MOST_OPERATIONS) ??
     (part.lastId <= MOST_IDS ? undefined : `a part takes up to ${MOST_IDS} edits: duplicate it and go on`)
   );
 }

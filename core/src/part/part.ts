@@ -75,6 +75,12 @@ export interface Joint {
   /** Whether the wedge that a square foot leaves open at a lean is filled with glue. */ readonly isFilled?: boolean;
 }
 
+/** A plate's size between two of its ends that is meant inside: it stays what it is when the board is measured anew, and the lines follow. */
+export interface InsideSize {
+  /** A fold or a straight edge that bounds the plate. */ readonly fromId: string;
+  readonly toId: string;
+}
+
 export const CENTRE_LINES = ['level', 'upright'] as const;
 /** The centre line of a drawing of which one half is drawn and the other is its mirror image. */
 export interface Symmetry {
@@ -122,6 +128,8 @@ export interface Part {
   readonly place?: Place;
   /** Ids of its folds in the order in which they are to be folded, when the builder keeps one. */
   readonly foldOrder?: readonly string[];
+  /** Sizes of its plates that are meant inside; the others are meant along the skin that stays. */
+  readonly insideSizes?: readonly InsideSize[];
   /** Variants of the airframe in which it exists; always when undefined. */
   readonly variants?: readonly string[];
   /** Count of ids given out so far, so that an id is never used twice. */

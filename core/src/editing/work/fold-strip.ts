@@ -62,7 +62,7 @@ export function foldStrip(
   try {
     const { lines, lengthMm: heightMm } = flatStripOf(sides, folds, thicknessMm);
     const drawn = drawOutline(part, { draft: rectangleDraft({ x: 0, y: 0 }, lengthMm, heightMm) });
-    return lines.reduce<CommandResult>((now, y, index) => {
+    const folded = lines.reduce<CommandResult>((now, y, index) => {
       if (!now.ok) return now;
       const { style, foldDegrees } = folds[index]!,
         operation = operationFor(style, foldDegrees);
@@ -86,8 +86,19 @@ export function foldStrip(
       });
       return next.ok ? done(next.part, 'Fold a strip from its sizes') : next;
     }, drawn);
+    return folded.ok ? done(withInsideSizes(folded.part, sides), folded.label) : folded;
   } catch (error) {
     if (error instanceof CoreError) return refused(`${error.message[0]!.toUpperCase()}${error.message.slice(1)}.`);
     throw error;
   }
+}
+
+/** Remembers which sides of a fresh strip were asked for inside: between its folds, and from its free ends. */
+function withInsideSizes(part: Part, sides: readonly StripSide[]): Part {
+  const edges = outlineOf(part)!.segments;
+  const ends = [edges[0]!.id, ...part.operations.map(({ id }) => id), edges[2]!.id];
+  const insideSizes = sides.flatMap(({ is }, index) =>
+    is === 'inner' ? [{ fromId: ends[index]!, toId: ends[index + 1]! }] : [],
+  );
+  return insideSizes.length > 0 ? { ...part, insideSizes } : part;
 }

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef, ref, toRaw } from 'vue';
 import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
-import type { Airframe, AirframeSettings } from '@grain-fold/core/airframe';
+import { withSizesKept, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
 import { applyCommand, type MadeIds, type PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
 import { airframesApi } from '../../api/airframes.ts';
@@ -13,6 +13,12 @@ import { NO_HISTORY, walked, withStep, type History } from './history.ts';
 import { nextSaveState, retryAfterMs, type SaveEvent, type SaveState } from './save-state.ts';
 
 const SAVE_AFTER_MS = 500;
+/** Parts named one by one; more are counted. */
+const MOST_NAMED = 3;
+const listed = (names: readonly string[]): string =>
+  [...names.slice(0, MOST_NAMED), ...(names.length > MOST_NAMED ? [`${names.length - MOST_NAMED} more`] : [])].join(
+    ', ',
+  );
 
 /** The airframe that is worked on: its state, its history, and its way to the server. */
 export const useAirframe = defineStore('airframe', () => {
@@ -65,8 +71,11 @@ export const useAirframe = defineStore('airframe', () => {
   function commit(label: string, next: Airframe): void {
     const before = airframe.value;
     if (!before || next === before) return;
-    history.value = withStep(history.value, label, before);
-    show(next);
+    const kept = withSizesKept(before, next);
+    const names = kept.airframe.parts.filter(({ id }) => kept.partIds.includes(id)).map(({ name }) => name);
+    history.value = withStep(history.value, names.length > 0 ? `${label}, inside sizes kept` : label, before);
+    show(kept.airframe);
+    if (names.length > 0) message.value = `The lines of ${listed(names)} moved with the board: inside sizes are kept.`;
   }
 
   function show(next: Airframe): void {

@@ -4,6 +4,7 @@ import type { FoldView } from '@grain-fold/core/airframe';
 import { sizeCommand, type PlateSize, type SizeEnd } from '@grain-fold/core/folds';
 import { operationWord } from '@grain-fold/core/operations';
 import { lineName, type Part } from '@grain-fold/core/part';
+import CheckRow from '../../../kit/CheckRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
@@ -25,8 +26,26 @@ function endName(end: SizeEnd): string {
   return edge ? lineName(props.part, edge.segmentId.replace(/~.*$/, '')) : 'its edge';
 }
 const nameOf = ({ ends }: PlateSize): string => `${endName(ends[0])} to ${endName(ends[1])}`;
-const set = (size: PlateSize, is: 'outer' | 'inner', mm: number): void => {
-  work.run(props.part.id, sizeCommand(props.part, size, is, mm, props.view.scale));
+const endsOf = ({ ends }: PlateSize): readonly [string, string] => [ends[0].id, ends[1].id];
+/** A size that is typed inside is meant inside from then on, and the other way round. */
+function set(size: PlateSize, is: 'outer' | 'inner', mm: number): void {
+  const ends = endsOf(size);
+  work.runAll(
+    props.part.id,
+    [
+      sizeCommand(props.part, size, is, mm, props.view.scale),
+      ...(isDrawn(ends) ? [{ name: 'keepSize' as const, args: { ends, is } }] : []),
+    ],
+    'Set folded size',
+  );
+}
+const isDrawn = (ends: readonly [string, string]): boolean => ends.every((id) => !id.includes('~'));
+const isKeptInside = (size: PlateSize): boolean => {
+  const ends = [...endsOf(size)].sort().join();
+  return props.part.insideSizes?.some(({ fromId, toId }) => [fromId, toId].sort().join() === ends) ?? false;
+};
+const keep = (size: PlateSize, isInside: boolean): void => {
+  work.run(props.part.id, { name: 'keepSize', args: { ends: endsOf(size), is: isInside ? 'inner' : 'outer' } });
 };
 </script>
 
@@ -43,11 +62,17 @@ const set = (size: PlateSize, is: 'outer' | 'inner', mm: number): void => {
         @update:model-value="set(size, 'outer', $event)"
       />
       <MeasureField
-        label="inside"
+        :label="size.liningMm > 0 ? 'clear inside' : 'inside'"
         :unit="work.unit"
         :least="0.1"
         :model-value="size.innerMm"
         @update:model-value="set(size, 'inner', $event)"
+      />
+      <CheckRow
+        v-if="isDrawn(endsOf(size))"
+        label="keep the inside in another board"
+        :model-value="isKeptInside(size)"
+        @update:model-value="keep(size, $event)"
       />
     </div>
     <p v-if="sizes.length > MOST_SIZES" class="more">and {{ sizes.length - MOST_SIZES }} more plates</p>

@@ -1,7 +1,7 @@
 import { after, airframeOf, foam, groove, plate, withLine } from '../../test/samples.ts';
 import type { Fault } from '../checks/index.ts';
 import { applyCommand, type PartCommand } from '../editing/index.ts';
-import { outlineOf, type Part } from '../part/index.ts';
+import { emptyPart, outlineOf, type Part } from '../part/index.ts';
 import { quickNest } from './nest-airframe.ts';
 import { cutListOf } from './figures.ts';
 import { foldFaults } from './fold-faults.ts';
@@ -59,6 +59,26 @@ describe('faults of folding', () => {
     const [press] = faultsOf(slight);
     expect(press).toMatchObject({ code: 'PLATES_PRESS', mend: { label: 'Shorten its edge by 1.00 mm' } });
     expect(faultsOf(mended(slight, press!))).toEqual([]);
+  });
+  test('linings that press face to face have no edge to shorten: the fold between them is moved by what they press', () => {
+    // Lining 18, wall 25, floor 20, wall 25, lining 18 for 5 mm board: four boards of 5.4 want 21.6 on a floor of 20.
+    const box = after(emptyPart('box', 'Box', 'foam'), {
+      name: 'foldStrip',
+      args: {
+        lengthMm: 100,
+        thicknessMm: 5,
+        sides: [18, 25, 20, 25, 18].map((sizeMm) => ({ sizeMm, is: 'outer' as const })),
+        folds: [180, 90, 90, 180].map((foldDegrees) => ({
+          foldDegrees,
+          style: foldDegrees === 180 ? ('trench' as const) : ('groove' as const),
+        })),
+      },
+    });
+    const inBoard = (part: Part): readonly Fault[] =>
+      foldFaults(airframeOf([part], { boards: [{ ...foam, thicknessMm: 5.4 }] }));
+    const press = inBoard(box).find(({ title }) => title.includes('1.60 mm'))!;
+    expect(press).toMatchObject({ code: 'PLATES_PRESS', mend: { label: 'Move mitre groove by 1.60 mm' } });
+    expect(inBoard(mended(box, press)).filter(({ title }) => title.includes('1.60'))).toEqual([]);
   });
   test('a declared seam open by more than 0.3 mm is a fault with its gap; closed to less it is none', () => {
     // A U of 40, 60, 40: the inner skins of its free edges stand 60 less two boards apart.

@@ -5,8 +5,10 @@ import {
   clashesOf,
   closingMend,
   edgesNear,
+  foldedSizes,
   foldName,
   foldsInOrder,
+  sizeCommand,
   type Clash,
   type FoldedPart,
   type SeamState,
@@ -102,17 +104,47 @@ function pressMend(
   );
   const [bevel] = corner ? bevellingMends(corner) : [];
   if (bevel) return { label: 'Bevel the edge to meet', command: bevel.command };
-  const byMm = press.depthMm / scale;
-  const tries = edgesNear(body, press)
+  const depth = formatLengthWithUnit(press.depthMm, unit, 2);
+  const tries = [...shorterEdges(body, press, scale, depth), ...movedFolds(body, drawn, press, scale, depth)];
+  return tries.find(({ command }) => isBetter(airframe, drawn, body, press, command)) ?? seeFolded(drawn.id);
+}
+
+type PressTry = Extract<Mend, { command: PartCommand }>;
+
+/** The edges of two pressing plates drawn in by what they press. */
+const shorterEdges = (body: FoldedPart, press: Clash, scale: number, depth: string): readonly PressTry[] =>
+  edgesNear(body, press)
     .slice(0, MOST_EDGES_TRIED)
-    .map(({ segmentId, isBoardLeft }): PartCommand => ({
-      name: 'moveEdge',
-      args: { segmentId: drawnId(segmentId), acrossMm: isBoardLeft ? byMm : -byMm },
+    .map(({ segmentId, isBoardLeft }) => ({
+      label: `Shorten its edge by ${depth}`,
+      command: {
+        name: 'moveEdge',
+        args: { segmentId: drawnId(segmentId), acrossMm: ((isBoardLeft ? 1 : -1) * press.depthMm) / scale },
+      },
     }));
-  const helps = tries.find((command) => isBetter(airframe, drawn, body, press, command));
-  return helps
-    ? { label: `Shorten its edge by ${formatLengthWithUnit(press.depthMm, unit, 2)}`, command: helps }
-    : seeFolded(drawn.id);
+
+/** A fold of the plate in the middle between two that press, moved out by what they press. */
+const movedFolds = (body: FoldedPart, drawn: Part, press: Clash, scale: number, depth: string): readonly PressTry[] =>
+  foldedSizes(body)
+    .filter(({ plate, ends }) => plate === middleBetween(body, press) && ends.every(({ operationId }) => operationId))
+    .map((size) => ({
+      label: `Move ${foldName(drawn, size.ends[1].operationId!)} by ${depth}`,
+      command: sizeCommand(drawn, size, 'outer', size.outerMm + press.depthMm, scale),
+    }));
+
+/** The plate of board in the middle of the folds that lead from one pressing plate to the other. */
+function middleBetween({ tree, solids }: FoldedPart, { plates: [a, b] }: Clash): number | undefined {
+  const upFrom = (plate: number): readonly number[] => {
+    const parent = tree.turns.find(({ child }) => child === plate)?.parent;
+    return parent === undefined ? [plate] : [plate, ...upFrom(parent)];
+  };
+  const [up, down] = [upFrom(a), upFrom(b)],
+    meeting = up.find((plate) => down.includes(plate));
+  if (meeting === undefined) return undefined;
+  const way = [...up.slice(0, up.indexOf(meeting) + 1), ...down.slice(0, down.indexOf(meeting)).reverse()].filter(
+    (plate) => solids.find((solid) => solid.plate.index === plate)?.plate.kind === 'board',
+  );
+  return way.length > 2 ? way[Math.floor(way.length / 2)] : undefined;
 }
 
 function isBetter(airframe: Airframe, drawn: Part, before: FoldedPart, press: Clash, command: PartCommand): boolean {

@@ -35,4 +35,5 @@ export {
   turnPlaced,
   turnsOn,
 } from './nest-airframe.ts';
+export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
 export { standingPicture } from './standing-picture.ts';

@@ -1,5 +1,13 @@
 import { expose } from 'comlink';
-import { foldView, ringReport, type FoldExtent, type FoldView, type RingReport } from '@grain-fold/core/airframe';
+import {
+  foldView,
+  ringReport,
+  thicknessBreaks,
+  type FoldExtent,
+  type FoldView,
+  type RingReport,
+  type ThicknessBreaks,
+} from '@grain-fold/core/airframe';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 import { worked, type Worked } from './worked.ts';
 
@@ -10,6 +18,10 @@ const folder = {
   view(change: AirframeChange, partId: string, extent: FoldExtent): Worked<FoldView | undefined> {
     const airframe = keeper.take(change);
     return worked(() => foldView(airframe, partId, extent, airframe.settings.unit));
+  },
+  thickness(change: AirframeChange, material: string, thicknessMm: number): Worked<ThicknessBreaks> {
+    const airframe = keeper.take(change);
+    return worked(() => thicknessBreaks(airframe, material, thicknessMm));
   },
   ring(
     change: AirframeChange,

@@ -52,6 +52,8 @@ export const slowly = {
     figures.ask(airframe, async (change) => figures.jobs.atScale(change, scale)),
   folded: (airframe: Airframe, partId: string, extent: FoldExtent): Answer<Folder['view']> =>
     folder.ask(airframe, async (change) => folder.jobs.view(change, partId, extent)),
+  thicknessBreaks: (airframe: Airframe, material: string, thicknessMm: number): Answer<Folder['thickness']> =>
+    folder.ask(airframe, async (change) => folder.jobs.thickness(change, material, thicknessMm)),
   ring: (
     airframe: Airframe,
     partId: string,

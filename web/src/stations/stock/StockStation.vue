@@ -8,6 +8,7 @@ import { formatLength } from '@grain-fold/core/units';
 import InTurn from '../../kit/InTurn.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import ThicknessOutlook from './ThicknessOutlook.vue';
 import BoardCard from './BoardCard.vue';
 
 const work = useAirframe();
@@ -43,6 +44,11 @@ const change = (board: Board, changes: Partial<Board>): void => {
     boards.value.map((one) => (one === board ? { ...one, ...changes } : one)),
   );
 };
+const measureAll = (material: string, thicknessMm: number): void =>
+  work.setBoards(
+    'Measure thickness',
+    boards.value.map((board) => (board.material === material ? { ...board, thicknessMm } : board)),
+  );
 const remove = (board: Board): void =>
   work.setBoards(
     `Remove ${board.name}`,
@@ -89,6 +95,12 @@ function addMaterial(): void {
         <p v-if="group.differs" class="note">
           Boards of this material differ in thickness. Parts are figured with the first board's.
         </p>
+        <ThicknessOutlook
+          v-if="group.used > 0"
+          :material="group.material"
+          :thickness-mm="group.thicknessMm"
+          @measure="measureAll(group.material, $event)"
+        />
         <div class="boards">
           <InTurn v-for="board in group.own" :key="board.id"
             ><BoardCard
@@ -108,7 +120,7 @@ function addMaterial(): void {
         <el-button native-type="submit" :icon="Plus">Add it</el-button>
       </el-form>
     </div>
-    <TrayBar><span>Changing a thickness re-figures every part of that material</span></TrayBar>
+    <TrayBar><span>{{ work.message || 'Changing a thickness re-figures every part of that material' }}</span></TrayBar>
   </div>
 </template>
 

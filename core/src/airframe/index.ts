@@ -36,4 +36,5 @@ export {
   turnsOn,
 } from './nest-airframe.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
+export { splitInAirframe } from './split-airframe.ts';
 export { standingPicture } from './standing-picture.ts';

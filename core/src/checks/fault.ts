@@ -49,6 +49,7 @@ export type AirframeAction =
   | { readonly name: 'addBoardOf'; readonly material: string; readonly widthMm: number; readonly heightMm: number }
   | { readonly name: 'setNest'; readonly turnStep?: TurnStep; readonly edgeMarginMm?: number }
   | { readonly name: 'removePart'; readonly partId: string }
+  | { readonly name: 'splitPart'; readonly partId: string }
   | { readonly name: 'countBoards'; readonly boardId: string; readonly count: number }
   | { readonly name: 'seeFolded'; readonly partId: string }
   | { readonly name: 'startOutline' };

@@ -1,4 +1,5 @@
 import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, rotation } from '../geometry/index.ts';
+import { splitPart } from '../editing/index.ts';
 import type { Part } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { allowedTurns, LONGEST_BOARD_MM, TURN_STEPS, type Board, type TurnStep } from '../stock/index.ts';
@@ -93,6 +94,7 @@ export function sizeFaults(
     ...stepMends(part, resolved, ofMaterial, edgeMarginMm, step),
     ...marginMends(part, resolved, ofMaterial, edgeMarginMm, step),
     ...boardMends(part, resolved, ofMaterial, edgeMarginMm, step),
+    ...splitMends(part, scale),
   ] as const;
   return [{ ...base, mend: mend!, others }];
 }
@@ -144,6 +146,19 @@ function marginMends(
   return margin >= 0 && margin < edgeMarginMm
     ? [{ label: `Edge margin ${margin.toFixed(1)} mm`, action: { name: 'setNest', edgeMarginMm: margin } }]
     : [];
+}
+
+/** Cut in two that lock into each other: the halves are looked at by themselves again. */
+function splitMends(part: Part, scale: number): readonly Mend[] {
+  const split = splitPart(part, `${part.id}-`);
+  if (!split) return [];
+  const at = (split.atMm * (part.sizing === 'fixed' ? 1 : scale)).toFixed(0);
+  return [
+    {
+      label: `Split it at ${at} mm, ${split.how === 'tongues' ? 'with tongues' : 'on a slant'}`,
+      action: { name: 'splitPart', partId: part.id },
+    },
+  ];
 }
 
 /** A board with the grain of those in stock that is as large as it takes, in whole centimetres; none beyond what a board can measure. */

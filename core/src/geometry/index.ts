@@ -8,7 +8,7 @@ export {
   growBounds,
   joinBounds,
 } from './bounds.ts';
-export { type Combination, combineOutlines, cutCurve } from './combine-outlines.ts';
+export { type Combination, combineOutlines, cutAt, cutCurve } from './combine-outlines.ts';
 export { type SelfCrossing, lineCuts, runsInside, selfCrossings } from './crossings.ts';
 export {
   type Curve,

@@ -31,6 +31,7 @@ test('a part that misses the board by its margin may lie nearer to the edge, be 
     'Scale to 0.979': 0,
     'Edge margin 5.0 mm': 0,
     'Add a board of 720 × 430 mm': 0,
+    'Split it at 345 mm, with tongues': 0,
   });
 });
 test('a long strip that fits aslant is turned by the coarsest step that lets it', () => {

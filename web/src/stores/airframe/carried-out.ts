@@ -1,4 +1,4 @@
-import { standardBoard, type Airframe } from '@grain-fold/core/airframe';
+import { splitInAirframe, standardBoard, type Airframe } from '@grain-fold/core/airframe';
 import type { AirframeAction } from '@grain-fold/core/checks';
 
 /** Mends that change the airframe; the others only lead somewhere. */
@@ -21,6 +21,13 @@ export function carriedOut(
         label: `Remove ${parts.find(({ id }) => id === action.partId)?.name ?? 'part'}`,
         airframe: { ...airframe, parts: parts.filter(({ id }) => id !== action.partId) },
       };
+    case 'splitPart': {
+      const done = splitInAirframe(airframe, action.partId, freshId('p'));
+      return {
+        label: `Split ${parts.find(({ id }) => id === action.partId)?.name ?? 'part'}`,
+        airframe: done?.airframe ?? airframe,
+      };
+    }
     case 'setScale':
       return {
         label: `Scale to ${action.factor.toFixed(3)}`,

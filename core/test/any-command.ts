@@ -192,6 +192,7 @@ const ARGUMENTS: { readonly [N in CommandName]: (at: Site) => Extract<PartComman
     creases: 3,
     side: 'right',
   }),
+  cutAtCentreLine: () => ({}),
   keepSize: (at) => ({ ends: [at.operationId, at.segmentId], is: at.a < 0.7 ? 'inner' : 'outer' }),
   setFoldOrder: (at) => ({ operationIds: at.a < 0.3 ? undefined : [at.operationId] }),
   setPlace: (at) => ({

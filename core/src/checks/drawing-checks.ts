@@ -2,16 +2,10 @@ import { featureFaults, featureWord, isOnEdge, scaledFeature, type Feature } fro
 import { flattenClosedPath, isInsideRegion, midpoint } from '../geometry/index.ts';
 import { featureIdOf, findPath, holesOf, outlineOf, type Contour, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
-import {
-  expandPart,
-  type ExpandContext,
-  siteOf,
-  neededWidth,
-  offCentreLine,
-  ON_CENTRE_LINE_MM,
-} from '../resolve/index.ts';
+import { expandPart, type ExpandContext, siteOf, neededWidth } from '../resolve/index.ts';
 import type { Board } from '../stock/index.ts';
 import type { Fault } from './fault.ts';
+import { symmetryFaults } from './symmetry-checks.ts';
 
 /** Difference between a kept slot and its plate that a builder does not feel, in mm. */
 const SLOT_SLACK_MM = 0.05;
@@ -102,68 +96,6 @@ function wordsOff(part: Part, context: ExpandContext): readonly Fault[] {
       },
     ];
   });
-}
-
-/** A half outline must end on its centre line, or have one straight run along it, and lie on one side of it. */
-function symmetryFaults(part: Part): readonly Fault[] {
-  const { symmetry } = part,
-    outline = outlineOf(part);
-  if (!symmetry || !outline) return [];
-  const offsets = outline.nodes.map((node) => offCentreLine(node, symmetry));
-  const isOn = (offset: number): boolean => Math.abs(offset) <= ON_CENTRE_LINE_MM;
-  const base = { code: 'SYMMETRY_APART' as const, partId: part.id, targetId: outline.id };
-  const wholly = {
-    label: 'Take what is drawn as the whole',
-    command: { name: 'setSymmetry' as const, args: { symmetry: null } },
-  };
-  if (offsets.some((offset) => offset > ON_CENTRE_LINE_MM) && offsets.some((offset) => offset < -ON_CENTRE_LINE_MM)) {
-    const across =
-      outline.nodes[
-        offsets.findIndex(
-          (offset) =>
-            Math.sign(offset) !== Math.sign(offsets.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0)) &&
-            !isOn(offset),
-        )
-      ]!;
-    return [
-      {
-        ...base,
-        place: across,
-        title: `The half of ${part.name} crosses its centre line`,
-        detail: 'Only one side of a symmetric part is drawn; the other is its mirror image.',
-        mend: wholly,
-      },
-    ];
-  }
-  if (outline.closed) {
-    const hasRun = offsets.some(
-      (offset, index) =>
-        isOn(offset) && isOn(offsets[(index + 1) % offsets.length]!) && outline.segments[index]!.kind === 'line',
-    );
-    return hasRun
-      ? []
-      : [
-          {
-            ...base,
-            place: outline.nodes[0]!,
-            title: `The half of ${part.name} does not meet its centre line`,
-            detail: 'It needs one straight run along the line, or to end on it.',
-            mend: wholly,
-          },
-        ];
-  }
-  const gap = Math.max(Math.abs(offsets[0]!), Math.abs(offsets.at(-1)!));
-  return gap <= ON_CENTRE_LINE_MM
-    ? []
-    : [
-        {
-          ...base,
-          place: Math.abs(offsets[0]!) >= gap ? outline.nodes[0]! : outline.nodes.at(-1)!,
-          title: `The half of ${part.name} ends ${gap.toFixed(2)} mm off its centre line`,
-          detail: 'The other half cannot be joined to it.',
-          mend: { label: 'Bring its ends to the line', command: { name: 'meetCentreLine', args: {} } },
-        },
-      ];
 }
 
 function slotUnfit(part: Part, contour: Contour, context: ExpandContext): readonly Fault[] {

@@ -5,7 +5,7 @@ import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } 
 import { pinDimension, removeDimension, setDimension } from './guides/dimensions.ts';
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides/guides.ts';
 import { settleGuides } from './guides/settle-guides.ts';
-import { meetCentreLine, setSymmetry } from './guides/symmetry.ts';
+import { cutAtCentreLine, meetCentreLine, setSymmetry } from './guides/symmetry.ts';
 import { madeIds, type MadeIds } from './made-ids.ts';
 import { changeDetails } from './part/change-details.ts';
 import { mirrorPart } from './part/mirror-part.ts';
@@ -81,6 +81,7 @@ export const COMMANDS = {
   closePath,
   combineOutline,
   creaseSection,
+  cutAtCentreLine,
   detachNodes,
   divideSegment,
   drawHole,

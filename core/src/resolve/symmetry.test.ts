@@ -166,7 +166,25 @@ test('a half that ends off its line, or crosses it, is named and mended', () => 
   ]);
   const crossing = faultsIn(airframeOf([across]), across)[0]!;
   expect(crossing.title).toContain('crosses its centre line');
-  expect('symmetry' in after(across, (crossing.mend as { command: PartCommand }).command)).toBe(false);
+  // Cut off at the line: of the quadrilateral stays what lies at x above 0, the triangle from (0, 41.7) to the left is gone.
+  const cut = after(across, (crossing.mend as { command: PartCommand }).command);
+  expect(faultsIn(airframeOf([cut]), cut)).toEqual([]);
+  // Right of the line: 0, 0 to 100, 0 to where the slanted edge crosses, at 100 / 120 of 50 up.
+  expect(made(cut).areaMm2).toBeCloseTo(2 * 0.5 * 100 * (50 * (100 / 120)), 6);
+  const [wholly] = crossing.others!;
+  expect('symmetry' in after(across, (wholly as { command: PartCommand }).command)).toBe(false);
+  const beside = halved([
+    [4, 0],
+    [100, 0],
+    [100, 50],
+    [4, 50],
+  ]);
+  const shut = after(beside, { name: 'closePath', args: { pathId: outlineOf(beside)!.id } });
+  const apart = faultsIn(airframeOf([shut]), shut)[0]!;
+  expect(apart.mend.label).toBe('Move the centre line 4.0 mm, to its edge');
+  const met = after(shut, (apart.mend as { command: PartCommand }).command);
+  expect(faultsIn(airframeOf([met]), met)).toEqual([]);
+  expect(made(met).areaMm2).toBeCloseTo(2 * 96 * 50, 6);
 });
 test('moved, the centre line carries the other half along', () => {
   const wide = after(

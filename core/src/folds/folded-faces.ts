@@ -3,8 +3,8 @@ import { placedPoint, type FoldedPlates } from './fold.ts';
 import { paintersOrder } from './painters-order.ts';
 import type { PlateSolid, SideKind } from './plate-solid.ts';
 
-/** What a face of a folded plate shows: a skin, or foam where it was cut. */
-export type FaceKind = 'far skin' | 'face' | SideKind;
+/** What a face of a folded plate shows: a skin, foam where it was cut, or what a section lays open. */
+export type FaceKind = 'far skin' | 'face' | SideKind | 'section foam' | 'section skin';
 
 /** One plane face of a folded plate, its corners counter-clockwise from outside. */
 export interface FoldedFace {
@@ -121,6 +121,8 @@ export const FACE_COLOURS: Readonly<Record<FaceKind, readonly [number, number, n
   groove: [217, 164, 95],
   trench: [205, 190, 160],
   fold: [232, 205, 150],
+  'section foam': [247, 214, 138],
+  'section skin': [29, 42, 47],
 };
 
 /**
@@ -139,11 +141,14 @@ export function foldedSvg(faces: readonly FoldedFace[], from: Viewpoint, title: 
   const figure = (value: number): string => value.toFixed(2);
   const paths = drawn.map(({ face, rings, light }) => {
     const d = rings.map((ring) => `M${ring.map((p) => `${figure(p.x)} ${figure(-p.y)}`).join('L')}Z`).join('');
-    return `<path d="${d}" fill="${shaded(face.kind, light)}"/>`;
+    return `<path d="${d}" fill="${shaded(face.kind, light)}"${isSection(face) ? ' stroke="none"' : ''}/>`;
   });
   const escaped = title.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`);
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(maxX - minX + 10)}mm" height="${figure(maxY - minY + 10)}mm" viewBox="${figure(minX - 5)} ${figure(-maxY - 5)} ${figure(maxX - minX + 10)} ${figure(maxY - minY + 10)}"><title>${escaped}</title><g stroke="#1d2a2f" stroke-width="${lineShare === undefined ? 0.35 : figure((maxX - minX) * lineShare)}" stroke-linejoin="round" fill-rule="evenodd">${paths.join('')}</g></svg>\n`;
 }
+
+/** Whether a face is laid open by a section: it is drawn without an outline, in pieces that lie side by side. */
+export const isSection = ({ kind }: FoldedFace): boolean => kind === 'section foam' || kind === 'section skin';
 
 /** A face's colour in its light, as CSS. */
 export const shaded = (kind: FaceKind, light: number): string =>

@@ -13,6 +13,7 @@ export {
   drawnFaces,
   foldedFaces,
   foldedSvg,
+  isSection,
   plateFaces,
   seenDirection,
   seenFrom,
@@ -29,6 +30,7 @@ export {
 } from './folded-part.ts';
 export { type PlateSize, type SizeEnd, foldedSizes, sizeBetween, sizeCommand } from './folded-sizes.ts';
 export { type Clash, clashesOf } from './interference.ts';
+export { type CutPlane, cutFaces, sectionFaces } from './section-faces.ts';
 export { type PlateSolid, solidsOf } from './plate-solid.ts';
 export { platesOf } from './plates.ts';
 export type { StandingPart, StandingPiece } from './standing.ts';

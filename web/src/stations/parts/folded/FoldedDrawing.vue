@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { CLOSED_MM, drawnFaces, seenFrom, shaded } from '@grain-fold/core/folds';
+import { CLOSED_MM, drawnFaces, isSection, seenFrom, shaded } from '@grain-fold/core/folds';
 import type { Point3 } from '@grain-fold/core/geometry';
 import type { Folding } from './use-folding.ts';
 
@@ -46,6 +46,7 @@ const drawn = computed(() =>
   faces.value.map(({ face, rings, light }) => ({
     d: rings.map((ring) => `M${ring.map(at).join('L')}Z`).join(''),
     fill: shaded(face.kind, light),
+    isOutlined: !isSection(face),
   })),
 );
 
@@ -80,6 +81,7 @@ function turn(event: PointerEvent): void {
           :key="index"
           :d="face.d"
           :fill="face.fill"
+          :stroke="face.isOutlined ? undefined : 'none'"
           :fill-opacity="folding.isClear.value ? 0.5 : 1"
         />
       </g>

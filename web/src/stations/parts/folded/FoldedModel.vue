@@ -2,6 +2,8 @@
 import { useElementSize } from '@vueuse/core';
 import {
   AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
   Color,
   DirectionalLight,
   DoubleSide,
@@ -18,11 +20,10 @@ import {
   Vector2,
   Vector3,
   WebGLRenderer,
-  type BufferGeometry,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
-import { CLOSED_MM, plateFaces, type PlateSolid, type Sight } from '@grain-fold/core/folds';
+import { CLOSED_MM, plateFaces, type FoldedFace, type PlateSolid, type Sight } from '@grain-fold/core/folds';
 import { STILL, type Point3 } from '@grain-fold/core/geometry';
 import {
   mergedPlates,
@@ -119,6 +120,7 @@ const board = new MeshLambertMaterial({
   polygonOffsetFactor: 1,
   polygonOffsetUnits: 1,
 });
+const opened = new MeshBasicMaterial({ vertexColors: true, side: DoubleSide });
 const edging = new LineBasicMaterial({ vertexColors: true });
 const rods: Readonly<Record<string, MeshBasicMaterial>> = Object.fromEntries(
   [MOSS, BRICK, MARIGOLD].map((color) => [
@@ -200,10 +202,23 @@ function place(): void {
   decorate();
 }
 
+/** The faces of a section as one body, a little within the cut, so that the cut does not take it away. */
+function openedBy(faces: readonly FoldedFace[]): Mesh {
+  const { positions, normals, colours } = shapeOfFaces(faces);
+  const geometry = new BufferGeometry()
+    .setAttribute('position', new BufferAttribute(positions, 3))
+    .setAttribute('normal', new BufferAttribute(normals, 3))
+    .setAttribute('color', new BufferAttribute(colours, 3));
+  const mesh = new Mesh(geometry, opened);
+  mesh.position.copy(vector(props.folding.section.value!.normal).multiplyScalar(-WITHIN_CUT_MM));
+  return mesh;
+}
+const WITHIN_CUT_MM = 0.02;
+
 /** Seams, what is chosen, what is measured and the section, over the model. */
 function decorate(): void {
   clearOverlay();
-  const { seams, isClear, section } = props.folding;
+  const { seams, isClear, section, laidOpen } = props.folding;
   if (board.transparent !== isClear.value)
     Object.assign(board, {
       transparent: isClear.value,
@@ -224,6 +239,7 @@ function decorate(): void {
     for (const axis of ['x', 'y', 'z'] as const)
       rod({ ...first, [axis]: first[axis] - arm }, { ...first, [axis]: first[axis] + arm }, MARIGOLD, 0.006);
   }
+  if (laidOpen.value.length > 0) overlay.add(openedBy(laidOpen.value));
   if (renderer) {
     const now = section.value;
     if (now) cut.set(vector(now.normal).negate(), now.at);
@@ -286,7 +302,7 @@ onBeforeUnmount(() => {
   controls?.dispose();
   clearOverlay();
   clearModel();
-  for (const material of [board, edging, ...Object.values(rods)]) material.dispose();
+  for (const material of [board, opened, edging, ...Object.values(rods)]) material.dispose();
   renderer?.dispose();
 });
 watch([props.folding.plates, () => props.partId], build);

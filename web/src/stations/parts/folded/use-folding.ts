@@ -2,10 +2,12 @@ import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { piecesOfView, type FoldView } from '@grain-fold/core/airframe';
 import {
   CLOSED_MM,
+  cutFaces,
   measureSeam,
   placedEdge,
   placedPoint,
   plateFaces,
+  sectionFaces,
   type FoldedFace,
   type HingeState,
   type Line3,
@@ -65,8 +67,10 @@ export interface Folding {
   /** Deflection of the control hinges in degrees. */
   readonly deflection: Ref<number>;
   readonly plates: ComputedRef<readonly ShownPlate[]>;
-  /** The faces of all plates, worked out when they are asked for. */
+  /** The faces of all plates, cut open by the section, worked out when they are asked for. */
   readonly faces: ComputedRef<readonly FoldedFace[]>;
+  /** What the section lays open: foam and skins. */
+  readonly laidOpen: ComputedRef<readonly FoldedFace[]>;
   readonly seams: ComputedRef<readonly SeamLines[]>;
   readonly bounds: ComputedRef<{ readonly low: Point3; readonly high: Point3 }>;
   readonly sectionSize: ComputedRef<{ readonly widthMm: number; readonly heightMm: number } | undefined>;
@@ -162,7 +166,15 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
     );
     return all.map((plate, index) => ({ ...plate, map: composeRigid(plate.map, away(index)) }));
   });
-  const faces = computed(() => plates.value.flatMap(({ solid, map }) => plateFaces(solid, map)));
+  const wholeFaces = computed(() => plates.value.flatMap(({ solid, map }) => plateFaces(solid, map)));
+  const laidOpen = computed(() =>
+    section.value ? sectionFaces(plates.value, { normal: section.value.normal, atMm: section.value.at }) : [],
+  );
+  const faces = computed(() =>
+    section.value
+      ? [...cutFaces(wholeFaces.value, { normal: section.value.normal, atMm: section.value.at }), ...laidOpen.value]
+      : wholeFaces.value,
+  );
   const seams = computed<readonly SeamLines[]>(() =>
     apart.value > 0
       ? []
@@ -198,7 +210,7 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
   const sectionSize = computed(() => {
     const cut = section.value;
     if (!cut) return undefined;
-    const points = faces.value.flatMap(({ rings }) =>
+    const points = wholeFaces.value.flatMap(({ rings }) =>
       rings.flatMap((ring) =>
         ring.flatMap((p, index) => {
           const q = ring[(index + 1) % ring.length]!,
@@ -266,6 +278,7 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
     section,
     plates,
     faces,
+    laidOpen,
     seams,
     bounds,
     sectionSize,

@@ -5,6 +5,7 @@ import type { CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
 import type { CommandOutcome } from './outcome.ts';
 import { readAirframe } from './project-file.ts';
+import { toldFaults } from './told-faults.ts';
 
 /** Where the drawn airframe is looked at from: before the port wing, from above. */
 const VIEWPOINT = { turnDegrees: 35, heightDegrees: 28 };
@@ -44,15 +45,17 @@ export async function fold(file: string, options: CliOptions): Promise<CommandOu
     const faces = whole.assembly.pieces.flatMap(({ body, maps }) => foldedFaces(body.solids, maps));
     await fs.writeFile(options.out, foldedSvg(faces, VIEWPOINT, whole.report.join(' ')));
   }
+  const faults = toldFaults(airframe);
   const isOpen = [...parts.flatMap(({ seams }) => seams), ...between.map(({ state }) => state)].some(
     ({ state }) => state !== 'closed',
   );
   return {
-    exit: isOpen ? 'FAULTS' : 'OK',
+    exit: isOpen || faults.length > 0 ? 'FAULTS' : 'OK',
     result: {
       airframe: airframe.name,
       scale: airframe.settings.scale,
       parts,
+      faults,
       together: { report: whole?.report ?? [], seams: between.map(({ state }) => seamOf(state)) },
       ...(options.out ? { out: options.out } : {}),
     },

@@ -5,8 +5,9 @@ import { CliError } from './cli-error.ts';
 import type { CommandOutcome } from './outcome.ts';
 import { readAirframe } from './project-file.ts';
 import { writePdfFile } from './pdf-file.ts';
+import { toldFaults } from './told-faults.ts';
 
-/** `pages`: lays the templates out on paper and writes the PDF. */
+/** `pages`: lays the templates out on paper, writes the PDF, and tells every fault of what is printed. */
 export async function pages(file: string, options: CliOptions): Promise<CommandOutcome> {
   const read = await readAirframe(file, options);
   const airframe: Airframe = {
@@ -22,14 +23,16 @@ export async function pages(file: string, options: CliOptions): Promise<CommandO
     pagesDocument(airframe, 0, new Date().toISOString().slice(0, 10)),
     `${airframe.name} · pages`,
   );
+  const faults = toldFaults(airframe);
   return {
-    exit: 'OK',
+    exit: faults.length > 0 ? 'FAULTS' : 'OK',
     result: {
       airframe: airframe.name,
       scale: airframe.settings.scale,
       paper: { widthMm: plan.frame.widthMm, heightMm: plan.frame.heightMm },
       pages: plan.pages.length,
       out,
+      faults,
       sheets: plan.sheets.map((sheet) => ({
         number: sheet.number,
         pages: plan.pages.filter((page) => page.sheet === sheet.number).map(({ name }) => name),

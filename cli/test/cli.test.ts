@@ -74,10 +74,18 @@ test('fold tells how every part closes and how all stand together, and draws it'
   expect(fs.readFileSync(out, 'utf8')).toMatch(/^<svg.*<title>19 pieces of 13 parts/);
 });
 
-test('pages writes a PDF of the paper asked for, at the scale asked for', async () => {
+test('pages writes a PDF of the paper asked for, at the scale asked for, and tells the faults that check and fold tell', async () => {
   const out = path.join(folder, 'pages.pdf');
   const { exit, out: told } = await run('pages', saltbox, '--paper', '420x594', '--scale', '1.2', '--out', out);
-  expect(exit).toBe(0);
+  const [checked, folded] = await Promise.all(
+    ['check', 'fold'].map((command) => run(command, saltbox, '--scale', '1.2')),
+  );
+  const faults = JSON.parse(told).faults as unknown[];
+  expect(faults.length).toBeGreaterThan(0);
+  expect([checked, folded].map((one) => [one!.exit, JSON.parse(one!.out).faults])).toEqual([
+    [exit, faults],
+    [exit, faults],
+  ]);
   const pdf = readPdf(fs.readFileSync(out));
   expect(pdf.pages).toHaveLength(JSON.parse(told).pages);
   expect(pdf.pages[0]).toMatchObject({ widthMm: expect.closeTo(420, 3), heightMm: expect.closeTo(594, 3) });

@@ -90,6 +90,53 @@ describe('a doubled power box', () => {
   });
 });
 
+describe('the worked example: linings 25, walls 25 inside, 40 clear, in 4.9 mm board that is then measured 5.4', () => {
+  const box = strip(
+    [
+      [25, 'outer'],
+      [25, 'inner'],
+      [40, 'inner'],
+      [25, 'inner'],
+      [25, 'outer'],
+    ],
+    [
+      [180, 'trench'],
+      [90, 'groove'],
+      [90, 'groove'],
+      [180, 'trench'],
+    ],
+    4.9,
+  );
+  const between = ({ parts: [part] }: Airframe): readonly number[] => {
+    const ys = part!.lines.map(({ nodes }) => nodes[0]!.y);
+    return ys.slice(1).map((y, index) => y - ys[index]!);
+  };
+  test('meant inside, everything still fits: walls 29.9 and 30.4 from the middle of their strips, floor 59.6 and 61.6', () => {
+    const before = inBoard(box, 4.9),
+      now = measuredAnew(before, 5.4);
+    // A doubled fold's line lies in the middle of its strip: t beyond the wall.
+    expect(between(before)).toEqual([29.9 + 4.9, 59.6, 29.9 + 4.9].map((mm) => expect.closeTo(mm, 6)));
+    expect(between(now)).toEqual([30.4 + 5.4, 61.6, 30.4 + 5.4].map((mm) => expect.closeTo(mm, 6)));
+    expect([before, now].map((airframe) => foldFaults(airframe))).toEqual([[], []]);
+  });
+  test('meant outside, both linings press 0.50 mm into the floor, and each is shortened by that', () => {
+    const { insideSizes: _meaning, ...loose } = box;
+    let now = measuredAnew(inBoard(loose, 4.9), 5.4);
+    expect(foldFaults(now)).toMatchObject(
+      [1, 2].map(() => ({
+        title: expect.stringContaining('press 0.50 mm into each other'),
+        mend: { label: 'Shorten its edge by 0.50 mm' },
+      })),
+    );
+    for (let step = 0; step < 2; step++) {
+      const { mend } = foldFaults(now)[0]!;
+      if (!('command' in mend)) throw new Error(mend.label);
+      now = { ...now, parts: [after(now.parts[0]!, mend.command)] };
+    }
+    expect(foldFaults(now)).toEqual([]);
+  });
+});
+
 test('inside sizes of any box stay what they are in any other board, at any scale: measured on the folded solids', () => {
   fc.assert(
     fc.property(

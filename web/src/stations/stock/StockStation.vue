@@ -120,7 +120,9 @@ function addMaterial(): void {
         <el-button native-type="submit" :icon="Plus">Add it</el-button>
       </el-form>
     </div>
-    <TrayBar><span>{{ work.message || 'Changing a thickness re-figures every part of that material' }}</span></TrayBar>
+    <TrayBar
+      ><span>{{ work.message || 'Changing a thickness re-figures every part of that material' }}</span></TrayBar
+    >
   </div>
 </template>
 

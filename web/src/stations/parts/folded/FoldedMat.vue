@@ -18,6 +18,8 @@ import { useKeys } from '../../../keys/use-keys.ts';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { Chosen, Selection } from '../selection.ts';
 import FoldedDrawing from './FoldedDrawing.vue';
+import MeasureChoice from './MeasureChoice.vue';
+import { namedPlaces } from './named-places.ts';
 import { useFolding } from './use-folding.ts';
 
 /** A part folded on the mat, by itself or with what it stands with: how far, in which order, cut open, taken apart, measured. */
@@ -162,6 +164,13 @@ function pick(sight: Sight, pixelMm: number): void {
   if (path) emit('pick', nearest.partId, { kind: 'segment', pathId: path.id, segmentId: nearest.id, t: 0.5 });
 }
 
+const places = computed(() =>
+  namedPlaces(folding.pieces.value, (id) => work.airframe?.parts.find((part) => part.id === id)),
+);
+function measureBetween(chosen: readonly MeasuredPlace[]): void {
+  hasMissed.value = false;
+  measured.value = chosen;
+}
 const measuredPoints = computed(() => measured.value.map(({ at }) => at));
 const ON_WORDS = { corner: 'a corner', edge: 'an edge', face: 'a face' } as const;
 /** What was measured, or what to click next. */
@@ -227,6 +236,7 @@ const stepName = computed(() =>
         </template>
         <span v-if="measureWords" role="status">{{ measureWords }}</span>
       </p>
+      <MeasureChoice v-if="isMeasuring" :places="places" :measured="measured" @measure="measureBetween" />
       <div class="views figures on-mat" role="group" aria-label="Views">
         <el-button
           link

@@ -67,6 +67,8 @@ export interface Folding {
   /** Deflection of the control hinges in degrees. */
   readonly deflection: Ref<number>;
   readonly plates: ComputedRef<readonly ShownPlate[]>;
+  /** Pieces as they are shown. */
+  readonly pieces: ComputedRef<readonly StandingPiece[]>;
   /** The faces of all plates, cut open by the section, worked out when they are asked for. */
   readonly faces: ComputedRef<readonly FoldedFace[]>;
   /** What the section lays open: foam and skins. */
@@ -277,6 +279,7 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
     viewpoint,
     section,
     plates,
+    pieces: shown,
     faces,
     laidOpen,
     seams,

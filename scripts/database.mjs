@@ -100,12 +100,15 @@ export async function startDatabase(folder, options = {}) {
   const socket = path.join(os.tmpdir(), `grain-fold-${process.pid}-${randomBytes(4).toString('hex')}.sock`);
   const data = path.join(folder, 'data');
   const note = path.join(folder, 'database.json');
+  // A server clears temporary tables out of its folder as it starts: in a shared one it would take those of another.
+  const temporary = path.join(folder, 'temporary');
   const pidFile = path.join(folder, 'mariadb.pid');
   const owner = path.join(folder, 'owner.pid');
   fs.mkdirSync(folder, { recursive: true });
   await clearAway(folder, pidFile, owner);
   const user = databaseUser(folder);
-  if (isRoot && user === 'mysql') execFileSync('chown', ['mysql:mysql', folder]);
+  fs.mkdirSync(temporary, { recursive: true });
+  if (isRoot && user === 'mysql') execFileSync('chown', ['mysql:mysql', folder, temporary]);
   const isNew = !fs.existsSync(path.join(data, 'mysql')) || !fs.existsSync(note);
   if (isNew) {
     fs.rmSync(data, { recursive: true, force: true });
@@ -115,6 +118,7 @@ export async function startDatabase(folder, options = {}) {
         '--no-defaults',
         `--user=${user}`,
         `--datadir=${data}`,
+        `--tmpdir=${temporary}`,
         '--skip-test-db',
         '--auth-root-authentication-method=socket',
         `--auth-root-socket-user=${os.userInfo().username}`,
@@ -129,6 +133,7 @@ export async function startDatabase(folder, options = {}) {
       '--no-defaults',
       `--user=${user}`,
       `--datadir=${data}`,
+      `--tmpdir=${temporary}`,
       '--bind-address=127.0.0.1',
       `--port=${port}`,
       `--socket=${socket}`,

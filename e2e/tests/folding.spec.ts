@@ -349,7 +349,7 @@ test('a wall stands on a floor: their square edges press, are bevelled by the me
   await expect(folds(page)).toContainText('2 pieces of 2 parts stand together.');
   // The wall's foot and the floor's edge are both square: they share a bar of foam.
   await expect(folds(page)).toContainText(/Floor and Wall are 5\.00 mm in each other/);
-  await standing.getByText('It meets an edge of another part').click();
+  await standing.getByText('It meets an edge or line of another part').click();
   await choose(standing, 'meets the part', 'Floor');
   await standing.getByRole('button', { name: 'Declare the seam' }).click();
   await expect(folds(page)).toContainText('5.00 mm in each other');
@@ -374,6 +374,61 @@ test('a wall stands on a floor: their square edges press, are bevelled by the me
   await expect(stations(page)).toContainText(/Faults.*none/);
 });
 
+test('a former leans on a mark: its foot presses, is bevelled by one click, gets a line, tabs and slots; its section is measured by keys', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Leaning former');
+  await drawPlate(page, 'Former', '50', '40');
+  await drawPlate(page, 'Floor', '200', '100');
+  await page.locator('body').press('l');
+  await typePoint(page, { across: '60', up: '20' });
+  await typePoint(page, { across: '60', up: '80' });
+  await strip(page).getByRole('button', { name: 'End here' }).click();
+  await page
+    .getByRole('listbox', { name: 'Parts' })
+    .getByRole('option', { name: /Former/ })
+    .click();
+  await page.locator('body').press('u');
+  const standing = slip(page).getByRole('region', { name: 'Where it stands' });
+  await standing.getByRole('button', { name: 'Stand it on another part' }).click();
+  await choose(standing, 'on its', 'mark · 60.0');
+  await setFigure(page, 'Turned up by', '80');
+  // 5 mm of board at a lean of 10°: 5 · sin 10° = 0.87.
+  await expect(standing).toContainText(
+    'Former stands on Floor on all 50.00 mm of its foot, and stays open by 10°, 0.87 mm at its mouth.',
+  );
+  await expect(stations(page)).toContainText(/Faults.*1/);
+  await expect(slip(page)).toContainText('Former stands open on Floor by 10°, 0.87 mm at its mouth');
+  await standing.getByRole('button', { name: 'Bevel the foot by 10°' }).click();
+  await expect(standing).toContainText('on all 50.00 mm of its foot, along its whole end.');
+  await expect(stations(page)).toContainText(/Faults.*none/);
+  await standing.getByRole('button', { name: 'Draw the line as long as the foot: 50.0 mm' }).click();
+  await expect(standing).toContainText('mark · 50.0');
+  await standing.getByRole('button', { name: 'Give its foot a tab and a slot' }).click();
+  await expect(standing.getByRole('button', { name: /a tab and a slot/ })).toHaveCount(0);
+  // Its tab goes through; the 30 mm beside it lie on the floor.
+  await expect(standing).toContainText('Former stands on Floor on all 30.00 mm of its foot, along its whole end.');
+  await expect(stations(page)).toContainText(/Faults.*none/);
+  // Places to measure between are chosen by name, with keys alone.
+  await choose(page, 'Shown folded', 'what it stands with');
+  await choose(page, 'Section across', 'section across y');
+  await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: 'measure' }).press('Enter');
+  for (const [label, typed] of [
+    ['Measure from', 'Former: plate 1, face'],
+    ['Measure to', 'Floor: plate 1, face'],
+  ] as const) {
+    const list = page.getByRole('combobox', { name: label });
+    await list.focus();
+    await page.keyboard.type(typed);
+    await page.getByRole('option', { name: typed, exact: true }).waitFor();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.locator('.told')).toContainText('a face to a face');
+  await expect(page.locator('.told')).toContainText('80° between them');
+});
 test('the whole demo airframe is folded and stood together, and a click on it opens the part that was clicked', async ({
   page,
   workshop,

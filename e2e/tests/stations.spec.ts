@@ -110,6 +110,43 @@ test('a board measured thicker breaks what stood together: told on the ticket, o
   await expect(stations).toContainText(/none/);
 });
 
+test('another thickness is tried before it is measured; inside sizes are kept by one step, and undone by one', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Power box');
+  await page.getByRole('button', { name: 'New part' }).click();
+  const slip = page.getByRole('complementary', { name: /^Slip of/ });
+  await slip.getByText('Or fold it from sizes').click();
+  for (const [side, size] of [
+    ['Side 1', '25'],
+    ['Side 2', '40'],
+    ['Side 3', '25'],
+  ] as const)
+    await setFigure(page, side, size);
+  await choose(page, 'Side 2 is measured', 'inside');
+  await slip.getByRole('button', { name: 'Draw it flat' }).click();
+  const stations = page.getByRole('navigation', { name: 'Stations' });
+  await expect(stations).toContainText(/Faults.*none/);
+  await page.locator('body').press('u');
+  const sizes = slip.getByRole('region', { name: 'Sizes folded' });
+  await expect(sizes.getByLabel('inside', { exact: true }).nth(1)).toHaveValue('40.0');
+  await expect(sizes.getByLabel('keep the inside in another board').nth(1)).toBeChecked();
+  await station(page, 'Stock');
+  await page.getByText('What another thickness would break').click();
+  await expect(page.getByText('Nothing breaks from 4.20 mm to 5.80 mm')).toBeVisible({ timeout: 20_000 });
+  await setFigure(page, 'Try a thickness', '5.4');
+  await expect(page.getByText('Lines would move to keep the inside of Part 1')).toBeVisible();
+  await page.getByRole('button', { name: 'Measure it as 5.40 mm' }).click();
+  await expect(page.getByText('The lines of Part 1 moved with the board: inside sizes are kept.')).toBeVisible();
+  await station(page, 'Parts');
+  await page.locator('body').press('u');
+  await expect(sizes.getByLabel('inside', { exact: true }).nth(1)).toHaveValue('40.0');
+  await expect(sizes.getByLabel('outside', { exact: true }).nth(1)).toHaveValue('50.8');
+  await page.keyboard.press('Control+z');
+  await expect(sizes.getByLabel('outside', { exact: true }).nth(1)).toHaveValue('50.0');
+});
 test('pieces without a place are faults that say what to buy, in the cut list too; counted, they are gone', async ({
   page,
   workshop,

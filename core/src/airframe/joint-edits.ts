@@ -118,8 +118,10 @@ function footOn(
 }
 
 function lineOffer(airframe: Airframe, contact: StandingContact, to: Part): readonly Mend[] {
-  const { partId, joint, footMm, edges } = contact;
-  const lineMm = distance(edges[1].edge.from, edges[1].edge.to);
+  const { partId, joint, edges } = contact,
+    [own, line] = edges;
+  const footMm = distance(own.edge.from, own.edge.to);
+  const lineMm = distance(line.edge.from, line.edge.to);
   const found = findSegment(to, joint.toSegmentId);
   const isShared = airframe.parts.some(({ id, joints }) =>
     joints?.some(

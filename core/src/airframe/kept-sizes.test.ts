@@ -149,7 +149,7 @@ test('inside sizes of any box stay what they are in any other board, at any scal
       (style, isDoubled, clear, first, second, scale) => {
         const walls: readonly Side[] = isDoubled
           ? [
-              [20, 'outer'],
+              [14, 'outer'],
               [28, 'outer'],
             ]
           : [[28, 'inner']];

@@ -133,6 +133,7 @@ describe('what a foot on a line can have', () => {
           const slotted = mended(bevelled, 'former', mendOf(contact(bevelled, 'former'), 'slot'));
           expect(slotted.parts[0]!.features).toHaveLength(1);
           expect(foldFaults(slotted).map(({ title }: Fault) => title)).toEqual([]);
+          expect(contact(slotted, 'former').sentence).toContain('along its whole end');
         },
       ),
       { numRuns: 40 },

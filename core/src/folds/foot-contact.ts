@@ -59,6 +59,7 @@ const opening = (turn: number): number => ((((turn + 150) % 360) + 360) % 360) -
  * How the end of a plate stands on another plate by a joint or a seam: its edge on a line or an edge of the other.
  * @param own the edge it stands by, and which of its skins lies on the other's line
  * @param to the line or edge it stands on, and on which skin
+ * @param pieces what tabs leave of the edge, which lies on the other plate; all of it without them
  * @returns undefined when it stands by a line that ends nothing
  * @source the cross-section through the joint: the angles of the two skins, of the end face and of the other plate's end about the point
  * where they touch
@@ -68,6 +69,7 @@ export function footContact(
   ownSkin: keyof typeof SKIN,
   to: PlacedEdge,
   toSkin: keyof typeof SKIN,
+  pieces: readonly PlacedEdge[] = [own],
 ): FootContact | undefined {
   if (own.edge.isLine) return undefined;
   const section = sectionOf(own, ownSkin, to, toSkin);
@@ -93,7 +95,7 @@ export function footContact(
   const isTrue = kind === 'lap' || Math.abs(open) < TRUE_DEGREES;
   return {
     kind,
-    ...stretchOf(own, ownSkin, to, section),
+    ...stretchOf(pieces, ownSkin, to, section),
     wedgeDegrees: isTrue || open < 0 ? 0 : open,
     wedgeMm: isTrue || open < 0 ? 0 : mouth,
     pressMm: isTrue || open > 0 ? 0 : mouth,
@@ -165,33 +167,35 @@ function bevelFor(
   };
 }
 
-/** Where the foot and what it stands on lie on each other. */
+/** Where the foot and what it stands on lie on each other, and from where to where. */
 function stretchOf(
-  own: PlacedEdge,
+  pieces: readonly PlacedEdge[],
   ownSkin: keyof typeof SKIN,
   to: PlacedEdge,
   { end, inward }: Section,
 ): Pick<FootContact, 'line' | 'footMm' | 'contactMm'> {
-  const map = composeRigid(own.map, invertRigid(to.map));
-  const [a, b] = own.edge.flat[SKIN[ownSkin]];
-  const [from, until] = [applyRigid(map, a), applyRigid(map, b)];
-  const footMm = distance(from, until);
+  const back = invertRigid(to.map);
   const { outer, holes } = to.edge.solid.plate;
-  // The end is looked at a little way in under its foot, so that a foot flush with an edge is on its plate.
-  const side = Math.sign(end.x + inward.x) || 1;
   const [p, q] = [to.edge.from, to.edge.to];
-  const length = distance(p, q);
-  const by = to.edge.isLine ? (side * ON_MM) / length : 0;
+  // The end is looked at a little way in under its foot, so that a foot flush with an edge is on its plate.
+  const by = to.edge.isLine ? ((Math.sign(end.x + inward.x) || 1) * ON_MM) / distance(p, q) : 0;
   const step = { x: -(q.y - p.y) * by, y: (q.x - p.x) * by };
   const shift = (point: Point3): Point => ({ x: point.x + step.x, y: point.y + step.y });
-  const runs = to.edge.isLine
-    ? runsInside([shift(from), shift(until)], [outer, ...holes])
-    : overlapAlong([from, until], [p, q]);
-  const ends = [runs[0]?.[0], runs.at(-1)?.at(-1)] as const;
-  const contactMm = runs.reduce((sum, run) => sum + distance(run[0]!, run.at(-1)!), 0);
+  const feet = pieces.map(({ edge, map }): Line3 => {
+    const [a, b] = edge.flat[SKIN[ownSkin]];
+    return [applyRigid(back, applyRigid(map, a)), applyRigid(back, applyRigid(map, b))];
+  });
+  const runs = feet.flatMap(([from, until]) =>
+    to.edge.isLine ? runsInside([shift(from), shift(until)], [outer, ...holes]) : overlapAlong([from, until], [p, q]),
+  );
+  const [first, last] = [feet[0]![0], feet.at(-1)![1]];
   const lift = (point: Point | undefined, other: Point3): Point3 =>
     applyRigid(to.map, point ? { x: point.x - step.x, y: point.y - step.y, z: other.z } : other);
-  return { line: [lift(ends[0], from), lift(ends[1], until)], footMm, contactMm };
+  return {
+    line: [lift(runs[0]?.[0], first), lift(runs.at(-1)?.at(-1), last)],
+    footMm: feet.reduce((sum, [from, until]) => sum + distance(from, until), 0),
+    contactMm: runs.reduce((sum, run) => sum + distance(run[0]!, run.at(-1)!), 0),
+  };
 }
 
 /** The stretch that two lines which run along each other share. */

@@ -22,22 +22,26 @@ import type { FoldedPlates } from './fold.ts';
 import { edgesNamed, SKIN, type Line3, type SeamEdge } from './seam-edges.ts';
 import type { StandingPart } from './standing.ts';
 
+/** The pieces of that edge, one after the other. */
+export function jointPieces({ whole, body }: StandingPart, segmentId: string): readonly SeamEdge[] {
+  const length = ({ from, to }: SeamEdge): number => distance(from, to);
+  const pieces = edgesNamed(whole, body, segmentId),
+    longest = [...pieces].sort((a, b) => length(b) - length(a))[0];
+  if (!longest) return [];
+  const along = subtract(longest.to, longest.from);
+  return pieces.filter(({ solid }) => solid === longest.solid).sort((a, b) => dot(along, subtract(a.from, b.from)));
+}
+
 /**
  * The straight edge or line that a part stands by: of an edge that folds part, what is on the plate with its longest piece; tabs and laps
  * on it leave its ends where they are.
  */
-export function jointLine({ whole, body }: StandingPart, segmentId: string): SeamEdge | undefined {
-  const length = ({ from, to }: SeamEdge): number => distance(from, to);
-  const pieces = edgesNamed(whole, body, segmentId);
-  const longest = [...pieces].sort((a, b) => length(b) - length(a))[0];
-  if (!longest || pieces.length === 1) return longest;
-  const along = subtract(longest.to, longest.from);
-  const inOrder = pieces
-    .filter(({ solid }) => solid === longest.solid)
-    .sort((a, b) => dot(along, subtract(a.from, b.from)));
-  const [first, last] = [inOrder[0]!, inOrder.at(-1)!];
+export function jointLine(standing: StandingPart, segmentId: string): SeamEdge | undefined {
+  const pieces = jointPieces(standing, segmentId),
+    [first, last] = [pieces[0], pieces.at(-1)];
+  if (!first || !last || pieces.length === 1) return first;
   const flat = ([0, 1] as const).map((skin): Line3 => [first.flat[skin][0], last.flat[skin][1]]);
-  return { ...longest, from: first.from, to: last.to, flat: [flat[0]!, flat[1]!] };
+  return { ...first, from: first.from, to: last.to, flat: [flat[0]!, flat[1]!] };
 }
 
 /** A frame on a line of a plate: x along it, y to its left within the plate, z out of its face. */

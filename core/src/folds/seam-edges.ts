@@ -3,8 +3,8 @@ import {
   distance,
   distanceToRun,
   dot,
+  interpolate,
   isInsideRegion,
-  midpoint,
   subtract,
   type Point,
   type Point3,
@@ -108,15 +108,18 @@ export function seamEdges(part: Part, solids: readonly PlateSolid[]): readonly S
   );
 }
 
+/** Places along a line at which its plate is looked for. */
+const LOOKED_AT = [0.5, 0.02, 0.98, 0.25, 0.75, 0.37, 0.63] as const;
+
 /** A straight line drawn on a plate, for others to meet or to stand on; undefined when it is none. */
 function lineOnPlate(whole: Part, solids: readonly PlateSolid[], segmentId: string): SeamEdge | undefined {
   const found = findSegment(whole, segmentId);
   if (!found || 'role' in found.path || found.path.segments[found.index]!.kind !== 'line') return undefined;
-  const { from, to } = curveOf(found.path, found.index),
-    middle = midpoint(from, to);
-  const solid = solids.find(
-    ({ plate: { kind, outer, holes } }) => kind === 'board' && isInsideRegion(middle, outer, holes),
-  );
+  const { from, to } = curveOf(found.path, found.index);
+  // Slots may be cut along a line that something stands on.
+  const solid = LOOKED_AT.map((share) => interpolate(from, to, share))
+    .map((p) => solids.find(({ plate: { kind, outer, holes } }) => kind === 'board' && isInsideRegion(p, outer, holes)))
+    .find((one) => one !== undefined);
   const line = (z: number): Line3 => [
     { x: from.x, y: from.y, z },
     { x: to.x, y: to.y, z },

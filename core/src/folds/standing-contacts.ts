@@ -1,7 +1,7 @@
 import type { Joint } from '../part/index.ts';
 import type { Assembly } from './assembly.ts';
 import { footContact, type FootContact } from './foot-contact.ts';
-import { jointLine } from './joint-line.ts';
+import { jointLine, jointPieces } from './joint-line.ts';
 import { placedEdge, type PlacedEdge } from './seam-edges.ts';
 import type { SeamState } from './seams.ts';
 import type { StandingPart } from './standing.ts';
@@ -30,7 +30,8 @@ export function standingContacts(parts: readonly StandingPart[], { pieces }: Ass
       placedEdge(ownLine, maps[ownLine.solid.plate.index]!),
       placedEdge(toLine, there.maps[toLine.solid.plate.index]!),
     ] as const;
-    const contact = footContact(edges[0], joint.ownSkin, edges[1], joint.toSkin);
+    const feet = jointPieces(own, joint.ownSegmentId).map((edge) => placedEdge(edge, maps[edge.solid.plate.index]!));
+    const contact = footContact(edges[0], joint.ownSkin, edges[1], joint.toSkin, feet);
     return contact ? [{ ...contact, partId, joint, edges }] : [];
   });
 }

@@ -10,7 +10,7 @@ import {
   type MeasuredPlace,
   type Sight,
 } from '@grain-fold/core/folds';
-import { distance3, distanceToRun3 } from '@grain-fold/core/geometry';
+import { distance3, distanceToRun3, dot3, times3 } from '@grain-fold/core/geometry';
 import { traitsOf } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
@@ -125,10 +125,10 @@ function setSection(word: string): void {
     section.value = undefined;
     return;
   }
-  const normal =
-    word === 'view'
-      ? seenDirection(viewpoint.value)
-      : { x: word === 'x' ? 1 : 0, y: word === 'y' ? 1 : 0, z: word === 'z' ? 1 : 0 };
+  const toEye = seenDirection(viewpoint.value);
+  const axis = { x: word === 'x' ? 1 : 0, y: word === 'y' ? 1 : 0, z: word === 'z' ? 1 : 0 };
+  // What is on the eye's side is taken away, so that the cut is seen.
+  const normal = word === 'view' ? toEye : times3(axis, dot3(axis, toEye) < 0 ? -1 : 1);
   const [low, high] = folding.reachAlong(normal);
   section.value = { word, normal, at: (low + high) / 2 };
 }

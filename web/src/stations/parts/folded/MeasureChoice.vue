@@ -25,7 +25,7 @@ watch(
 </script>
 
 <template>
-  <div class="measure-choice" role="group" aria-label="Measure between">
+  <div class="measure-choice figures on-mat" role="group" aria-label="Measure between">
     <el-select-v2 v-model="from" filterable clearable aria-label="Measure from" placeholder="from" :options="options" />
     <el-select-v2
       v-model="to"

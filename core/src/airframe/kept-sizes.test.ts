@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, airframeOf, foam } from '../../test/samples.ts';
 import { applyRigid, composeRigid, invertRigid } from '../geometry/index.ts';
 import type { FoldStyle } from '../operations/index.ts';
@@ -170,6 +171,6 @@ test('inside sizes of any box stay what they are in any other board, at any scal
         if (style === 'groove') expect(foldFaults(now).filter(({ code }) => code === 'PLATES_PRESS')).toEqual([]);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: oracleRuns(60) },
   );
 });

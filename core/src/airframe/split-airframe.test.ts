@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, airframeOf, groove, outlined, plate, polygonPart, withLine, withRound } from '../../test/samples.ts';
 import { combineOutlines, pathSignedArea } from '../geometry/index.ts';
 import { holesOf, outlineOf, type Part } from '../part/index.ts';
@@ -92,6 +93,6 @@ test('the halves of any part share nothing and are all of it: tapered, turned, r
         expect(shared.reduce((sum, loop) => sum + Math.abs(pathSignedArea(loop)), 0)).toBeLessThan(0.01);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: oracleRuns(60) },
   );
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, airframeOf, foam, plate, withLine } from '../../test/samples.ts';
 import type { Fault, Mend } from '../checks/index.ts';
 import { applyCommand } from '../editing/index.ts';
@@ -136,7 +137,7 @@ describe('what a foot on a line can have', () => {
           expect(contact(slotted, 'former').sentence).toContain('along its whole end');
         },
       ),
-      { numRuns: 40 },
+      { numRuns: oracleRuns(40) },
     );
   });
 });

@@ -90,14 +90,21 @@ function wedges({ bottom, top, thicknessMm }: PlateSolid, index: number): readon
     high = [top[index]!, top[next]!] as const;
   const ground = [low[0], low[1], high[1], high[0]];
   if (polygonArea(ground) < LEAST_PIECE_MM2) return [];
-  const corners = [...low.map(({ x, y }) => point3(x, y, 0)), ...high.map(({ x, y }) => point3(x, y, thicknessMm))];
+  const slanted = [...low.map(({ x, y }) => point3(x, y, 0)), ...high.map(({ x, y }) => point3(x, y, thicknessMm))];
+  // Under the slant, the foam goes on square to the skins to where it meets the core.
+  const isCutBack = dot(leftOf(subtract(low[1], low[0])), subtract(high[0], low[0])) > 0;
+  const beneath = isCutBack
+    ? high.map(({ x, y }) => point3(x, y, 0))
+    : low.map(({ x, y }) => point3(x, y, thicknessMm));
   const [from, to] = distance(...low) > distance(...high) ? low : high;
   const along = subtract(to, from),
     inward = leftOf(along);
-  const normal = unit3(cross3(point3(along.x, along.y, 0), subtract3(corners[2]!, corners[0]!)));
+  const normal = unit3(cross3(point3(along.x, along.y, 0), subtract3(slanted[2]!, slanted[0]!)));
   const slant = dot(normal, inward) < 0 ? normal : times3(normal, -1);
   const { sides } = upright(counterClockwise(ground), thicknessMm);
-  return [{ sides: [...sides, { normal: slant, mostMm: dot3(slant, corners[0]!) }], corners }];
+  return [
+    { sides: [...sides, { normal: slant, mostMm: dot3(slant, slanted[0]!) }], corners: [...slanted, ...beneath] },
+  ];
 }
 
 /** A piece carried to where its plate lies. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, context, plate, withLine } from '../../test/samples.ts';
 import { applyRigid, distance3 } from '../geometry/index.ts';
 import { outlineOf, type Joint, type Part } from '../part/index.ts';
@@ -130,6 +131,6 @@ test('a foot bevelled for its lean lies on its plate along the whole end, and st
         expect(Math.min(line(now), distance3(now.line[1], contact.line[0]))).toBeLessThan(0.05);
       },
     ),
-    { numRuns: 300 },
+    { numRuns: oracleRuns(300) },
   );
 });

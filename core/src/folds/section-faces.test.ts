@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { oracleRuns } from '../../test/oracle-runs.ts';
 import { context, groove, plate, withBevel, withLine, withRound } from '../../test/samples.ts';
 import { cross3, dot3, length3, point3, unit3, type Point3 } from '../geometry/index.ts';
 import type { Part } from '../part/index.ts';
@@ -58,6 +59,6 @@ test('a section closes what a cut opens: areas of what is left add to nothing al
         expect(Math.abs(areaAlong(cutFaces(solids, plane), normal) + area(open))).toBeLessThan(0.5);
       },
     ),
-    { numRuns: 100 },
+    { numRuns: oracleRuns(100) },
   );
 });

@@ -14,6 +14,7 @@ import {
   standingWith,
   type Assembly,
   type Clash,
+  type Line3,
   type OrderedFold,
   type PlateSize,
   type SeamState,
@@ -42,6 +43,8 @@ export interface ShownContact {
   readonly partId: string;
   readonly jointId: string;
   readonly sentence: string;
+  /** Where they touch, all folded and stood together. */ readonly line: Line3;
+  /** How wide it stands open, or how deep it presses; 0 when it does neither. */ readonly offMm: number;
   /** Whether it presses or stands open. */ readonly isOff: boolean;
   readonly mends: readonly Mend[];
 }
@@ -57,6 +60,8 @@ function shownContacts(
     partId: contact.partId,
     jointId: contact.joint.id,
     sentence: contactSentence(contact, nameOf(contact.partId), nameOf(contact.joint.toPartId), unit),
+    line: contact.line,
+    offMm: Math.max(contact.wedgeMm, contact.pressMm),
     isOff: contact.pressMm > PRESS_FAULT_MM || (contact.wedgeMm > OPEN_FAULT_MM && !contact.joint.isFilled),
     mends: [...footMends(airframe, contact), ...cornerMends(contact), ...footOffers(airframe, contact)],
   }));

@@ -199,6 +199,17 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
           ];
         }),
   );
+  /** Where feet touch what they stand on: known where everything is folded and together. */
+  const feet = computed<readonly SeamLines[]>(() =>
+    view().extent === 'part' || apart.value > 0 || share.value < 1 || step.value !== undefined || deflection.value !== 0
+      ? []
+      : view().contacts.map(({ line, offMm, isOff }) => ({
+          lines: [line, line] as const,
+          gapMm: isOff ? offMm : 0,
+          isPressed: isOff,
+          label: isOff ? figure(offMm) : '',
+        })),
+  );
   const corners = computed(() => plates.value.flatMap(({ solid, map }) => cornersOf(solid, map)));
   const reachAlong = (direction: Point3): readonly [number, number] => extentAlong(corners.value, direction);
   const bounds = computed(() => {
@@ -282,7 +293,7 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
     pieces: shown,
     faces,
     laidOpen,
-    seams,
+    seams: computed(() => [...seams.value, ...feet.value]),
     bounds,
     sectionSize,
     reachAlong,

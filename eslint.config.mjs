@@ -4,8 +4,11 @@ import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
 import vueParser from 'vue-eslint-parser';
 import { dependenceDirection } from './scripts/lint/dependence-direction.mjs';
+import { unitWords } from './scripts/lint/unit-words.mjs';
 
-const ours = { plugins: { 'grain-fold': { rules: { 'dependence-direction': dependenceDirection } } } };
+const ours = {
+  plugins: { 'grain-fold': { rules: { 'dependence-direction': dependenceDirection, 'unit-words': unitWords } } },
+};
 
 export default tseslint.config(
   { ignores: ['**/node_modules/**', '**/dist/**', '.grain-fold/**', '**/test-results/**'] },
@@ -36,6 +39,11 @@ export default tseslint.config(
       // Composables are handed down whole; only the prop itself may not be replaced.
       'vue/no-mutating-props': ['error', { shallowOnly: true }],
     },
+  },
+  {
+    files: ['core/src/**/*.ts', 'web/src/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'grain-fold/unit-words': 'error' },
   },
   {
     files: ['web/src/**/*.vue'],

@@ -1,5 +1,6 @@
 import { pagesDocument, pagesOf, type Airframe } from '@grain-fold/core/airframe';
 import { PAPER_NAMES, pageSettingsFault, type PageSettings, type PaperName } from '@grain-fold/core/pages';
+import { worded } from '@grain-fold/core/units';
 import type { CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
 import type { CommandOutcome } from './outcome.ts';
@@ -15,7 +16,7 @@ export async function pages(file: string, options: CliOptions): Promise<CommandO
     settings: { ...read.settings, pages: withPaper(read.settings.pages, options.paper) },
   };
   const fault = pageSettingsFault(airframe.settings.pages);
-  if (fault) throw new CliError('USAGE', fault);
+  if (fault) throw new CliError('USAGE', worded(fault, 'mm'));
   const plan = pagesOf(airframe);
   const out = options.out ?? file.replace(/(\.grainfold)?\.json$/, '') + ' pages.pdf';
   await writePdfFile(

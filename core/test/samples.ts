@@ -5,6 +5,7 @@ import { emptyPart, outlineOf, type Part } from '../src/part/index.ts';
 import { circleDraft, polygonDraft, polylineDraft, rectangleDraft, type PathDraft } from '../src/paths/index.ts';
 import { resolve, type ResolvedPart } from '../src/resolve/index.ts';
 import type { Board } from '../src/stock/index.ts';
+import { worded } from '../src/units/index.ts';
 
 /** A board 700 × 500 of foam 5 mm thick, 480 g/m². */
 export const foam: Board = {
@@ -32,7 +33,7 @@ export const groove = (foldDegrees = 90, mouthMm: number | 'auto' = 'auto'): Ope
 export const after = (part: Part, ...commands: readonly PartCommand[]): Part =>
   commands.reduce((now, command) => {
     const result = applyCommand(now, command);
-    if (!result.ok) throw new Error(result.message);
+    if (!result.ok) throw new Error(worded(result.message, 'mm'));
     return result.part;
   }, part);
 

@@ -132,7 +132,7 @@ test('another thickness is tried before it is measured; inside sizes are kept by
   await page.locator('body').press('u');
   const sizes = slip.getByRole('region', { name: 'Sizes folded' });
   await expect(sizes.getByLabel('inside', { exact: true }).nth(1)).toHaveValue('40.0');
-  await expect(sizes.getByLabel('keep the inside in another board').nth(1)).toBeChecked();
+  await expect(sizes.getByLabel('stays so in another board').nth(1)).toBeChecked();
   await station(page, 'Stock');
   await page.getByText('What another thickness would break').click();
   await expect(page.getByText('Nothing breaks from 4.20 mm to 5.80 mm')).toBeVisible({ timeout: 20_000 });

@@ -1,6 +1,7 @@
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Airframe } from '@grain-fold/core/airframe';
 import { brokenInvariant } from '@grain-fold/core/part';
+import { worded } from '@grain-fold/core/units';
 import { fieldFaults, type FieldFault } from '../field-faults.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from './project-file.dto.ts';
@@ -122,7 +123,7 @@ export function crossFaults(airframe: Pick<Airframe, 'parts' | 'boards' | 'nest'
   const faults: FieldFault[] = [];
   airframe.parts.forEach((part, index) => {
     const broken = brokenInvariant(part);
-    if (broken) faults.push({ field: `parts[${index}].${broken.field}`, message: broken.message });
+    if (broken) faults.push({ field: `parts[${index}].${broken.field}`, message: worded(broken.message, 'mm') });
   });
   for (const [list, ids] of [
     ['parts', airframe.parts.map((part) => part.id)],

@@ -9,6 +9,7 @@ import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
 import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
+import { worded, sizeText } from '../units/index.ts';
 
 /** Figures of the ticket that follow every edit at once. */
 export interface QuickFigures {
@@ -101,14 +102,14 @@ export function cutListOf(airframe: Airframe): CutList {
     const counts = new Map<string, number>();
     for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
     return {
-      label: `${board.name}, ${board.widthMm.toFixed(0)} × ${board.heightMm.toFixed(0)} mm`,
+      label: `${board.name}, ${worded(sizeText(board.widthMm, board.heightMm, 0), airframe.settings.unit)}`,
       pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
     };
   });
   const unplaced = unplacedIn(airframe, airframe.nest).map((one) => ({
     part: one.piece.part,
     quantity: one.quantity,
-    words: buyWords(one),
+    words: worded(buyWords(one), airframe.settings.unit),
   }));
   return cutList(pieces, boards, unplaced);
 }

@@ -1,4 +1,4 @@
-import { partFaults, type Fault } from '../checks/index.ts';
+import { partFaults, wordedFaults, type Fault } from '../checks/index.ts';
 import { featureMaterials, tabRowOf, type TabRow } from '../features/index.ts';
 import { curveLength } from '../geometry/index.ts';
 import { findPath, type Part } from '../part/index.ts';
@@ -118,9 +118,9 @@ const ownFaults = memo(
 
 /** What is wrong with one part, at the airframe's scale and on its boards; nothing while the variant leaves it out. */
 export function faultsIn(airframe: Airframe, part: Part): readonly Fault[] {
-  const { variant, scale } = airframe.settings;
+  const { variant, scale, unit } = airframe.settings;
   if (!existsIn(part, variant)) return [];
-  const own = ownFaults(part, airframe, contextOf(airframe, part, scale));
+  const own = wordedFaults(ownFaults(part, airframe, contextOf(airframe, part, scale)), unit);
   const others = [
     ...(twiceDrawn(airframe.parts).get(part.id) ?? []),
     ...(part.joints || part.seams ? strayFaults(airframe, part) : []),

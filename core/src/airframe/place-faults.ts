@@ -1,7 +1,7 @@
-import type { Fault } from '../checks/index.ts';
+import { wordedFaults, type Fault } from '../checks/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { MOST_BOARDS, type Board } from '../stock/index.ts';
-import { countOf, memo } from '../units/index.ts';
+import { countOf, memo, sizeText } from '../units/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
 import { piecesOfAirframe, type Piece } from './funnel.ts';
 import { quickNest } from './nest-airframe.ts';
@@ -62,11 +62,11 @@ const handOf = ({ part }: Piece): string => (part.side === 'single' ? '' : `, ${
 export const buyWords = ({ piece: { part }, buy }: Unplaced): string =>
   buy
     ? `${countOf(buy.count, 'more board')} of ${buy.board.name} would take everything.`
-    : `No board of ${part.material} in stock takes it: it needs ${Math.ceil(boundsWidth(part.bounds))} × ${Math.ceil(boundsHeight(part.bounds))} mm.`;
+    : `No board of ${part.material} in stock takes it: it needs ${sizeText(Math.ceil(boundsWidth(part.bounds)), Math.ceil(boundsHeight(part.bounds)), 0)}.`;
 
 /** Pieces without a place, as faults of their parts. Parts whose material has no board at all are told by their own checks. */
 export function placeFaults(airframe: Airframe, nest: AirframeNest): readonly Fault[] {
-  return unplacedIn(airframe, nest)
+  const faults = unplacedIn(airframe, nest)
     .filter(({ piece }) => airframe.boards.some(({ material }) => material === piece.part.material))
     .map((one): Fault => {
       const { piece, quantity, buy } = one;
@@ -86,4 +86,5 @@ export function placeFaults(airframe: Airframe, nest: AirframeNest): readonly Fa
             },
       };
     });
+  return wordedFaults(faults, airframe.settings.unit);
 }

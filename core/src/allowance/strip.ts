@@ -1,4 +1,4 @@
-import { CoreError, radians } from '../units/index.ts';
+import { CoreError, lengthText, radians } from '../units/index.ts';
 import { trenchWidth } from './trench.ts';
 
 /** A side of a strip that is folded crosswise, by the size that it is to have when it is folded. */
@@ -50,7 +50,7 @@ export function foldedSize(lengthMm: number, folds: readonly [number, number], t
  */
 export function flatLength({ sizeMm, is }: StripSide, folds: readonly [number, number], thicknessMm: number): number {
   if (!(sizeMm > 0))
-    throw new CoreError('OUT_OF_RANGE', `a folded size must be more than 0 mm, got ${sizeMm}`, { sizeMm });
+    throw new CoreError('OUT_OF_RANGE', `a folded size must be more than 0, got ${lengthText(sizeMm)}`, { sizeMm });
   const none = foldedSize(0, folds, thicknessMm);
   return sizeMm - (is === 'outer' ? none.outerMm : none.innerMm);
 }
@@ -83,7 +83,7 @@ export function flatStrip(sides: readonly StripSide[], folds: readonly StripFold
     const clear = side.is === 'inner' ? { ...side, sizeMm: side.sizeMm + linings * thicknessMm } : side;
     const length = flatLength(clear, [before?.foldDegrees ?? 0, after?.foldDegrees ?? 0], thicknessMm);
     if (!(length > 0))
-      throw new CoreError('OUT_OF_RANGE', `side ${index + 1} would be ${length.toFixed(2)} mm long laid flat`, {
+      throw new CoreError('OUT_OF_RANGE', `side ${index + 1} would be ${lengthText(length, 2)} long laid flat`, {
         side: index + 1,
         length,
       });

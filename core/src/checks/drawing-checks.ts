@@ -6,6 +6,7 @@ import { expandPart, type ExpandContext, siteOf, neededWidth } from '../resolve/
 import type { Board } from '../stock/index.ts';
 import type { Fault } from './fault.ts';
 import { symmetryFaults } from './symmetry-checks.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Difference between a kept slot and its plate that a builder does not feel, in mm. */
 const SLOT_SLACK_MM = 0.05;
@@ -112,9 +113,9 @@ function slotUnfit(part: Part, contour: Contour, context: ExpandContext): readon
       targetId: contour.id,
       place: contour.nodes[0]!,
       title: `A slot of ${part.name} no longer fits its plate`,
-      detail: `It is kept at ${keptWidthMm.toFixed(1)} mm; the plate of ${plate.material} needs ${needed.toFixed(1)} mm.`,
+      detail: `It is kept at ${lengthText(keptWidthMm)}; the plate of ${plate.material} needs ${lengthText(needed)}.`,
       mend: {
-        label: `Refit to ${needed.toFixed(1)}`,
+        label: `Refit to ${lengthText(needed)}`,
         command: { name: 'changeSlot', args: { pathId: contour.id, plate: following } },
       },
     },

@@ -12,7 +12,7 @@ import { canFold, isThroughCut, tooSlantEnds, traitsOf, type Operation } from '.
 import { findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import { foundLips, type ResolvedPart } from '../resolve/index.ts';
-import { formatAngle, formatLengthWithUnit } from '../units/index.ts';
+import { formatAngle, lengthText } from '../units/index.ts';
 import type { Fault } from './fault.ts';
 
 /** How near a fold's end must come to an edge, in mm: the width of a knife cut. */
@@ -39,7 +39,7 @@ export function slantFaults({ id, name, strokes, outer, holeRings }: ResolvedPar
       targetId: stroke.operationId,
       place: at,
       title: `This ${traitsOf(stroke.kind).word} meets an edge of ${name} at ${formatAngle(toEdgeDegrees)}`,
-      detail: `Its ${formatLengthWithUnit(stroke.widthMm, 'mm')} of width cannot be run to the edge there: turn the line, or end it elsewhere.`,
+      detail: `Its ${lengthText(stroke.widthMm)} of width cannot be run to the edge there: turn the line, or end it elsewhere.`,
       mend: { label: 'Remove it', command: { name: 'removeOperation', args: { operationId: stroke.operationId } } },
     }));
   });
@@ -74,7 +74,7 @@ function curved(part: Part, operation: Operation): readonly Fault[] {
       targetId: operation.id,
       place: points[Math.floor(points.length / 2)]!,
       title: `This ${traitsOf(operation.kind).word} is not straight`,
-      detail: `It leaves the straight line by ${off.toFixed(1)} mm; flat board only folds along a straight line.`,
+      detail: `It leaves the straight line by ${lengthText(off)}; flat board only folds along a straight line.`,
       mend: { label: 'Straighten it', command: { name: 'straightenLine', args: { pathId: line.id } } },
     },
   ];
@@ -123,7 +123,7 @@ function short(part: Part, operation: Operation): readonly Fault[] {
       partId: part.id,
       targetId: operation.id,
       place: worst.p,
-      title: `This ${traitsOf(operation.kind).word} stops ${worst.gap.toFixed(1)} mm before the edge`,
+      title: `This ${traitsOf(operation.kind).word} stops ${lengthText(worst.gap)} before the edge`,
       detail: 'A fold must run from edge to edge, or the board tears at its end.',
       mend: { label: 'Extend it', command: { name: 'extendFold', args: { pathId: line.id } } },
     },

@@ -2,6 +2,7 @@ import { centroid, distanceToEdge, flattenClosedPath, isInside, separation } fro
 import { holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Flattening for the checks: a tenth of a knife's width. */
 const TOLERANCE_MM = 0.05;
@@ -37,7 +38,7 @@ export function holeFaults(part: Part): readonly Fault[] {
         title,
         detail:
           outside.length > 0
-            ? `It reaches ${reach.toFixed(1)} mm past the outline.`
+            ? `It reaches ${lengthText(reach)} past the outline.`
             : 'Cut one larger hole, or move one of them.',
         mend: { label: 'Move it inside', command: { name: 'bringHoleInside', args: { pathId: hole.id } } },
       },

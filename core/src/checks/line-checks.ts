@@ -11,6 +11,7 @@ import { canFold, traitsOf, type Operation } from '../operations/index.ts';
 import { holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
 import { curveOf, curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Ends this near were meant to meet; edges this short are slips of the hand, in mm. */
 const NEAR_MISS_MM = 0.5;
@@ -41,7 +42,7 @@ function nearMisses(part: Part): readonly Fault[] {
           targetId: a.id,
           place: midpoint(nearest.p, nearest.q),
           title: `Two lines of ${part.name} nearly meet`,
-          detail: `Their ends are ${nearest.gap.toFixed(2)} mm apart.`,
+          detail: `Their ends are ${lengthText(nearest.gap, 2)} apart.`,
           mend: {
             label: 'Bring the ends together',
             command: { name: 'meetNode', args: { nodeId: nearest.q.id, atNodeId: nearest.p.id } },
@@ -65,8 +66,8 @@ function tinyEdges(part: Part): readonly Fault[] {
           partId: part.id,
           targetId: path.id,
           place: curvePoint(curve, 0.5),
-          title: `An edge of ${part.name} is only ${length.toFixed(2)} mm long`,
-          detail: `Edges under ${TINY_MM} mm are slips: no knife follows them.`,
+          title: `An edge of ${part.name} is only ${lengthText(length, 2)} long`,
+          detail: `Edges under ${lengthText(TINY_MM)} are slips: no knife follows them.`,
           mend: { label: 'Take its point out', command: { name: 'removeNode', args: { nodeId: node.id } } },
         },
       ];
@@ -146,7 +147,7 @@ const crossingFault = (
   targetId: b.id,
   place,
   title: `Two folds of ${part.name} cross`,
-  detail: `A ${traitsOf(a.kind).word} and a ${traitsOf(b.kind).word} meet at x ${place.x.toFixed(1)}, y ${place.y.toFixed(1)} mm; flat board cannot bend about both.`,
+  detail: `A ${traitsOf(a.kind).word} and a ${traitsOf(b.kind).word} meet at x ${place.x.toFixed(1)}, y ${lengthText(place.y)}; flat board cannot bend about both.`,
   mend: {
     label: `Remove the ${traitsOf(b.kind).word}`,
     command: { name: 'removeOperation', args: { operationId: b.id } },

@@ -3,6 +3,7 @@ import { traitsOf } from '../operations/index.ts';
 import { outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Open and self-crossing outlines and holes, and pockets left open. */
 export function outlineFaults(part: Part): readonly Fault[] {
@@ -31,7 +32,7 @@ export function outlineFaults(part: Part): readonly Fault[] {
             targetId: contour.id,
             place: midpoint(first, last),
             title: `${word} of ${part.name} is open`,
-            detail: `Its ends are ${distance(first, last).toFixed(2)} mm apart.`,
+            detail: `Its ends are ${lengthText(distance(first, last), 2)} apart.`,
             mend: { label: 'Close it', command: { name: 'closePath', args: { pathId: contour.id } } },
           },
         ];
@@ -45,7 +46,7 @@ export function outlineFaults(part: Part): readonly Fault[] {
               targetId: contour.id,
               place: crossing.point,
               title: `${word} of ${part.name} crosses itself`,
-              detail: `At x ${crossing.point.x.toFixed(1)}, y ${crossing.point.y.toFixed(1)} mm. A knife cannot follow it.`,
+              detail: `At x ${crossing.point.x.toFixed(1)}, y ${lengthText(crossing.point.y)}. A knife cannot follow it.`,
               mend: {
                 label: 'Cut off the smaller loop',
                 command: { name: 'uncrossOutline', args: { pathId: contour.id } },
@@ -69,7 +70,7 @@ function openPockets(part: Part): readonly Fault[] {
         targetId: operation.id,
         place: line.nodes[0]!,
         title: 'The line round the pocket is open',
-        detail: `Its ends are ${distance(line.nodes[0]!, line.nodes.at(-1)!).toFixed(2)} mm apart.`,
+        detail: `Its ends are ${lengthText(distance(line.nodes[0]!, line.nodes.at(-1)!), 2)} apart.`,
         mend: { label: 'Close it', command: { name: 'closePath', args: { pathId: line.id } } },
       },
     ];

@@ -4,6 +4,7 @@ import type { Part } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { allowedTurns, LONGEST_BOARD_MM, TURN_STEPS, type Board, type TurnStep } from '../stock/index.ts';
 import type { Fault, Mend } from './fault.ts';
+import { lengthText, sizeText } from '../units/index.ts';
 
 /** A part that fits at this factor fits: the rest is rounding. */
 const FITS = 1 - 1e-9;
@@ -85,7 +86,7 @@ export function sizeFaults(
     code: 'PART_TOO_LARGE' as const,
     partId: part.id,
     title: `${part.name} is larger than any board`,
-    detail: `It measures ${width.toFixed(1)} × ${height.toFixed(1)} mm; the largest board of ${part.material} is ${largest(ofMaterial)} mm less ${edgeMarginMm} mm a side.`,
+    detail: `It measures ${sizeText(width, height)}; the largest board of ${part.material} is ${largest(ofMaterial)} less ${lengthText(edgeMarginMm)} a side.`,
   };
   const factor = Math.floor(scale * fit * 1000) / 1000;
   const [mend, ...others] = [
@@ -144,7 +145,7 @@ function marginMends(
   );
   const margin = Math.floor(most * 10) / 10;
   return margin >= 0 && margin < edgeMarginMm
-    ? [{ label: `Edge margin ${margin.toFixed(1)} mm`, action: { name: 'setNest', edgeMarginMm: margin } }]
+    ? [{ label: `Edge margin ${lengthText(margin)}`, action: { name: 'setNest', edgeMarginMm: margin } }]
     : [];
 }
 
@@ -152,10 +153,10 @@ function marginMends(
 function splitMends(part: Part, scale: number): readonly Mend[] {
   const split = splitPart(part, `${part.id}-`);
   if (!split) return [];
-  const at = (split.atMm * (part.sizing === 'fixed' ? 1 : scale)).toFixed(0);
+  const at = lengthText(split.atMm * (part.sizing === 'fixed' ? 1 : scale), 0);
   return [
     {
-      label: `Split it at ${at} mm, ${split.how === 'tongues' ? 'with tongues' : 'on a slant'}`,
+      label: `Split it at ${at}, ${split.how === 'tongues' ? 'with tongues' : 'on a slant'}`,
       action: { name: 'splitPart', partId: part.id },
     },
   ];
@@ -176,12 +177,12 @@ function boardMends(
     .sort((a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm)
     .slice(0, 1)
     .map(({ widthMm, heightMm }) => ({
-      label: `Add a board of ${widthMm} × ${heightMm} mm`,
+      label: `Add a board of ${sizeText(widthMm, heightMm, 0)}`,
       action: { name: 'addBoardOf', material: part.material, widthMm, heightMm },
     }));
 }
 
 function largest(boards: readonly Board[]): string {
   const board = boards.reduce((a, b) => (b.widthMm * b.heightMm > a.widthMm * a.heightMm ? b : a));
-  return `${board.widthMm.toFixed(0)} × ${board.heightMm.toFixed(0)}`;
+  return sizeText(board.widthMm, board.heightMm, 0);
 }

@@ -2,6 +2,7 @@ import { applyCommand, type PartCommand } from '../editing/index.ts';
 import { outlineOf, type Contour, type Part, type Symmetry } from '../part/index.ts';
 import { offCentreLine, ON_CENTRE_LINE_MM } from '../resolve/index.ts';
 import type { Fault, Mend } from './fault.ts';
+import { lengthText } from '../units/index.ts';
 
 /** A half outline must end on its centre line, or have one straight run along it, and lie on one side of it. */
 export function symmetryFaults(part: Part): readonly Fault[] {
@@ -61,7 +62,7 @@ export function symmetryFaults(part: Part): readonly Fault[] {
         {
           ...base,
           place: Math.abs(offsets[0]!) >= gap ? outline.nodes[0]! : outline.nodes.at(-1)!,
-          title: `The half of ${part.name} ends ${gap.toFixed(2)} mm off its centre line`,
+          title: `The half of ${part.name} ends ${lengthText(gap, 2)} off its centre line`,
           detail: 'The other half cannot be joined to it.',
           mend: { label: 'Bring its ends to the line', command: { name: 'meetCentreLine', args: {} } },
           others: [wholly],
@@ -90,7 +91,7 @@ function lineMends(outline: Contour, symmetry: Symmetry): readonly Mend[] {
     ? []
     : [
         {
-          label: `Move the centre line ${Math.abs(nearest).toFixed(1)} mm, to its edge`,
+          label: `Move the centre line ${lengthText(Math.abs(nearest))}, to its edge`,
           command: { name: 'setSymmetry', args: { symmetry: { ...symmetry, atMm: symmetry.atMm + nearest } } },
         },
       ];

@@ -15,6 +15,7 @@ import {
 import { featureIdOf, isMirrorId, holesOf, outlineOf, type Contour, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
+import { lengthText } from '../units/index.ts';
 
 /** A web narrower than this many board thicknesses tears when it is cut or handled. */
 const NARROWEST_IN_THICKNESSES = 1.5;
@@ -97,10 +98,10 @@ export function webFaults(part: Part, thicknessMm: number, scale: number): reado
         partId: part.id,
         targetId: hole.contour.id,
         place: interpolate(worst.from, worst.to, 0.5),
-        title: `Only ${worst.gap.toFixed(1)} mm of ${part.name} is left beside a hole`,
-        detail: `Between ${worst.isOuter ? 'the hole and the edge' : 'two holes'} there should be ${leastMm.toFixed(1)} mm, one and a half times the board.`,
+        title: `Only ${lengthText(worst.gap)} of ${part.name} is left beside a hole`,
+        detail: `Between ${worst.isOuter ? 'the hole and the edge' : 'two holes'} there should be ${lengthText(leastMm)}, one and a half times the board.`,
         mend: {
-          label: `Move it ${(leastMm - worst.gap).toFixed(1)} mm away`,
+          label: `Move it ${lengthText(leastMm - worst.gap)} away`,
           command: featureId
             ? { name: 'moveFeature', args: { featureId, by } }
             : { name: 'movePath', args: { pathId: hole.contour.id, by } },

@@ -13,11 +13,12 @@ import { boundsOf, boundsWidth, distance } from '../geometry/index.ts';
 import { holesOf, outlineOf, type Part } from '../part/index.ts';
 import { circleDraft, polylineDraft, rectangleDraft } from '../paths/index.ts';
 import { applyCommand, type PartCommand } from './commands.ts';
+import { worded } from '../units/index.ts';
 
 const refusal = (part: Part, command: PartCommand): string => {
   const result = applyCommand(part, command);
   if (result.ok) throw new Error(`${result.label} was done`);
-  return result.message;
+  return worded(result.message, 'mm');
 };
 const outline = (part: Part) => outlineOf(part)!;
 const mark = { kind: 'mark', face: 'face', label: '' } as const;

@@ -1,3 +1,4 @@
+import { formatAngle, lengthText } from '../units/index.ts';
 import { lettersMissing } from './stroke-letters.ts';
 
 /** A turn of a feature, in degrees. */
@@ -69,12 +70,15 @@ export function featureFieldFault(field: FeatureField, value: unknown): string |
   }
 }
 
+const quantity = (value: number, kind: FeatureField['kind']): string =>
+  kind === 'angle' ? formatAngle(value) : lengthText(value, value === Math.round(value) ? 0 : 1);
+
 function numberFault({ word, kind, least = -TURN_DEGREES, most = TURN_DEGREES }: FeatureField, value: unknown) {
   if (typeof value === 'number' && value >= least && value <= most && (kind !== 'count' || Number.isInteger(value)))
     return undefined;
   return kind === 'count'
     ? `${word}: a whole number from ${least} to ${most}, got ${String(value)}.`
-    : `${word} goes from ${least} to ${most}${kind === 'angle' ? '°' : ' mm'}, got ${String(value)}.`;
+    : `${word} goes from ${quantity(least, kind)} to ${quantity(most, kind)}, got ${typeof value === 'number' ? quantity(value, kind) : String(value)}.`;
 }
 
 function textFault(value: unknown): string | undefined {
@@ -100,6 +104,6 @@ function placesFault(value: unknown): string | undefined {
     );
   });
   return bad >= 0
-    ? `Station ${bad + 1} needs a place of 0 mm or more and a name of up to ${LONGEST_STATION_NAME} letters.`
+    ? `Station ${bad + 1} needs a place of 0 or more and a name of up to ${LONGEST_STATION_NAME} letters.`
     : undefined;
 }

@@ -2,6 +2,7 @@ import { add, leftOf, times, unitVector } from '../geometry/index.ts';
 import { polygonDraft } from '../paths/index.ts';
 import type { FeatureSite, FeatureTraits } from './feature-kind.ts';
 import type { Lap } from './feature.ts';
+import { lengthText } from '../units/index.ts';
 
 const ASSUMED_PLATE_MM = 5;
 /** Skin and foam left under a lap that goes down to the skin, in mm. */
@@ -59,8 +60,8 @@ export const lap: FeatureTraits<'lap'> = {
     return [
       {
         code: 'LAP_DEEP',
-        title: `Lap ${feature.depthMm.toFixed(1)} mm deep does not fit ${site.thicknessMm.toFixed(1)} mm board`,
-        detail: `It may go down to ${deepest(site).toFixed(1)} mm and keep ${SKIN_LEFT_MM} mm.`,
+        title: `Lap ${lengthText(feature.depthMm)} deep does not fit ${lengthText(site.thicknessMm)} board`,
+        detail: `It may go down to ${lengthText(deepest(site))} and keep ${lengthText(SKIN_LEFT_MM)}.`,
         mend: { label: 'Let it follow the board', changes: { depthMm: 'auto' } },
       },
     ];

@@ -12,6 +12,7 @@ import {
 import { polylineDraft } from '../paths/index.ts';
 import type { FeatureTraits } from './feature-kind.ts';
 import type { Stations } from './feature.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Marks are drawn this far to either side and worked only on the part, in mm. */
 const REACH_MM = 2000;
@@ -78,7 +79,7 @@ export const stations: FeatureTraits<'stations'> = {
       {
         code: 'STATION_OFF',
         title: `${off.length === 1 ? `Station ${off[0]!.name} lies` : `${off.length} stations lie`} past the end of the edge`,
-        detail: `The edge is ${length.toFixed(1)} mm long.`,
+        detail: `The edge is ${lengthText(length)} long.`,
         mend: {
           label: 'Leave out what lies past it',
           changes: { places: feature.places.filter(({ atMm }) => atMm <= length + 1e-6) },

@@ -1,6 +1,7 @@
 import { add, curveLength, leftOf, times, unitVector, type Point } from '../geometry/index.ts';
 import type { FeatureSite, FeatureTraits, TabRow } from './feature-kind.ts';
 import type { Tabs } from './feature.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Thickness figured with for a plate of a material that is not in stock, in mm. */
 const ASSUMED_PLATE_MM = 5;
@@ -65,8 +66,8 @@ export const tabs: FeatureTraits<'tabs'> = {
     return [
       {
         code: 'TABS_CROWDED',
-        title: `${feature.count} tabs of ${feature.lengthMm.toFixed(1)} mm do not fit on ${roomMm.toFixed(1)} mm of edge`,
-        detail: `At least ${LEAST_GAP_MM} mm must stay between them.`,
+        title: `${feature.count} tabs of ${lengthText(feature.lengthMm)} do not fit on ${lengthText(roomMm)} of edge`,
+        detail: `At least ${lengthText(LEAST_GAP_MM)} must stay between them.`,
         mend:
           fits >= 1
             ? { label: `Make ${fits === 1 ? 'one tab' : `${fits} tabs`}`, changes: { count: fits } }

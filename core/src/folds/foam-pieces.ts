@@ -83,28 +83,32 @@ const skins = (thicknessMm: number): readonly FoamSide[] => [
   { normal: point3(0, 0, 1), mostMm: thicknessMm },
 ];
 
-/** The foam between a slanted side and the upright core. */
-function wedges({ bottom, top, thicknessMm }: PlateSolid, index: number): readonly FoamPiece[] {
+/** The foam between a slanted side and the upright core, where the plate has ground: beside a slit or a strip the core ends sooner. */
+function wedges({ bottom, top, plate, thicknessMm }: PlateSolid, index: number): readonly FoamPiece[] {
   const next = (index + 1) % bottom.length;
   const low = [bottom[index]!, bottom[next]!] as const,
     high = [top[index]!, top[next]!] as const;
   const ground = [low[0], low[1], high[1], high[0]];
   if (polygonArea(ground) < LEAST_PIECE_MM2) return [];
-  const slanted = [...low.map(({ x, y }) => point3(x, y, 0)), ...high.map(({ x, y }) => point3(x, y, thicknessMm))];
-  // Under the slant, the foam goes on square to the skins to where it meets the core.
-  const isCutBack = dot(leftOf(subtract(low[1], low[0])), subtract(high[0], low[0])) > 0;
-  const beneath = isCutBack
-    ? high.map(({ x, y }) => point3(x, y, 0))
-    : low.map(({ x, y }) => point3(x, y, thicknessMm));
   const [from, to] = distance(...low) > distance(...high) ? low : high;
   const along = subtract(to, from),
     inward = leftOf(along);
-  const normal = unit3(cross3(point3(along.x, along.y, 0), subtract3(slanted[2]!, slanted[0]!)));
-  const slant = dot(normal, inward) < 0 ? normal : times3(normal, -1);
-  const { sides } = upright(counterClockwise(ground), thicknessMm);
-  return [
-    { sides: [...sides, { normal: slant, mostMm: dot3(slant, slanted[0]!) }], corners: [...slanted, ...beneath] },
-  ];
+  const foot = point3(low[0].x, low[0].y, 0);
+  const normal = unit3(cross3(point3(along.x, along.y, 0), subtract3(point3(high[1].x, high[1].y, thicknessMm), foot)));
+  const slant = dot(normal, inward) < 0 ? normal : times3(normal, -1),
+    mostMm = dot3(slant, foot);
+  // Under a slant that leans in over the plate foam stands on the far skin, else it hangs from the face.
+  const skin = slant.z > 0 ? 0 : thicknessMm;
+  return intersectionOf([counterClockwise(ground)], [counterClockwise(plate.outer)])
+    .flatMap((ring) => convexPieces(ring, []))
+    .filter((ring) => polygonArea(ring) > LEAST_PIECE_MM2)
+    .map((ring) => ({
+      sides: [...upright(ring, thicknessMm).sides, { normal: slant, mostMm }],
+      corners: ring.flatMap(({ x, y }) => [
+        point3(x, y, skin),
+        point3(x, y, (mostMm - slant.x * x - slant.y * y) / slant.z),
+      ]),
+    }));
 }
 
 /** A piece carried to where its plate lies. */

@@ -136,7 +136,7 @@ describe('a strip from wanted sizes', () => {
   });
   test.each<[string, Parameters<typeof strip>]>([
     [
-      'more than 0 mm',
+      'more than 0, got 0.0 mm',
       [
         [
           [0, 'outer'],
@@ -170,7 +170,7 @@ describe('a strip from wanted sizes', () => {
     ],
     ['2 to 40 sides', [[[40, 'outer']], [], 5]],
     [
-      'must be more than 0 mm, got -3',
+      'must be more than 0, got -3.0 mm',
       [
         [
           [-3, 'inner'],

@@ -16,7 +16,7 @@ import { type DrawnMark, type TextMark, type Dash, run, type Tone } from '../mar
 import { traitsOf, strokePen, type Stroke } from '../operations/index.ts';
 import { dimensionEnds, type PlacedDimension } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { formatLength, type LengthUnit, memo } from '../units/index.ts';
+import { formatLength, type LengthUnit, memo, worded } from '../units/index.ts';
 
 /** Lines and dots of a part in the line code: readable in black and white, true widths. In drawing order; remembered by part. */
 export const lineMarks = memo((part: ResolvedPart): readonly DrawnMark[] => {
@@ -40,7 +40,7 @@ export const lineMarks = memo((part: ResolvedPart): readonly DrawnMark[] => {
 /** What is written on a part's lines and dimensions. Remembered by part and the unit that dimensions are written in. */
 export const lineTexts = memo(
   (part: ResolvedPart, unit: LengthUnit): readonly TextMark[] => [
-    ...part.strokes.flatMap(captionMarks),
+    ...part.strokes.flatMap(captionMarks).map((mark) => ({ ...mark, text: worded(mark.text, unit) })),
     ...part.dimensions.map((dimension) => dimensionCaption(dimension, unit)),
   ],
   (unit) => unit,

@@ -13,7 +13,7 @@ import {
   type GrooveCut,
   type GrooveSchool,
 } from '../allowance/index.ts';
-import { formatAngle } from '../units/index.ts';
+import { formatAngle, lengthText } from '../units/index.ts';
 import { bandOn } from './band.ts';
 import { HELD_BY } from './held-by.ts';
 import type { HingeGround, OperationBase } from './operation-base.ts';
@@ -209,9 +209,9 @@ function narrow(operation: Groove, thicknessMm: number): readonly OperationFault
   return [
     {
       code: 'GROOVE_NARROW',
-      title: `Groove ${operation.mouthMm.toFixed(1)} mm is too narrow for ${formatAngle(operation.foldDegrees)}`,
-      detail: `${thicknessMm.toFixed(1)} mm board needs a mouth of ${needed.toFixed(1)} mm. The wall would stop at ${formatAngle(Math.round(foldOfMouth(operation.mouthMm, thicknessMm)))}.`,
-      mend: { label: `Widen to ${needed.toFixed(1)}`, changes: { mouthMm: 'auto' } },
+      title: `Groove ${lengthText(operation.mouthMm)} is too narrow for ${formatAngle(operation.foldDegrees)}`,
+      detail: `${lengthText(thicknessMm)} board needs a mouth of ${lengthText(needed)}. The wall would stop at ${formatAngle(Math.round(foldOfMouth(operation.mouthMm, thicknessMm)))}.`,
+      mend: { label: `Widen to ${lengthText(needed)}`, changes: { mouthMm: 'auto' } },
     },
   ];
 }

@@ -1,4 +1,4 @@
-import { formatAngle } from '../units/index.ts';
+import { formatAngle, lengthText } from '../units/index.ts';
 
 /** Bounds of an angle that can be written down; whether it can be cut is for the checks to say. */
 export const ANGLE_BOUNDS = { least: -180, most: 180 } as const;
@@ -35,7 +35,11 @@ export const isOptionalField = ({ isFromAirframe, usual }: OperationField): bool
   isFromAirframe === true || usual !== undefined;
 
 const quantity = (value: number, { kind }: OperationField): string =>
-  kind === 'angle' ? formatAngle(value) : kind === 'length' ? `${value} mm` : String(value);
+  kind === 'angle'
+    ? formatAngle(value)
+    : kind === 'length'
+      ? lengthText(value, value === Math.round(value) ? 0 : 1)
+      : String(value);
 
 /** The values that a field takes, in words: `from 5° to 80°`, `knife, tool or sanded`. */
 export function fieldRange(field: OperationField): string {

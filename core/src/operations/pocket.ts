@@ -4,6 +4,7 @@ import type { OperationBase } from './operation-base.ts';
 import { SIZE_BOUNDS } from './operation-field.ts';
 import type { OperationTraits } from './operation-kind.ts';
 import { sampleDot } from './sample-marks.ts';
+import { lengthText, bareLengthText } from '../units/index.ts';
 
 /** Area cut away to a depth, far skin kept. */
 export interface Pocket extends OperationBase {
@@ -36,7 +37,7 @@ export const pocket: OperationTraits<Pocket> = {
   depthMm: (operation) => operation.depthMm,
   area: (_operation, site) => intersectionOf(site.runs, site.body),
   cutFace: ({ depthMm = 0 }) => ({ kind: 'level', depthMm }),
-  caption: (operation) => `pocket ${operation.depthMm.toFixed(1)}`,
+  caption: (operation) => `pocket ${bareLengthText(operation.depthMm)}`,
   captionStands: 'in the area',
   angleDegrees: () => undefined,
   faults: (operation, thicknessMm) => {
@@ -45,9 +46,9 @@ export const pocket: OperationTraits<Pocket> = {
     return [
       {
         code: 'POCKET_DEEP',
-        title: `Pocket ${operation.depthMm.toFixed(1)} mm deep does not fit ${thicknessMm.toFixed(1)} mm board`,
-        detail: `It may go down to ${mended.toFixed(1)} mm and keep ${LEAST_FLOOR_MM} mm under it.`,
-        mend: { label: `Set ${mended.toFixed(1)} deep`, changes: { depthMm: mended } },
+        title: `Pocket ${lengthText(operation.depthMm)} deep does not fit ${lengthText(thicknessMm)} board`,
+        detail: `It may go down to ${lengthText(mended)} and keep ${lengthText(LEAST_FLOOR_MM)} under it.`,
+        mend: { label: `Set ${lengthText(mended)} deep`, changes: { depthMm: mended } },
       },
     ];
   },

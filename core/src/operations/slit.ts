@@ -1,7 +1,7 @@
 import { slitGap, SLIT_FLOOR_MM } from '../allowance/index.ts';
 import { add, leftOf, subtract, times, unitVector, type Point } from '../geometry/index.ts';
 import { along, run } from '../marks/index.ts';
-import { formatAngle } from '../units/index.ts';
+import { formatAngle, lengthText } from '../units/index.ts';
 import { HELD_BY } from './held-by.ts';
 import type { HingeGround, OperationBase } from './operation-base.ts';
 import { ANGLE_BOUNDS, SIZE_BOUNDS } from './operation-field.ts';
@@ -75,8 +75,8 @@ export const slit: OperationTraits<Slit> = {
     return [
       {
         code: 'SLIT_DEEP',
-        title: `Slit ${depth.toFixed(1)} mm deep cuts through ${thicknessMm.toFixed(1)} mm board`,
-        detail: `Leave ${SLIT_FLOOR_MM} mm and the skin under it.`,
+        title: `Slit ${lengthText(depth)} deep cuts through ${lengthText(thicknessMm)} board`,
+        detail: `Leave ${lengthText(SLIT_FLOOR_MM)} and the skin under it.`,
         mend: { label: 'Leave the skin', changes: { depthMm: 'auto' } },
       },
     ];

@@ -1,6 +1,6 @@
 import { MOST_TRENCH_LAYERS, trenchWidth, type TrenchFold } from '../allowance/index.ts';
 import { scatter } from '../marks/index.ts';
-import { formatAngle } from '../units/index.ts';
+import { formatAngle, lengthText } from '../units/index.ts';
 import { bandOn } from './band.ts';
 import type { OperationBase } from './operation-base.ts';
 import { SIZE_BOUNDS } from './operation-field.ts';
@@ -101,9 +101,9 @@ export const trench: OperationTraits<Trench> = {
     return [
       {
         code: 'TRENCH_NARROW',
-        title: `Trench ${operation.widthMm.toFixed(1)} mm is too narrow for ${formatAngle(operation.foldDegrees)}`,
-        detail: `${thicknessMm.toFixed(1)} mm board needs ${needed.toFixed(1)} mm of foam taken out; less holds the fold open.`,
-        mend: { label: `Widen to ${needed.toFixed(1)}`, changes: { widthMm: 'auto' } },
+        title: `Trench ${lengthText(operation.widthMm)} is too narrow for ${formatAngle(operation.foldDegrees)}`,
+        detail: `${lengthText(thicknessMm)} board needs ${lengthText(needed)} of foam taken out; less holds the fold open.`,
+        mend: { label: `Widen to ${lengthText(needed)}`, changes: { widthMm: 'auto' } },
       },
     ];
   },

@@ -23,7 +23,7 @@ import {
 } from '../ink/index.ts';
 import { lineMarks, placeCaptions, type TurnedBox } from '../linecode/index.ts';
 import type { TextMark } from '../marks/index.ts';
-import { degrees, formatLength, MM_PER_INCH, radians, type LengthUnit } from '../units/index.ts';
+import { degrees, MM_PER_INCH, radians, type LengthUnit, worded, sizeText } from '../units/index.ts';
 import { foldNumberPlaces, foldNumbers, RING_MM } from './fold-numbers.ts';
 import { kindsOnPage } from './plan-pages.ts';
 import type { Page, PagePlan, PlacedTemplate, Sheet } from './sheet.ts';
@@ -39,12 +39,16 @@ export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): reado
   const toPaper = translation(frame.window.minX - page.view.minX, frame.window.minY - page.view.minY);
   const drawing = sheet.placed.flatMap((placed) => templateInkOnPage(placed, toPaper, title.unit));
   return [
-    { kind: 'clip', box: frame.window, inks: drawing },
+    { kind: 'clip', box: frame.window, inks: drawing.map((ink) => wordedInk(ink, title.unit)) },
     ...seams(plan, page, toPaper, sheet.origin),
     ...footer(plan, page, sheet, title),
     ...barsUp(frame.gutter),
   ];
 }
+
+/** Captions and labels are made for every unit; paper is in the builder's. */
+const wordedInk = (ink: Ink, unit: LengthUnit): Ink =>
+  ink.kind === 'text' ? { ...ink, text: worded(ink.text, unit) } : ink;
 
 function templateInkOnPage(
   { template, transform }: PlacedTemplate,
@@ -220,7 +224,7 @@ function footer(plan: PagePlan, page: Page, sheet: Sheet, title: DocumentTitle):
     inks.push(
       textInk(
         { x: textX, y: box.minY + 1.4 },
-        `${title.date} · ${formatLength(widthMm, 'mm', 0)} × ${formatLength(heightMm, 'mm', 0)} · print at 100 %`,
+        `${title.date} · ${worded(sizeText(widthMm, heightMm, 0), title.unit)} · print at 100 %`,
         2.1,
         { weight: 'figure' },
       ),

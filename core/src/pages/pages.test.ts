@@ -10,6 +10,7 @@ import { DEFAULT_PAGE_SETTINGS, pageFrame, pageSettingsFault, paperSize, type Pa
 import { kindsOnPage, planPages } from './plan-pages.ts';
 import type { Page, PagePlan } from './sheet.ts';
 import { templateInk } from './template.ts';
+import { worded } from '../units/index.ts';
 
 const settings = (changes: Partial<PageSettings> = {}): PageSettings => ({ ...DEFAULT_PAGE_SETTINGS, ...changes });
 const plan = (parts: readonly Part[], changes: Partial<PageSettings> = {}): PagePlan =>
@@ -225,7 +226,7 @@ test.each<[string, Partial<PageSettings>, string]>([
   ['a negative overlap', { overlapMm: -1 }, 'it is -1'],
   ['no room', { paper: 'own', ownWidthMm: 100, ownHeightMm: 130, marginMm: 30, overlapMm: 20 }, 'at least 20'],
 ])('%s cannot print, and the number is named', (_, changes, words) => {
-  expect(pageSettingsFault(settings(changes))).toContain(words);
+  expect(worded(pageSettingsFault(settings(changes))!, 'mm')).toContain(words);
   expect(() => plan([plate(50, 50)], changes)).toThrow(words);
 });
 

@@ -1,5 +1,5 @@
 import type { Bounds } from '../geometry/index.ts';
-import { MM_PER_INCH } from '../units/index.ts';
+import { MM_PER_INCH, bareLengthText, lengthText, sizeText } from '../units/index.ts';
 
 /** Papers by name, portrait, in mm. */
 export const PAPERS = {
@@ -72,21 +72,24 @@ export function paperSize(settings: PageSettings): { readonly widthMm: number; r
   return settings.orientation === 'portrait' ? { widthMm: short, heightMm: long } : { widthMm: long, heightMm: short };
 }
 
+/** Least room on a page to draw on, in mm. */
+const LEAST_ROOM_MM = 20;
+
 /** Why these settings cannot print, or undefined: the number and what it may be. */
 export function pageSettingsFault(settings: PageSettings): string | undefined {
   const { widthMm, heightMm } = paperSize(settings);
   const sides = [widthMm, heightMm];
   if (!sides.every((side) => side >= SMALLEST_PAPER_MM && side <= LARGEST_PAPER_MM))
-    return `Paper must measure ${SMALLEST_PAPER_MM} to ${LARGEST_PAPER_MM} mm a side; this is ${widthMm} × ${heightMm}.`;
+    return `Paper must measure ${bareLengthText(SMALLEST_PAPER_MM, 0)} to ${lengthText(LARGEST_PAPER_MM, 0)} a side; this is ${sizeText(widthMm, heightMm)}.`;
   if (!(settings.marginMm >= 0 && settings.marginMm <= 50))
-    return `The margin must be 0 to 50 mm; it is ${settings.marginMm}.`;
+    return `The margin must be 0 to ${lengthText(50, 0)}; it is ${lengthText(settings.marginMm)}.`;
   if (!(settings.overlapMm >= 0 && settings.overlapMm <= 50))
-    return `The overlap must be 0 to 50 mm; it is ${settings.overlapMm}.`;
+    return `The overlap must be 0 to ${lengthText(50, 0)}; it is ${lengthText(settings.overlapMm)}.`;
   const room =
     Math.min(widthMm - 2 * settings.marginMm - GUTTER_MM, heightMm - 2 * settings.marginMm - FOOTER_MM) -
     settings.overlapMm;
-  return room < 20
-    ? `Margin ${settings.marginMm} and overlap ${settings.overlapMm} leave ${Math.max(0, room).toFixed(0)} mm to draw on; at least 20 are needed.`
+  return room < LEAST_ROOM_MM
+    ? `Margin ${lengthText(settings.marginMm)} and overlap ${lengthText(settings.overlapMm)} leave ${lengthText(Math.max(0, room), 0)} to draw on; at least ${lengthText(LEAST_ROOM_MM, 0)} are needed.`
     : undefined;
 }
 

@@ -10,7 +10,7 @@ import {
 import { traitsOf } from '../operations/index.ts';
 import { dimensionEnds } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { memo } from '../units/index.ts';
+import { memo, lengthText, worded } from '../units/index.ts';
 import type { InkLine } from './tile-lattice.ts';
 
 /** A part to print, and what is written on it. */
@@ -43,16 +43,13 @@ const labelOf = memo(placeLabel, (pieces) => pieces);
 export const templateLabel = ({ part, pieces }: Template): TemplateLabel => labelOf(part, pieces);
 
 function placeLabel(part: ResolvedPart, pieces: number): TemplateLabel {
-  const words = [
-    part.name,
-    `${pieces} off${SIDE_WORDS[part.side]} · ${part.thicknessMm.toFixed(1)} mm ${part.material}`,
-  ];
+  const words = [part.name, `${pieces} off${SIDE_WORDS[part.side]} · ${lengthText(part.thicknessMm)} ${part.material}`];
   const areas = part.strokes.flatMap((stroke) => stroke.area);
   const lines = part.strokes.flatMap(({ paths }) =>
     paths.flatMap((path) => bandAlong(flattenOpenPath(path, 0.3), LINE_ROOM_MM)),
   );
   const room = roomiestPlace(flattenRing(part), [...part.holeRings, ...areas, ...lines], 2);
-  const longest = Math.max(...words.map((line) => line.length));
+  const longest = Math.max(...words.map((line) => worded(line, 'mm').length));
   const sizeMm = Math.max(1.6, Math.min(3.4, (room.distance * 1.8) / (longest * 0.25)));
   const halfWidth = longest * sizeMm * 0.24,
     halfHeight = sizeMm * 1.3;

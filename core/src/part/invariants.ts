@@ -1,6 +1,7 @@
 import { isOnEdge } from '../features/index.ts';
 import type { Point } from '../geometry/index.ts';
 import type { DrawnPath, Segment } from '../paths/index.ts';
+import { lengthText } from '../units/index.ts';
 import { featureIdOf } from './derived-ids.ts';
 import { findPath, FURTHEST_COORDINATE_MM, pathsOf, type Part } from './part.ts';
 
@@ -40,7 +41,7 @@ export function brokenInvariant(part: Part): Broken | undefined {
       if (far >= 0)
         return {
           field: `${field}.nodes[${far}]`,
-          message: `(${path.nodes[far]!.x}, ${path.nodes[far]!.y}) is not within ±${FURTHEST_COORDINATE_MM} mm`,
+          message: `(${path.nodes[far]!.x}, ${path.nodes[far]!.y}) is not within ±${lengthText(FURTHEST_COORDINATE_MM, 0)}`,
         };
       const bad = path.segments.findIndex((segment) => segmentFault(segment) !== undefined);
       if (bad >= 0)
@@ -74,7 +75,7 @@ function segmentFault(segment: Segment): string | undefined {
   if (segment.kind === 'arc' && !(Math.abs(segment.bulge) <= 1000))
     return `bulge must be within ±1000, got ${segment.bulge}`;
   return segment.kind === 'cubic' && !(isWithinReach(segment.control1) && isWithinReach(segment.control2))
-    ? `a control point is not within ±${FURTHEST_COORDINATE_MM} mm`
+    ? `a control point is not within ±${lengthText(FURTHEST_COORDINATE_MM, 0)}`
     : undefined;
 }
 
@@ -140,7 +141,7 @@ function brokenFeature(part: Part, ids: Set<string>): Broken | undefined {
       ? lostEdge(part, feature.on.pathId, feature.on.segmentId)
       : isWithinReach(feature.at)
         ? undefined
-        : `(${feature.at.x}, ${feature.at.y}) is not within ±${FURTHEST_COORDINATE_MM} mm`;
+        : `(${feature.at.x}, ${feature.at.y}) is not within ±${lengthText(FURTHEST_COORDINATE_MM, 0)}`;
     if (lost) return { field, message: lost };
   }
   return undefined;
@@ -154,7 +155,10 @@ function brokenGuide(part: Part, ids: Set<string>): Broken | undefined {
     ids.add(guide.id);
     if (guide.kind !== 'beside') {
       if (!isWithinReach(guide.at))
-        return { field, message: `(${guide.at.x}, ${guide.at.y}) is not within ±${FURTHEST_COORDINATE_MM} mm` };
+        return {
+          field,
+          message: `(${guide.at.x}, ${guide.at.y}) is not within ±${lengthText(FURTHEST_COORDINATE_MM, 0)}`,
+        };
       continue;
     }
     const { of } = guide;

@@ -38,6 +38,7 @@ import {
   type Part,
   type Place,
 } from './part.ts';
+import { lengthText } from '../units/index.ts';
 
 /**
  * Which number, name or count of a part the project file would refuse, in words; undefined when it can be kept. Every edit is held against
@@ -67,7 +68,7 @@ export function outOfBounds(part: Part): string | undefined {
     () =>
       part.symmetry &&
       (choiceFault('A centre line is', part.symmetry.along, CENTRE_LINES) ??
-        numberFault('The place of a centre line', part.symmetry.atMm, FURTHEST_COORDINATE_MM, ' mm')),
+        numberFault('The place of a centre line', part.symmetry.atMm, FURTHEST_COORDINATE_MM, 'length')),
   ]);
 }
 
@@ -83,7 +84,12 @@ const firstOf = (checks: readonly (() => string | undefined)[]): string | undefi
 const isBetween = (value: unknown, least: number, most: number): boolean =>
   typeof value === 'number' && value >= least && value <= most;
 const betweenFault = (word: string, value: unknown, least: number, most: number, unit: string): string | undefined =>
-  isBetween(value, least, most) ? undefined : `${word} goes from ${least} to ${most}${unit}, got ${String(value)}`;
+  isBetween(value, least, most)
+    ? undefined
+    : `${word} goes from ${quantity(least, unit)} to ${quantity(most, unit)}, got ${typeof value === 'number' ? quantity(value, unit) : String(value)}`;
+/** A number with its unit; a length in mm is worded in the builder's. */
+const quantity = (value: number, unit: string): string =>
+  unit === 'length' ? lengthText(value, 2) : `${value}${unit}`;
 const numberFault = (word: string, value: unknown, most: number, unit: string): string | undefined =>
   betweenFault(word, value, -most, most, unit);
 const turnFault = (word: string, value: unknown): string | undefined =>
@@ -151,10 +157,10 @@ function pathFault(path: Contour | DrawnLine): string | undefined {
     (plate &&
       (nameFault('The material of a plate', plate.material, LONGEST_NAME) ??
         numberFault('The slant of a plate', plate.slantDegrees, STEEPEST_PLATE_SLANT_DEGREES, '°') ??
-        betweenFault('The fit of a slot', plate.fitMm, SLOT_FIT_MM.least, SLOT_FIT_MM.most, ' mm') ??
+        betweenFault('The fit of a slot', plate.fitMm, SLOT_FIT_MM.least, SLOT_FIT_MM.most, 'length') ??
         (plate.keptWidthMm === undefined
           ? undefined
-          : betweenFault('The width of a slot', plate.keptWidthMm, KEPT_SLOT_MM.least, KEPT_SLOT_MM.most, ' mm'))))
+          : betweenFault('The width of a slot', plate.keptWidthMm, KEPT_SLOT_MM.least, KEPT_SLOT_MM.most, 'length'))))
   );
 }
 
@@ -190,10 +196,10 @@ function guideFault(guide: Guide): string | undefined {
         guide.radiusMm,
         SMALLEST_GUIDE_RADIUS_MM,
         FURTHEST_COORDINATE_MM,
-        ' mm',
+        'length',
       );
     case 'beside':
-      return numberFault('The distance of a guide', guide.byMm, FURTHEST_COORDINATE_MM, ' mm');
+      return numberFault('The distance of a guide', guide.byMm, FURTHEST_COORDINATE_MM, 'length');
   }
 }
 
@@ -217,10 +223,10 @@ const jointFault = (joint: Joint): string | undefined =>
   choiceFault('A skin is', joint.ownSkin, BOARD_FACES) ??
   choiceFault('A skin is', joint.toSkin, BOARD_FACES) ??
   numberFault('The turn of a part that stands', joint.turnDegrees, WIDEST_JOINT_TURN_DEGREES, '°') ??
-  numberFault('The shift along its line', joint.alongMm, FURTHEST_COORDINATE_MM, ' mm');
+  numberFault('The shift along its line', joint.alongMm, FURTHEST_COORDINATE_MM, 'length');
 
 const placeFault = ({ at, rollDegrees, pitchDegrees, yawDegrees }: Place): string | undefined =>
   firstOf([
-    ...[at.x, at.y, at.z].map((value) => () => numberFault('A place', value, FURTHEST_COORDINATE_MM, ' mm')),
+    ...[at.x, at.y, at.z].map((value) => () => numberFault('A place', value, FURTHEST_COORDINATE_MM, 'length')),
     ...[rollDegrees, pitchDegrees, yawDegrees].map((value) => () => turnFault('A turn in the airframe', value)),
   ]);

@@ -2,6 +2,7 @@ import { add, cross, distance, dot, times, unitVector, type Point } from '../geo
 import type { DrawnPath, PathNode, Segment } from './drawn-path.ts';
 import type { PathIds } from './path-ids.ts';
 import type { PathShape } from './split-path.ts';
+import { lengthText } from '../units/index.ts';
 
 /** How a corner is cut: where its two new points lie and what runs between them. */
 export interface Corner {
@@ -34,7 +35,7 @@ export function cornerCut(path: DrawnPath, index: number, how: 'round' | 'chamfe
   const room = Math.min(distance(node, before), distance(node, after));
   if (reach > room + 1e-9) {
     const most = how === 'round' ? room * Math.tan(angle / 2) : room;
-    return `The shorter run at that corner has ${room.toFixed(1)} mm: ${how === 'round' ? 'a radius' : 'a chamfer'} of at most ${most.toFixed(1)} mm fits.`;
+    return `The shorter run at that corner has ${lengthText(room)}: ${how === 'round' ? 'a radius' : 'a chamfer'} of at most ${lengthText(most)} fits.`;
   }
   const sweep = Math.PI - angle;
   const bulge = how === 'round' ? Math.tan(sweep / 4) * (cross(u, v) < 0 ? 1 : -1) : 0;

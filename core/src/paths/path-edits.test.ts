@@ -27,6 +27,7 @@ import {
   type PathIds,
   type PathShape,
 } from './index.ts';
+import { worded } from '../units/index.ts';
 
 const freshIds = (): PathIds & { next(prefix: string): string } => {
   let last = 0;
@@ -148,7 +149,7 @@ describe('edits by hand figures', () => {
     // Its middle lies 10 mm from the centre, which stands 20 mm from the corner on the bisector.
     const centre = { x: 20 * Math.cos(Math.PI / 6), y: 20 * Math.sin(Math.PI / 6) };
     expect(distance(curvePoint(arc, 0.5), centre)).toBeCloseTo(10, 6);
-    expect(cornerCut(path, 1, 'round', 60)).toContain('at most 57.7 mm fits');
+    expect(worded(String(cornerCut(path, 1, 'round', 60)), 'mm')).toContain('at most 57.7 mm fits');
     expect(cornerCut(path, 0, 'round', 5)).toContain('no corner');
   });
   test('a square moved out by 5 keeps its edges’ ids, whichever way it runs', () => {

@@ -8,6 +8,7 @@ import { USUAL_FOLDS, type FoldDefaults, type OperationDraft, type Stroke } from
 import type { Part } from '../part/index.ts';
 import { polylineDraft } from '../paths/index.ts';
 import { resolve } from './resolve.ts';
+import { worded } from '../units/index.ts';
 
 const stroke = (part: Part, folds?: FoldDefaults, thicknessMm = 5): Stroke =>
   resolve(part, { ...context, thicknessMm, ...(folds ? { folds } : {}) }).strokes[0]!;
@@ -187,7 +188,7 @@ test('creases to a drawn section: a quarter round of radius 60 is met by four cr
     args: { operationId: crease, sectionPathId: part.lines.at(-1)!.id, creases: 4, side: 'left' },
   });
   if (!result.ok) throw new Error(result.message);
-  expect(result.label).toBe('Crease to a section, 0.74 mm off');
+  expect(worded(result.label, 'mm')).toBe('Crease to a section, 0.74 mm off');
   const rows = result.part.operations.filter(({ kind }) => kind === 'crease');
   expect(rows.map((one) => ('foldDegrees' in one ? one.foldDegrees : 0))).toEqual(
     [18, 18, 18, 18].map((angle) => expect.closeTo(angle, 0)),

@@ -37,7 +37,12 @@ export function formatAngle(angleDegrees: number): string {
   return `${withoutNegativeZero(angleDegrees.toFixed(1)).replace(/\.0$/, '')}°`;
 }
 
-/** Mass in grams, one decimal under 100 g. */
-export const formatMass = (grams: number): string => `${grams.toFixed(grams < 100 ? 1 : 0)} g`;
+const GRAMS_PER_OUNCE = 28.349523125;
+/** Mass in grams, one decimal under 100 g; builders in inches read ounces beside it. */
+export const formatMass = (grams: number, unit: LengthUnit = 'mm'): string => {
+  const inGrams = `${grams.toFixed(grams < 100 ? 1 : 0)} g`,
+    ounces = grams / GRAMS_PER_OUNCE;
+  return unit === 'mm' ? inGrams : `${inGrams} · ${ounces.toFixed(ounces < 10 ? 2 : 1)} oz`;
+};
 
 const withoutNegativeZero = (figure: string): string => (/^-0(\.0*)?$/.test(figure) ? figure.slice(1) : figure);

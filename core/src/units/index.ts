@@ -9,9 +9,10 @@ export {
   formatMass,
   formatRunLength,
 } from './format-length.ts';
-export { formatArea } from './format-area.ts';
+export { formatArea, formatBoardArea } from './format-area.ts';
 export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 export { identityOf, memo } from './memo.ts';
+export { bareLengthText, lengthText, sizeText, worded } from './quantity-text.ts';
 export { parseLength, parseNumber } from './parse-length.ts';
 export { type RandomSource, seededRandom } from './random.ts';
 export { stableHash } from './stable-hash.ts';

@@ -4,6 +4,7 @@ import { CreateAirframe, ImportAirframe, RenameAirframe, SaveAirframe, writeProj
 import { cutListOf, type Airframe } from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
 import { pageSettingsFault } from '@grain-fold/core/pages';
+import { worded } from '@grain-fold/core/units';
 import type { DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
@@ -108,7 +109,7 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
   router.get('/:id/pages.pdf', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
     const fault = pageSettingsFault(airframe.settings.pages);
-    if (fault) throw new ServerProblem('CANNOT_PRINT', fault);
+    if (fault) throw new ServerProblem('CANNOT_PRINT', worded(fault, airframe.settings.unit));
     attach(ctx, airframe.name, ' pages.pdf');
     ctx.body = await documents.make({ kind: 'pages', airframe, version, date: today() });
   });

@@ -6,6 +6,7 @@ import { useAirframe } from '../stores/airframe/airframe.ts';
 import { useFigures } from '../stores/figures.ts';
 import { STATIONS } from '../stations/stations.ts';
 import GrainFoldMark from '../pictures/GrainFoldMark.vue';
+import { formatLengthWithUnit } from '@grain-fold/core/units';
 
 const work = useAirframe();
 const figures = useFigures();
@@ -90,7 +91,9 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
       </p>
     </nav>
     <div class="foot figures">
-      <p v-if="mainBoard" class="wide">{{ mainBoard.material }}, measured {{ mainBoard.thicknessMm.toFixed(1) }}</p>
+      <p v-if="mainBoard" class="wide">
+        {{ mainBoard.material }}, measured {{ formatLengthWithUnit(mainBoard.thicknessMm, work.unit) }}
+      </p>
       <p class="wide">
         {{ work.unit === 'mm' ? 'millimetres' : 'inches' }} · {{ work.airframe?.settings.pages.paper }}
       </p>

@@ -2,6 +2,7 @@ import { STEEPEST_SLANT_DEGREES } from '../../allowance/index.ts';
 import type { Contour, Part, PlateSlot } from '../../part/index.ts';
 import { canHoldPlate } from '../../resolve/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
+import { lengthText } from '../../units/index.ts';
 
 /** Play and press that a slot's fit may have, in mm. */
 const LOOSEST_FIT_MM = 5;
@@ -21,9 +22,13 @@ export function changeSlot(
     if (!(Math.abs(plate.slantDegrees) <= STEEPEST_SLANT_DEGREES))
       return refused(`A plate may lean up to ${STEEPEST_SLANT_DEGREES}°, got ${plate.slantDegrees}.`);
     if (plate.keptWidthMm !== undefined && !(plate.keptWidthMm > 0 && plate.keptWidthMm <= 200))
-      return refused(`A slot is more than 0 and up to 200 mm wide, got ${plate.keptWidthMm}.`);
+      return refused(
+        `A slot is more than 0 and up to ${lengthText(200, 0)} wide, got ${lengthText(plate.keptWidthMm)}.`,
+      );
     if (!(plate.fitMm >= TIGHTEST_FIT_MM && plate.fitMm <= LOOSEST_FIT_MM))
-      return refused(`A fit goes from ${TIGHTEST_FIT_MM} to ${LOOSEST_FIT_MM} mm, got ${plate.fitMm}.`);
+      return refused(
+        `A fit goes from ${TIGHTEST_FIT_MM} to ${lengthText(LOOSEST_FIT_MM)}, got ${lengthText(plate.fitMm)}.`,
+      );
   }
   const change = (contour: Contour): Contour => {
     if (contour !== hole) return contour;

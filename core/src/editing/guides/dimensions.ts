@@ -10,6 +10,7 @@ import {
 } from '../../part/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';
+import { lengthText } from '../../units/index.ts';
 
 /** Pins a dimension between two points. */
 export function pinDimension(
@@ -46,7 +47,7 @@ export function setDimension(
   const found = placedDimensions(part).find(({ id }) => id === args.dimensionId);
   if (!found) return refused(`There is no dimension "${args.dimensionId}" in ${part.name}.`);
   if (!(args.valueMm > 0 && args.valueMm <= 2 * FURTHEST_COORDINATE_MM))
-    return refused(`A dimension must be more than 0 mm, got ${args.valueMm}.`);
+    return refused(`A dimension must be more than 0, got ${lengthText(args.valueMm)}.`);
   const { from, to, along, valueMm } = found;
   const wanted = interpolate(from, to, args.valueMm / valueMm);
   const target =

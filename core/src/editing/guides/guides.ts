@@ -9,7 +9,7 @@ import {
   IdSource,
   withoutLostPlaces,
 } from '../../part/index.ts';
-import { formatLengthWithUnit } from '../../units/index.ts';
+import { lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** A guide before it has an id; without a name it is numbered. */
@@ -26,9 +26,9 @@ function guideFault(part: Part, guide: Guide): string | undefined {
     guide.kind === 'circle' &&
     !(isFinitePoint(guide.at) && guide.radiusMm > 0 && guide.radiusMm <= FURTHEST_COORDINATE_MM)
   )
-    return `A round guide needs a radius of more than 0 and up to ${FURTHEST_COORDINATE_MM} mm, got ${guide.radiusMm}.`;
+    return `A round guide needs a radius of more than 0 and up to ${lengthText(FURTHEST_COORDINATE_MM)}, got ${lengthText(guide.radiusMm)}.`;
   if (guide.kind === 'beside' && !(Math.abs(guide.byMm) <= FURTHEST_COORDINATE_MM))
-    return `A guide stands up to ${FURTHEST_COORDINATE_MM} mm beside an edge, got ${guide.byMm}.`;
+    return `A guide stands up to ${lengthText(FURTHEST_COORDINATE_MM)} beside an edge, got ${lengthText(guide.byMm)}.`;
   return guideShape(part, guide)
     ? undefined
     : 'A guide stands beside a straight edge, an arc or another guide, and inside no smaller circle.';
@@ -62,7 +62,7 @@ export function changeGuide(
   if (fault) return refused(fault);
   const label =
     changed.kind === 'beside' && 'byMm' in args.changes
-      ? `Set ${changed.name} to ${formatLengthWithUnit(changed.byMm, 'mm')}`
+      ? `Set ${changed.name} to ${lengthText(changed.byMm)}`
       : 'name' in args.changes
         ? `Name guide ${changed.name}`
         : `Move ${changed.name}`;

@@ -1,7 +1,7 @@
 import { isOnEdge } from '../../features/index.ts';
 import { cross, distance, leftOf, subtract, times, unitVector, type Point } from '../../geometry/index.ts';
 import { FURTHEST_COORDINATE_MM, pathsOf, type Part } from '../../part/index.ts';
-import { defined } from '../../units/index.ts';
+import { defined, lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';
 
@@ -22,7 +22,7 @@ export function stretchPart(
   if (!(length > 1e-6 && Number.isFinite(length)))
     return refused('A line to stretch across needs two places apart from each other.');
   if (!(Math.abs(byMm) <= FURTHEST_COORDINATE_MM))
-    return refused(`A part is stretched by up to ${FURTHEST_COORDINATE_MM} mm, got ${byMm}.`);
+    return refused(`A part is stretched by up to ${lengthText(FURTHEST_COORDINATE_MM)}, got ${lengthText(byMm)}.`);
   const along = unitVector(from, to),
     isBeyond = (p: Point): boolean => cross(along, subtract(p, from)) >= -ON_LINE_MM;
   const by = times(leftOf(along), byMm);

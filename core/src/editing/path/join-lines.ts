@@ -1,6 +1,7 @@
 import { type DrawnLine, type Part, withoutLostPlaces } from '../../part/index.ts';
 import { joinPaths } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
+import { lengthText } from '../../units/index.ts';
 
 /** Ends nearer than this are joined in one point, in mm. */
 const NEAR_MISS_MM = 0.5;
@@ -15,7 +16,9 @@ export function joinLines(part: Part, args: { readonly pathIds: readonly [string
   if (a.closed || b.closed) return refused('Only open lines can be joined.');
   const { gapMm, ...shape } = joinPaths(a, b);
   if (gapMm > NEAR_MISS_MM)
-    return refused(`Their nearest ends are ${gapMm.toFixed(2)} mm apart: bring them within ${NEAR_MISS_MM} mm.`);
+    return refused(
+      `Their nearest ends are ${lengthText(gapMm, 2)} apart: bring them within ${lengthText(NEAR_MISS_MM)}.`,
+    );
   const joined: DrawnLine = { ...a, ...shape };
   return done(
     withoutLostPlaces({

@@ -10,7 +10,7 @@ import {
   withPath,
 } from '../../part/index.ts';
 import { curvesOf, offsetPath, segmentFrom } from '../../paths/index.ts';
-import { formatLengthWithUnit } from '../../units/index.ts';
+import { lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Longest offset in mm. */
@@ -33,9 +33,11 @@ export function offsetContour(
   if (!path) return refused(`There is no line "${args.pathId}" in ${part.name}.`);
   if (!path.closed) return refused(`The ${pathWord(path)} is open: only closed lines have an inside to offset to.`);
   if (!(Math.abs(args.byMm) > 0 && Math.abs(args.byMm) <= FURTHEST_OFFSET_MM))
-    return refused(`An offset must be up to ${FURTHEST_OFFSET_MM} mm and not 0, got ${args.byMm}.`);
+    return refused(
+      `An offset must be up to ${lengthText(FURTHEST_OFFSET_MM)} and not 0, got ${lengthText(args.byMm)}.`,
+    );
   const loops = offsetOutline(curvesOf(path), args.byMm, args.corners);
-  const distance = formatLengthWithUnit(Math.abs(args.byMm), 'mm');
+  const distance = lengthText(Math.abs(args.byMm));
   if (loops.length === 0) return refused(`Moved in by ${distance}, nothing of the ${pathWord(path)} is left.`);
   if (loops.length > 1 && args.as === 'itself')
     return refused(`Moved in by ${distance}, the ${pathWord(path)} falls into ${loops.length} pieces.`);

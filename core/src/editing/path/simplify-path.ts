@@ -1,6 +1,6 @@
 import { findPath, type Part, IdSource, pathWord, withPath } from '../../part/index.ts';
 import { simplifiedPath, type DrawnPath } from '../../paths/index.ts';
-import { defined, formatLengthWithUnit } from '../../units/index.ts';
+import { defined, lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 const COARSEST_MM = 10;
@@ -16,13 +16,13 @@ export function simplifyPath(
   const path = findPath(part, args.pathId);
   if (!path) return refused(`There is no line "${args.pathId}" in ${part.name}.`);
   if (!(args.toleranceMm > 0 && args.toleranceMm <= COARSEST_MM))
-    return refused(`A tolerance is more than 0 and up to ${COARSEST_MM} mm, got ${args.toleranceMm}.`);
+    return refused(
+      `A tolerance is more than 0 and up to ${lengthText(COARSEST_MM)}, got ${lengthText(args.toleranceMm)}.`,
+    );
   const ids = new IdSource(part);
   const { nodes, segments, replaced } = simplifiedPath(path, args.toleranceMm, breaksOf(part, path), ids);
   if (segments.length >= path.segments.length)
-    return refused(
-      `No ${pathWord(path)} with fewer points lies within ${formatLengthWithUnit(args.toleranceMm, 'mm', 2)}.`,
-    );
+    return refused(`No ${pathWord(path)} with fewer points lies within ${lengthText(args.toleranceMm, 2)}.`);
   const operations = part.operations.map((operation) =>
     operation.on.pathId === path.id && operation.on.segmentIds
       ? {

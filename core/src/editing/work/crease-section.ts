@@ -12,7 +12,7 @@ import {
 import type { Operation } from '../../operations/index.ts';
 import { type DrawnLine, type Part, IdSource } from '../../part/index.ts';
 import { curvesOf } from '../../paths/index.ts';
-import { CoreError, formatLengthWithUnit } from '../../units/index.ts';
+import { CoreError, lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /** Points at which a section is read, spread over its length. */
@@ -86,7 +86,7 @@ export function creaseSection(
     ];
     return done(
       { ...part, lines: [...part.lines, ...row.slice(1).map((one) => one.line)], operations, lastId: ids.lastId },
-      `Crease to a section, ${formatLengthWithUnit(deviationMm, 'mm', 2)} off`,
+      `Crease to a section, ${lengthText(deviationMm, 2)} off`,
     );
   } catch (error) {
     if (error instanceof CoreError) return refused(`${error.message[0]!.toUpperCase()}${error.message.slice(1)}.`);

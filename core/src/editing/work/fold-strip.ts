@@ -2,7 +2,7 @@ import { flatStrip, type FlatStrip, type StripSide } from '../../allowance/index
 import { operationDraft, traitsOf, workOfTurn, type FoldStyle, type OperationDraft } from '../../operations/index.ts';
 import { outlineOf, type Part } from '../../part/index.ts';
 import { rectangleDraft } from '../../paths/index.ts';
-import { CoreError } from '../../units/index.ts';
+import { CoreError, lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { drawLine } from '../path/draw-line.ts';
 import { drawOutline } from '../path/draw-outline.ts';
@@ -56,7 +56,7 @@ export function foldStrip(
   if (outlineOf(part)) return refused(`${part.name} has an outline already: fold a strip in a new part.`);
   if (sides.length < 2 || sides.length > MOST_SIDES)
     return refused(`A strip has 2 to ${MOST_SIDES} sides, got ${sides.length}.`);
-  if (!(lengthMm > 0)) return refused(`A strip is longer than 0 mm, got ${lengthMm}.`);
+  if (!(lengthMm > 0)) return refused(`A strip is longer than 0, got ${lengthText(lengthMm)}.`);
   const wrong = folds.find(({ foldDegrees }) => !(foldDegrees > 0 && foldDegrees <= 180));
   if (wrong) return refused(`A strip folds by more than 0° and up to 180°, got ${wrong.foldDegrees}.`);
   try {

@@ -2,6 +2,7 @@ import type { Operation } from '../../operations/index.ts';
 import { type DrawnLine, type Part, IdSource } from '../../part/index.ts';
 import { foundLips, middleLine } from '../../resolve/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
+import { lengthText } from '../../units/index.ts';
 
 /** Makes one centre line with an angle of two bevel lines: its groove then follows the measured board. */
 export function lipsToFold(
@@ -9,7 +10,9 @@ export function lipsToFold(
   args: { readonly operationId: string; readonly thicknessMm: number },
 ): CommandResult {
   if (!(args.thicknessMm > 0 && args.thicknessMm <= 100))
-    return refused(`A board is more than 0 and up to 100 mm thick, got ${args.thicknessMm}.`);
+    return refused(
+      `A board is more than 0 and up to ${lengthText(100, 0)} thick, got ${lengthText(args.thicknessMm)}.`,
+    );
   const pair = foundLips(part, args.thicknessMm).pairs.find(
     ({ first, second }) => first.operation.id === args.operationId || second.operation.id === args.operationId,
   );

@@ -1,7 +1,7 @@
 import { rolledEdge } from '../../allowance/index.ts';
 import { leftOf, times, unitVector } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
-import { CoreError, formatLengthWithUnit } from '../../units/index.ts';
+import { CoreError, lengthText } from '../../units/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { arrangePaths } from '../path/arrange-paths.ts';
 import { changeOperation } from './change-operation.ts';
@@ -31,7 +31,7 @@ export function rollCrease(
       motion: { kind: 'move', by: aside },
       copies: creases - 1,
     });
-    return row.ok ? done(row.part, `Roll ${creases} creases, ${formatLengthWithUnit(deviationMm, 'mm', 2)} off`) : row;
+    return row.ok ? done(row.part, `Roll ${creases} creases, ${lengthText(deviationMm, 2)} off`) : row;
   } catch (error) {
     if (error instanceof CoreError) return refused(`${error.message[0]!.toUpperCase()}${error.message.slice(1)}.`);
     throw error;

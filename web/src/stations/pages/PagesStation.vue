@@ -12,7 +12,7 @@ import {
   type PagePlan,
   type PageSettings,
 } from '@grain-fold/core/pages';
-import { countOf } from '@grain-fold/core/units';
+import { countOf, worded, sizeText } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import MatCanvas from '../../mat/MatCanvas.vue';
@@ -36,7 +36,7 @@ const chosenName = ref<string>();
 const settings = computed(() => work.airframe!.settings.pages);
 const change = (changes: Partial<PageSettings>): void => {
   const next = { ...settings.value, ...changes };
-  fault.value = pageSettingsFault(next) ?? '';
+  fault.value = worded(pageSettingsFault(next) ?? '', work.unit);
   if (!fault.value) work.changeSettings('Change pages', { pages: next });
 };
 watchDebounced(
@@ -224,7 +224,7 @@ const neighbours = computed(() =>
       </aside>
     </div>
     <TrayBar
-      ><span>{{ plan ? `${plan.frame.widthMm.toFixed(0)} × ${plan.frame.heightMm.toFixed(0)} mm paper` : '' }}</span
+      ><span>{{ plan ? `${worded(sizeText(plan.frame.widthMm, plan.frame.heightMm, 0), work.unit)} paper` : '' }}</span
       ><span><kbd>F</kbd> fit</span></TrayBar
     >
   </div>

@@ -85,7 +85,12 @@ const rows = computed(() => {
       after: formatLengthWithUnit(now?.longestMm ?? 0, work.unit),
       known: before,
     },
-    { word: 'Foam', before: formatMass(before?.foamG ?? 0), after: formatMass(now?.foamG ?? 0), known: before },
+    {
+      word: 'Foam',
+      before: formatMass(before?.foamG ?? 0, work.unit),
+      after: formatMass(now?.foamG ?? 0, work.unit),
+      known: before,
+    },
     { word: 'Pages', before: String(before?.slow.pages), after: old + String(slow?.pages ?? '–'), known: before },
     { word: 'Boards', before: String(before?.slow.boards), after: old + String(slow?.boards ?? '–'), known: before },
     {

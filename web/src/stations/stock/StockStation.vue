@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { standardBoard } from '@grain-fold/core/airframe';
 import { polygonArea } from '@grain-fold/core/geometry';
 import { materialsOf, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
-import { formatLength } from '@grain-fold/core/units';
+import { countOf, formatBoardArea, formatLengthWithUnit, sizeText, worded } from '@grain-fold/core/units';
 import InTurn from '../../kit/InTurn.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -62,7 +62,7 @@ const add = (material: string): void => {
       ? {
           ...like,
           id: work.freshId('b'),
-          name: `${material} ${formatLength(like.widthMm, 'mm', 0)} × ${formatLength(like.heightMm, 'mm', 0)}`,
+          name: `${material} ${worded(sizeText(like.widthMm, like.heightMm, 0), work.unit)}`,
           outline: undefined,
         }
       : standardBoard(work.freshId('b'), material),
@@ -87,8 +87,9 @@ function addMaterial(): void {
         <div class="head">
           <h2>{{ group.material }}</h2>
           <span class="figures"
-            >{{ formatLength(group.thicknessMm, work.unit, 1) }} {{ work.unit }} measured ·
-            {{ (group.area / 1e6).toFixed(2) }} m² · {{ group.used }} parts use it</span
+            >{{ formatLengthWithUnit(group.thicknessMm, work.unit) }} measured ·
+            {{ formatBoardArea(group.area, work.unit) }} ·
+            {{ countOf(group.used, 'part uses it', 'parts use it') }}</span
           >
           <el-button size="small" @click="add(group.material)">Add a board</el-button>
         </div>

@@ -114,8 +114,8 @@ const shapes = computed(() => {
           <div class="slip-head">
             <h1>Version {{ chosen }}</h1>
             <p>
-              {{ figures?.drawings }} parts · {{ figures?.pieces }} pieces · {{ formatMass(figures?.foamG ?? 0) }} of
-              foam
+              {{ figures?.drawings }} parts · {{ figures?.pieces }} pieces ·
+              {{ formatMass(figures?.foamG ?? 0, work.unit) }} of foam
             </p>
           </div>
           <AirframePicture

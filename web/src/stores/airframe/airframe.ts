@@ -4,6 +4,7 @@ import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
 import { withSizesKept, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
 import { applyCommand, type MadeIds, type PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
+import { worded } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import { carriedOut, type CarriedOutAction } from './carried-out.ts';
@@ -30,7 +31,14 @@ export const useAirframe = defineStore('airframe', () => {
   const saveMessage = ref('');
   const conflicts = shallowRef<readonly Conflict[]>([]);
   const found = shallowRef<UnsavedEdits>();
-  const message = ref('');
+  const said = ref('');
+  /** What is said to the builder, lengths in their unit. */
+  const message = computed({
+    get: () => worded(said.value, airframe.value?.settings.unit ?? 'mm'),
+    set: (text: string) => {
+      said.value = text;
+    },
+  });
   /** What was last changed, so that a view can tell an edit from a load. */
   const edits = ref(0);
 
@@ -73,7 +81,11 @@ export const useAirframe = defineStore('airframe', () => {
     if (!before || next === before) return;
     const kept = withSizesKept(before, next);
     const names = kept.airframe.parts.filter(({ id }) => kept.partIds.includes(id)).map(({ name }) => name);
-    history.value = withStep(history.value, names.length > 0 ? `${label}, inside sizes kept` : label, before);
+    history.value = withStep(
+      history.value,
+      worded(names.length > 0 ? `${label}, inside sizes kept` : label, next.settings.unit),
+      before,
+    );
     show(kept.airframe);
     if (names.length > 0) message.value = `The lines of ${listed(names)} moved with the board: inside sizes are kept.`;
   }

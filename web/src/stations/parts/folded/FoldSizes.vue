@@ -70,7 +70,7 @@ const keep = (size: PlateSize, isInside: boolean): void => {
       />
       <CheckRow
         v-if="isDrawn(endsOf(size))"
-        label="keep the inside in another board"
+        label="stays so in another board"
         :model-value="isKeptInside(size)"
         @update:model-value="keep(size, $event)"
       />

@@ -13,7 +13,7 @@ import {
 } from '@grain-fold/core/operations';
 import { pathsOf, piecesOf, type Part } from '@grain-fold/core/part';
 import { existsIn, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
-import { formatAngle, formatArea, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
+import { formatAngle, formatArea, formatLength, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
 import FaultCard from '../../../kit/FaultCard.vue';
 import InTurn from '../../../kit/InTurn.vue';
 import StrokeSample from '../../../pictures/StrokeSample.vue';
@@ -59,7 +59,7 @@ const subtitle = computed(() => {
   return [
     `${piecesOf(part)} off`,
     part.handed === 'pair' ? 'port drawn' : '',
-    `${resolved.thicknessMm.toFixed(1)} mm ${part.material}`,
+    `${formatLengthWithUnit(resolved.thicknessMm, work.unit)} ${part.material}`,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -130,7 +130,8 @@ const t = computed(() => {
         ><span class="value">{{ formatLengthWithUnit(resolved.outlineLengthMm, work.unit) }}</span>
       </div>
       <div class="row">
-        <span class="label">Foam</span><span class="value">{{ resolved.massG.toFixed(1) }} <small>g each</small></span>
+        <span class="label">Foam</span
+        ><span class="value">{{ formatMass(resolved.massG, work.unit) }} <small>each</small></span>
       </div>
       <div v-if="scale !== 1" class="row">
         <span class="label">Cut at × {{ scale.toFixed(3) }}</span

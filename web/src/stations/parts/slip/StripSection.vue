@@ -4,7 +4,7 @@ import type { StripSide } from '@grain-fold/core/allowance';
 import { applyCommand, flatStripOf, type PartCommand } from '@grain-fold/core/editing';
 import { USUAL_FOLDS, type FoldStyle } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
-import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { formatLengthWithUnit, worded } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
@@ -45,7 +45,7 @@ const command = computed<PartCommand>(() => ({
 /** How wide it is laid flat, or why it cannot be. */
 const told = computed(() => {
   const result = applyCommand(props.part, command.value);
-  if (!result.ok) return result.message;
+  if (!result.ok) return worded(result.message, work.unit);
   const flat = flatStripOf(strip.sides, folds.value, props.thicknessMm);
   return `Flat it is ${formatLengthWithUnit(strip.lengthMm, work.unit)} × ${formatLengthWithUnit(flat.lengthMm, work.unit)}, with folds at ${flat.lines.map((y) => formatLengthWithUnit(y, work.unit)).join(', ')}.`;
 });

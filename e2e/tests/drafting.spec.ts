@@ -9,6 +9,7 @@ import {
   station,
   test,
   ticket,
+  typePoint,
 } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
@@ -213,4 +214,34 @@ test('pages: own paper, a page chosen on the map, and one template a piece', asy
   await setFigure(page, 'Paper height', '36in');
   await expect(page.getByRole('heading', { name: '1 page of own paper' })).toBeVisible();
   await expect(page.getByText('610 × 914 mm paper')).toBeVisible();
+});
+
+test('in inches every figure is in inches; while drawing Ctrl+Z takes back a point, after it the step', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await page.getByRole('button', { name: 'New airframe' }).first().click();
+  await page.getByRole('dialog').getByLabel('Name').fill('Profile');
+  await page.getByRole('dialog').getByText('inches').click();
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await drawPlate(page, 'Body', '8', '4');
+  const own = slip(page);
+  await expect(own).toContainText(/Length\s*8\s*in/);
+  await expect(own).toContainText(/Area\s*32\.00 sq in/);
+  await expect(own).toContainText(/oz/);
+  // A fold that stops half an inch before the edge is told so.
+  await page.locator('body').press('v');
+  await typePoint(page, { across: '0', up: '1' });
+  await page.locator('body').press('Control+z');
+  await typePoint(page, { across: '0', up: '2' });
+  await typePoint(page, { across: '7 1/2', up: '2' });
+  await expect(own.getByRole('region', { name: 'Faults' })).toContainText('stops 1/2 in before the edge');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
+  for (const word of ['Stock', 'Pages', 'Boards', 'Cut list']) {
+    await station(page, word);
+    await expect(page.locator('main')).not.toContainText(/\d mm\b/);
+  }
 });

@@ -170,7 +170,7 @@ test('lines are copied to another part, drawn over it, grouped, seen from the ba
     await feature(page, 'dowel hole');
     await page.mouse.click(...at(across, 50));
     await setFigure(page, 'Dowel', '10');
-    await setFigure(page, 'Play', '0');
+    await setFigure(page, 'Fit', '0');
   }
   await page.keyboard.press('Control+c');
   await drawPlate(page, 'Two', '200', '100');

@@ -184,7 +184,7 @@ describe('offsets of a part', () => {
   });
   test.each([
     [0, 'not 0'],
-    [Number.NaN, 'NaN'],
+    [Number.NaN, 'got –'],
     [-60, 'nothing of the outline is left'],
     [1e12, 'up to 1000 mm'],
   ])('by %d is refused', (byMm, words) => {

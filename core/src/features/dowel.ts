@@ -10,7 +10,7 @@ export const dowel: FeatureTraits<'dowel'> = {
   defaults: { kind: 'dowel', angleDegrees: 0, diameterMm: 6, fitMm: 0.1 },
   fields: [
     { key: 'diameterMm', word: 'Dowel', kind: 'length', least: 0.5, most: 100 },
-    { key: 'fitMm', word: 'Play', kind: 'length', least: -0.5, most: 5 },
+    { key: 'fitMm', word: 'Fit', kind: 'length', least: -0.5, most: 5 },
   ],
   draw: ({ at, diameterMm, fitMm }) => ({
     holes: [{ draft: circleDraft(at, (diameterMm + fitMm) / 2), sizing: 'fixed' }],

@@ -16,7 +16,7 @@ export const servo: FeatureTraits<'servo'> = {
   fields: [
     { key: 'lengthMm', word: 'Case length', kind: 'length', least: 5, most: 100 },
     { key: 'widthMm', word: 'Case width', kind: 'length', least: 3, most: 60 },
-    { key: 'fitMm', word: 'Play', kind: 'length', least: -0.5, most: 5 },
+    { key: 'fitMm', word: 'Fit', kind: 'length', least: -0.5, most: 5 },
     { key: 'screwsMm', word: 'Screws apart, 0 for none', kind: 'length', least: 0, most: 120 },
     { key: 'angleDegrees', word: 'Turned by', kind: 'angle' },
   ],

@@ -20,7 +20,7 @@ export const slots: FeatureTraits<'slots'> = {
       least: -STEEPEST_SLANT_DEGREES,
       most: STEEPEST_SLANT_DEGREES,
     },
-    { key: 'fitMm', word: 'Play', kind: 'length', least: -1, most: 5 },
+    { key: 'fitMm', word: 'Fit', kind: 'length', least: -1, most: 5 },
   ],
   draw: ({ at, angleDegrees, mate, slantDegrees, fitMm }, { tabRows, thicknessMm }) => {
     const row = tabRows?.[mate];

@@ -67,7 +67,7 @@ export const tabs: FeatureTraits<'tabs'> = {
       {
         code: 'TABS_CROWDED',
         title: `${feature.count} tabs of ${lengthText(feature.lengthMm)} do not fit on ${lengthText(roomMm)} of edge`,
-        detail: `At least ${lengthText(LEAST_GAP_MM)} must stay between them.`,
+        detail: `At least ${lengthText(LEAST_GAP_MM, 0)} must stay between them.`,
         mend:
           fits >= 1
             ? { label: `Make ${fits === 1 ? 'one tab' : `${fits} tabs`}`, changes: { count: fits } }

@@ -11,7 +11,7 @@ export const wire: FeatureTraits<'wire'> = {
   defaults: { kind: 'wire', angleDegrees: 0, diameterMm: 2, fitMm: 1, leanDegrees: 0 },
   fields: [
     { key: 'diameterMm', word: 'Wire', kind: 'length', least: 0.2, most: 60 },
-    { key: 'fitMm', word: 'Play', kind: 'length', least: 0, most: 20 },
+    { key: 'fitMm', word: 'Fit', kind: 'length', least: 0, most: 20 },
     {
       key: 'leanDegrees',
       word: 'Leans by',

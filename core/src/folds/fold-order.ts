@@ -88,7 +88,7 @@ function orderAnew(
           ? `before ${blocked.map(nameOf).join(' and ')}, whose way it would close`
           : order.length === 0
             ? 'nothing is in its way'
-            : 'now its way is free';
+            : `after ${order.length === 1 ? 'the first' : `the first ${order.length}`}`;
     order.push({ operationId: chosen, reason, isBlocked: next === undefined });
     done.add(chosen);
     left.splice(left.indexOf(chosen), 1);

@@ -221,7 +221,7 @@ describe('a printed page', () => {
 
 test.each<[string, Partial<PageSettings>, string]>([
   ['paper of 10 mm', { paper: 'own', ownWidthMm: 10, ownHeightMm: 200 }, '90 to 5000'],
-  ['paper of NaN', { paper: 'own', ownWidthMm: Number.NaN }, 'NaN'],
+  ['paper of NaN', { paper: 'own', ownWidthMm: Number.NaN }, 'this is –'],
   ['a margin of 60', { marginMm: 60 }, 'it is 60'],
   ['a negative overlap', { overlapMm: -1 }, 'it is -1'],
   ['no room', { paper: 'own', ownWidthMm: 100, ownHeightMm: 130, marginMm: 30, overlapMm: 20 }, 'at least 20'],

@@ -8,7 +8,7 @@ import {
   type Polygon,
 } from '../geometry/index.ts';
 import type { OperationKind } from '../operations/index.ts';
-import { CoreError } from '../units/index.ts';
+import { CoreError, worded } from '../units/index.ts';
 import { packSmall, tiledSheets, type PageRoom, type TiledSheet } from './pack-sheets.ts';
 import { pageFrame, pageSettingsFault, type PageSettings } from './paper.ts';
 import type { Page, PagePlan, Sheet } from './sheet.ts';
@@ -27,7 +27,7 @@ const FIT_RESERVE_MM = 3;
  */
 export function planPages(templates: readonly Template[], settings: PageSettings): PagePlan {
   const fault = pageSettingsFault(settings);
-  if (fault) throw new CoreError('OUT_OF_RANGE', fault, { settings });
+  if (fault) throw new CoreError('OUT_OF_RANGE', worded(fault, 'mm'), { settings });
   const frame = pageFrame(settings);
   const drawn = templates.filter((template) => template.part.outer.length > 0);
   const width = boundsWidth(frame.window),

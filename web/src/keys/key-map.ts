@@ -62,6 +62,9 @@ export const KEY_LINES = [
   line(ON_MAT, 'parts', 'back', ['Escape'], 'Esc', 'back out one step'),
 
   line(DRAWING, 'parts', 'newPart', ['n'], 'N', 'new part'),
+  line(DRAWING, 'drawing', 'takeBack', ['$mod+z'], 'Ctrl+Z', 'take back the last point', {
+    isWhileTyping: true,
+  }),
   line(DRAWING, 'drawing', 'arc', ['a'], 'A', 'next run is an arc'),
   line(DRAWING, 'drawing', 'smooth', ['s'], 'S', 'smooth curve'),
   line(DRAWING, 'drawing', 'type', ['Enter'], 'Enter', 'type length, angle or place', { isLeftToControls: true }),

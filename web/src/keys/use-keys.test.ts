@@ -10,7 +10,7 @@ const TOGETHER: readonly (readonly KeyScope[])[] = [
   ['everywhere', 'boards', 'mat'],
 ];
 /** Keys that two scopes share on purpose: the inner one takes them while it has a use for them, and passes them on else. */
-const SHARED = ['Escape', 'Arrows'];
+const SHARED = ['Escape', 'Arrows', 'Ctrl+Z'];
 
 test('every key of the map can be read, and its pattern fits what it shows', () => {
   for (const { keys, shown, word } of KEY_LINES) {

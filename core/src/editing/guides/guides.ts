@@ -26,9 +26,9 @@ function guideFault(part: Part, guide: Guide): string | undefined {
     guide.kind === 'circle' &&
     !(isFinitePoint(guide.at) && guide.radiusMm > 0 && guide.radiusMm <= FURTHEST_COORDINATE_MM)
   )
-    return `A round guide needs a radius of more than 0 and up to ${lengthText(FURTHEST_COORDINATE_MM)}, got ${lengthText(guide.radiusMm)}.`;
+    return `A round guide needs a radius of more than 0 and up to ${lengthText(FURTHEST_COORDINATE_MM, 0)}, got ${lengthText(guide.radiusMm)}.`;
   if (guide.kind === 'beside' && !(Math.abs(guide.byMm) <= FURTHEST_COORDINATE_MM))
-    return `A guide stands up to ${lengthText(FURTHEST_COORDINATE_MM)} beside an edge, got ${lengthText(guide.byMm)}.`;
+    return `A guide stands up to ${lengthText(FURTHEST_COORDINATE_MM, 0)} beside an edge, got ${lengthText(guide.byMm)}.`;
   return guideShape(part, guide)
     ? undefined
     : 'A guide stands beside a straight edge, an arc or another guide, and inside no smaller circle.';

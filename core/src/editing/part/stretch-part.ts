@@ -22,7 +22,7 @@ export function stretchPart(
   if (!(length > 1e-6 && Number.isFinite(length)))
     return refused('A line to stretch across needs two places apart from each other.');
   if (!(Math.abs(byMm) <= FURTHEST_COORDINATE_MM))
-    return refused(`A part is stretched by up to ${lengthText(FURTHEST_COORDINATE_MM)}, got ${lengthText(byMm)}.`);
+    return refused(`A part is stretched by up to ${lengthText(FURTHEST_COORDINATE_MM, 0)}, got ${lengthText(byMm)}.`);
   const along = unitVector(from, to),
     isBeyond = (p: Point): boolean => cross(along, subtract(p, from)) >= -ON_LINE_MM;
   const by = times(leftOf(along), byMm);

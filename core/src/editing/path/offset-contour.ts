@@ -34,7 +34,7 @@ export function offsetContour(
   if (!path.closed) return refused(`The ${pathWord(path)} is open: only closed lines have an inside to offset to.`);
   if (!(Math.abs(args.byMm) > 0 && Math.abs(args.byMm) <= FURTHEST_OFFSET_MM))
     return refused(
-      `An offset must be up to ${lengthText(FURTHEST_OFFSET_MM)} and not 0, got ${lengthText(args.byMm)}.`,
+      `An offset must be up to ${lengthText(FURTHEST_OFFSET_MM, 0)} and not 0, got ${lengthText(args.byMm)}.`,
     );
   const loops = offsetOutline(curvesOf(path), args.byMm, args.corners);
   const distance = lengthText(Math.abs(args.byMm));

@@ -13,7 +13,7 @@ function jointFault(part: Part, joint: Omit<Joint, 'id'>): string | undefined {
   if (joint.toPartId === part.id) return `${part.name} cannot stand on itself.`;
   if (!(Math.abs(joint.turnDegrees) <= 180)) return `A part turns by up to 180° on its line, got ${joint.turnDegrees}.`;
   if (!(Math.abs(joint.alongMm) <= FURTHEST_COORDINATE_MM))
-    return `A part is shifted by up to ${lengthText(FURTHEST_COORDINATE_MM)} along its line, got ${lengthText(joint.alongMm)}.`;
+    return `A part is shifted by up to ${lengthText(FURTHEST_COORDINATE_MM, 0)} along its line, got ${lengthText(joint.alongMm)}.`;
   return undefined;
 }
 
@@ -57,7 +57,9 @@ export function setPlace(part: Part, args: { readonly place: Place | undefined }
   const { at, rollDegrees, pitchDegrees, yawDegrees } = args.place;
   const far = [at.x, at.y, at.z].find((value) => !(Math.abs(value) <= FURTHEST_COORDINATE_MM));
   if (far !== undefined)
-    return refused(`A part stands within ±${lengthText(FURTHEST_COORDINATE_MM)} of the airframe's origin, got ${far}.`);
+    return refused(
+      `A part stands within ±${lengthText(FURTHEST_COORDINATE_MM, 0)} of the airframe's origin, got ${far}.`,
+    );
   const turned = [rollDegrees, pitchDegrees, yawDegrees].find((value) => !(Math.abs(value) <= 360));
   if (turned !== undefined) return refused(`A part is turned by up to 360°, got ${turned}.`);
   return done({ ...rest, place: args.place }, `Place ${part.name}`);

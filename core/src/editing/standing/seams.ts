@@ -82,7 +82,7 @@ export function moveEdge(part: Part, args: { readonly segmentId: string; readonl
   if (!found || found.path.segments[found.index]!.kind !== 'line')
     return refused(`There is no straight edge "${args.segmentId}" in ${part.name}.`);
   if (!(Math.abs(args.acrossMm) <= FURTHEST_COORDINATE_MM))
-    return refused(`An edge moves up to ${lengthText(FURTHEST_COORDINATE_MM)}, got ${lengthText(args.acrossMm)}.`);
+    return refused(`An edge moves up to ${lengthText(FURTHEST_COORDINATE_MM, 0)}, got ${lengthText(args.acrossMm)}.`);
   const from = found.path.nodes[found.index]!,
     to = found.path.nodes[(found.index + 1) % found.path.nodes.length]!;
   const onEnds = part.lines.flatMap(({ nodes }) =>

@@ -145,6 +145,9 @@ const whileFlat =
   (act: (event: KeyboardEvent) => unknown) =>
   (event: KeyboardEvent): unknown =>
     !isFolded.value && act(event);
+/** Whether a key goes to a field with something in it, or to one that is not for the next point: its own undo is meant there. */
+const isTypedIn = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && (target.value !== '' || !target.closest('[aria-label="Type the next point"]'));
 const whileDrawing =
   (act: (event: KeyboardEvent) => unknown) =>
   (event: KeyboardEvent): unknown =>
@@ -170,6 +173,7 @@ useKeys('parts', {
   mirror,
 });
 useKeys('drawing', {
+  takeBack: whileDrawing(({ target }) => !isTypedIn(target) && drafting.takeBack()),
   figure: whileDrawing((event) => void entry.value?.focus(event.key)),
   type: whileDrawing(() => void entry.value?.focus()),
   arc: whileDrawing(() => toggleRun('arc')),

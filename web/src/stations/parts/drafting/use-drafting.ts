@@ -29,6 +29,8 @@ export interface Drafting {
   readonly close: () => void;
   readonly end: () => void;
   readonly backOut: () => void;
+  /** Takes back what was drawn last. @returns false when nothing was */
+  readonly takeBack: () => boolean;
   /** Makes what is drawn so far into a step of the history, where it can stand: another tool or part is taken up. */
   readonly keep: () => void;
 }
@@ -149,13 +151,18 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     else if (canClose.value) close();
   }
 
-  /** One step back: the arc's middle, the last point, then the tool. */
-  function backOut(): void {
+  /** Takes back the arc's middle or the last point; false when there is none. */
+  function takeBack(): boolean {
     if (arcVia.value) arcVia.value = undefined;
     else if (points.value.length > 0) {
       points.value = points.value.slice(0, -1);
       segments.value = segments.value.slice(0, Math.max(0, points.value.length - 1));
-    } else start('select');
+    } else return false;
+    return true;
+  }
+  /** One step back: what was drawn last, then the tool. */
+  function backOut(): void {
+    if (!takeBack()) start('select');
   }
 
   function preview(pointer: Point | undefined): readonly Curve[] {
@@ -195,6 +202,7 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     close,
     end,
     backOut,
+    takeBack,
     keep,
   };
 }

@@ -54,7 +54,7 @@ const choose = (material: string): void =>
         @update:model-value="set({ ...hole.plate!, slantDegrees: $event })"
       />
       <MeasureField
-        label="Play"
+        label="Fit"
         :unit="work.unit"
         :decimals="2"
         :model-value="hole.plate.fitMm"

@@ -1,16 +1,16 @@
 /** Where the words of a unit may stand: the room that words quantities, and files that speak of files or of the program's own measures. */
 const MAY_SAY = [
-  /\/core\/src\/units\//,
+  /(^|\/)core\/src\/units\//,
   // A bare nest instance is in mm, and says so.
-  /\/core\/src\/nesting\/(read-instance|check-layout)\.ts$/,
+  /(^|\/)core\/src\/nesting\/(read-instance|check-layout)\.ts$/,
   // SVG has sizes in mm.
-  /\/core\/src\/folds\/folded-faces\.ts$/,
+  /(^|\/)core\/src\/folds\/folded-faces\.ts$/,
   // Both bars stand on every page, in both units.
-  /\/core\/src\/pages\/page-ink\.ts$/,
+  /(^|\/)core\/src\/pages\/page-ink\.ts$/,
   // Errors of the program itself, which no builder reads.
-  /\/core\/src\/allowance\//,
+  /(^|\/)core\/src\/allowance\//,
   // The unit is chosen here, by its name.
-  /\/web\/src\/stations\/airframes\/NewAirframeDialog\.vue$/,
+  /(^|\/)web\/src\/stations\/airframes\/NewAirframeDialog\.vue$/,
 ];
 const UNIT_WORD = /(^|[\s\d}])(mm|cm|cm²|m²|g\/m²)(?=$|[\s.,;:)])/;
 

@@ -9,6 +9,8 @@ import type { CutList, CutPart } from './cut-list.ts';
 export function cutListCsv(list: CutList, unit: LengthUnit): string {
   const length = (mm: number | undefined): string =>
     mm === undefined ? '' : unit === 'mm' ? mm.toFixed(2) : formatLength(mm, 'in');
+  const angle = (degrees: number | undefined): string | number =>
+    degrees === undefined ? '' : Number(degrees.toFixed(1));
   const unplaced = (part: CutPart['part']): number =>
     list.unplaced.filter((one) => one.part === part).reduce((sum, { quantity }) => sum + quantity, 0);
   const rows = list.parts.flatMap((piece) =>
@@ -27,8 +29,8 @@ export function cutListCsv(list: CutList, unit: LengthUnit): string {
       [`length ${unit}`]: length(work.lengthMm),
       [`width ${unit}`]: length(work.widthMm),
       [`depth ${unit}`]: length(work.depthMm),
-      'angle °': work.angleDegrees ?? '',
-      'blade °': work.bladeDegrees ?? '',
+      'angle °': angle(work.angleDegrees),
+      'blade °': angle(work.bladeDegrees),
       'glue ml': work.glueMl === undefined ? '' : work.glueMl.toFixed(1),
       'fold order': piece.folds.join(' > '),
     })),

@@ -39,6 +39,16 @@ describe('a part cut in two', () => {
     expect(split.how).toBe('scarf');
     expect(split.halves.map(area)).toEqual([expect.closeTo(450 * 24, 3), expect.closeTo(450 * 24, 3)]);
   });
+  test('the longest name still saves, and a pair that meets its own other piece does so on both halves', () => {
+    const pair: Part = { ...plate(900, 100), name: 'n'.repeat(80), handed: 'pair' };
+    const edge = outlineOf(pair)!.segments[1]!.id;
+    const met = after(pair, { name: 'addSeam', args: { fromSegmentId: edge, toSegmentId: edge, toPartId: 'p1' } });
+    const [first, second] = halvesOf(met);
+    expect([first.name.length, second.name.length]).toEqual([80, 80]);
+    // The far end is on the second half alone; each half's own seams name the part that they meet there.
+    expect(first.seams).toEqual([]);
+    expect(second.seams!.map(({ toPartId }) => toPartId)).toEqual(['p2', 'p1']);
+  });
   test('what stands on the far half follows it; a half drawing is not cut', () => {
     const mark = withLine(plate(900, 100), [700, 20], [700, 80], { kind: 'mark', face: 'face', label: '' });
     const former = after(plate(60, 30, 'former'), {

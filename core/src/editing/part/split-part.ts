@@ -14,10 +14,13 @@ import {
 } from '../../geometry/index.ts';
 import { isOnEdge } from '../../features/index.ts';
 import {
+  brokenInvariant,
   findSegment,
   holesOf,
   IdSource,
+  LONGEST_NAME,
   outlineOf,
+  outOfBounds,
   withoutLostPlaces,
   withPath,
   type Contour,
@@ -102,12 +105,30 @@ const distanceToSpan = (p: Point, from: Point, to: Point): number => {
   return distance(p, { x: from.x + on * run.x, y: from.y + on * run.y });
 };
 
+const SECOND_HALF = ', second half';
+
 function halvesAt(part: Part, outline: Contour, cut: Cut, secondId: string): readonly [Part, Part] | undefined {
   const first = halfOf(part, outline, cut.before),
     second = halfOf(part, outline, cut.after);
   if (!first || !second) return undefined;
   const { joints: _joints, place: _place, ...rest } = second;
-  const fresh: Part = { ...rest, id: secondId, name: `${part.name}, second half` };
+  const fresh: Part = {
+    ...rest,
+    id: secondId,
+    name: `${part.name.slice(0, LONGEST_NAME - SECOND_HALF.length)}${SECOND_HALF}`,
+    // What met the other piece of its pair meets that of its own from now on, where it still bears the edge.
+    ...(rest.seams
+      ? {
+          seams: rest.seams.flatMap((seam) =>
+            seam.toPartId !== part.id
+              ? [seam]
+              : findSegment(second, seam.toSegmentId)
+                ? [{ ...seam, toPartId: secondId }]
+                : [],
+          ),
+        }
+      : {}),
+  };
   const edge = longestOn(first, cut.line),
     own = longestOn(fresh, cut.line);
   if (!edge || !own) return undefined;
@@ -126,7 +147,9 @@ function halvesAt(part: Part, outline: Contour, cut: Cut, secondId: string): rea
         isReversed: false,
       },
     });
-  return stood && stood.ok ? [first, stood.part] : undefined;
+  if (!stood || !stood.ok) return undefined;
+  const halves = [first, stood.part] as const;
+  return halves.some((half) => brokenInvariant(half) ?? outOfBounds(half)) ? undefined : halves;
 }
 
 /** What of a part lies on one side of a cut; undefined when that is not one piece, or a line crosses the cut more than once. */

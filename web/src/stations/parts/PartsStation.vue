@@ -295,7 +295,13 @@ useKeys('drawing', {
         <RingSection v-if="folded?.partId === part.id" :part="part" :view="folded" />
         <FoldSection v-if="folded?.partId === part.id" :part="part" :view="folded" :selection="selection" />
         <FoldSizes v-if="folded?.partId === part.id" :part="part" :view="folded" />
-        <StandingSection v-if="isFolded" :part="part" :selection="selection" :view="folded" />
+        <StandingSection
+          v-if="isFolded"
+          :part="part"
+          :selection="selection"
+          :view="folded"
+          :is-folding="folding.isFolding.value"
+        />
         <FoldDefaultsSection v-if="isFolded" />
         <StripSection v-if="part.contours.length === 0" :part="part" :thickness-mm="resolved.thicknessMm" />
       </PartSlip>

@@ -3,7 +3,10 @@ import type { ShownContact } from '@grain-fold/core/airframe';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 /** How a piece touches what it stands on, and what can be done about it or added to it. */
-const props = defineProps<{ contact: ShownContact }>();
+const props = defineProps<{
+  contact: ShownContact;
+  /** Its edits wait until it is looked at again. */ isOld: boolean;
+}>();
 const work = useAirframe();
 function carryOut(mend: ShownContact['mends'][number]): void {
   if ('edits' in mend) work.runEach(mend.edits, mend.label);
@@ -19,6 +22,7 @@ function carryOut(mend: ShownContact['mends'][number]): void {
         v-for="(mend, index) in contact.mends"
         :key="mend.label"
         size="small"
+        :disabled="isOld"
         :type="contact.isOff && index === 0 ? 'primary' : undefined"
         @click="carryOut(mend)"
       >

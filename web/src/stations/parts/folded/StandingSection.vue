@@ -14,7 +14,7 @@ import FootContact from './FootContact.vue';
 import CheckRow from '../../../kit/CheckRow.vue';
 
 /** Where the part stands: on which lines of other parts, or at which place of the airframe; and which edges of other parts it meets. */
-const props = defineProps<{ part: Part; selection: Selection; view?: FoldView }>();
+const props = defineProps<{ part: Part; selection: Selection; view?: FoldView; isFolding: boolean }>();
 const work = useAirframe();
 const whole = (part: Part): Part => expandPart(part, contextOf(work.airframe!, part));
 const linesOf = (part: Part | undefined): readonly StraightLine[] => (part ? straightLines(part, whole(part)) : []);
@@ -179,7 +179,7 @@ const heading = (index: number): string => (joints.value.length > 1 ? `Piece ${i
         :model-value="true"
         @update:model-value="change(joint, { isFilled: $event })"
       />
-      <FootContact v-if="contactOf(joint)" :contact="contactOf(joint)!" />
+      <FootContact v-if="contactOf(joint)" :contact="contactOf(joint)!" :is-old="isFolding" />
       <el-button size="small" @click="work.run(part.id, { name: 'removeJoint', args: { jointId: joint.id } })">
         Take it off
       </el-button>

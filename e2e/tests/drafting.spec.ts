@@ -245,3 +245,53 @@ test('in inches every figure is in inches; while drawing Ctrl+Z takes back a poi
     await expect(page.locator('main')).not.toContainText(/\d mm\b/);
   }
 });
+
+test('keys while drawing: a tool stays in hand, a far point is followed, F fits, a digit and Enter go to the next point', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Keys');
+  const strip = page.getByRole('form', { name: 'Type the next point' });
+  const address = page.url();
+  await page.keyboard.press('n');
+  await page.keyboard.press('o');
+  await expect(strip).toBeVisible();
+  await expect(page).toHaveURL(/parts\//);
+  await typePoint(page, { across: '0', up: '0' });
+  await typePoint(page, { across: '1400', up: '0' });
+  // The far point lies on the mat now, under neither the tools nor the strip.
+  const mat = page.getByRole('application');
+  const [box, points] = [
+    (await mat.boundingBox())!,
+    await mat.locator('circle').evaluateAll((all) => all.map((one) => one.getBoundingClientRect().x)),
+  ];
+  expect(points.length).toBeGreaterThan(0);
+  expect(Math.max(...points)).toBeLessThan(box.x + box.width);
+  expect(Math.max(...points)).toBeGreaterThan(box.x + box.width * 0.6);
+  const scale = (): Promise<string | null> => mat.locator('g[transform*="scale"]').first().getAttribute('transform');
+  await page.mouse.move(box.x + 300, box.y + 300);
+  const fitted = await scale();
+  await page.mouse.wheel(0, -600);
+  await expect.poll(scale).not.toBe(fitted);
+  await expect(strip.locator('input[name="length"]')).toBeFocused();
+  await page.keyboard.press('f');
+  await expect.poll(scale).toBe(fitted);
+  // A digit with no field in hand, and Enter on the tool's own button, both go on with the drawing.
+  await page.getByRole('button', { name: /^O outline/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(strip.locator('input[name="length"]')).toBeFocused();
+  await page.getByRole('button', { name: /^O outline/ }).focus();
+  await page.keyboard.type('30');
+  await expect(strip.locator('input[name="length"]')).toHaveValue('30');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.locator('body').press('m');
+  await page.keyboard.press('3');
+  await expect(page.getByRole('alert')).toContainText('Esc first');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('3');
+  await expect(page).not.toHaveURL(address);
+  await expect(page.getByRole('heading', { name: /Scale|Stock|Pages/ }).first()).toBeVisible();
+});

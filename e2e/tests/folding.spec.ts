@@ -160,7 +160,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await expect(page.locator('.told')).toContainText(/section 1\d\d\.\d mm × 4\.9 mm/);
   await controls.getByLabel('Folded by, per cent').press('End');
   await expect(page.locator('.told')).toContainText(/section 63\.2 mm × 39\.6 mm/);
-  for (const view of ['front', 'side', 'above', 'below', 'see-through', 'apart'])
+  for (const view of ['side', 'end', 'above', 'below', 'see-through', 'apart'])
     await views.getByRole('button', { name: view }).click();
   await page.locator('body').press('Shift+ArrowUp');
   await expect(views.getByRole('button', { name: 'above' })).toHaveAttribute('aria-pressed', 'true');

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test } from '../support/workshop.ts';
+import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
 
 const status = (page: Page) => page.getByRole('status').filter({ hasText: /saved|saving/ });
 /** What the server holds, asked past the page. */
@@ -38,6 +38,42 @@ test('a killed tab: edits that the server never got are offered back', async ({ 
   await again.reload();
   await expect(again.getByLabel('How many')).toHaveValue('7');
   await expect(again.getByRole('alert')).toHaveCount(0);
+});
+
+test('a closed tab: the half-drawn outline goes on where it was, and every step can still be taken back', async ({
+  page,
+  context,
+  workshop,
+}) => {
+  await started(page, workshop);
+  await setFigure(page, 'How many', '4');
+  await page.keyboard.press('n');
+  for (const at of [
+    { across: '0', up: '0' },
+    { across: '90', up: '0' },
+    { across: '90', up: '40' },
+  ])
+    await typePoint(page, at);
+  await saved(page);
+  const address = page.url().replace(/[^/]+$/, '');
+  const client = await context.newCDPSession(page);
+  await Promise.race([client.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.getByRole('alert')).toContainText('What you had begun to draw on Part 2 is here');
+  await typePoint(again, { across: '0', up: '40' });
+  await again.getByRole('button', { name: 'Close it' }).click();
+  await expect(again.getByRole('complementary').last()).toContainText(/Area\s*36\.0/);
+  for (let step = 0; step < 3; step++) await again.keyboard.press('Control+z');
+  await expect(again.getByRole('button', { name: /^Part 2/ })).toHaveCount(0);
+  await expect(again.getByLabel('How many')).toHaveValue('1');
+  await again.keyboard.press('Control+Shift+z');
+  await expect(again.getByLabel('How many')).toHaveValue('4');
+  await saved(again);
+  await again.reload();
+  await expect(again.getByLabel('How many')).toHaveValue('4');
+  await again.keyboard.press('Control+z');
+  await expect(again.getByLabel('How many')).toHaveValue('1');
 });
 
 test('a killed server: what was acknowledged is there, what was not is kept and saved when it is back', async ({

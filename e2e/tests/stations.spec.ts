@@ -219,6 +219,33 @@ test('nesting can be stopped keeping the best; the same seed gives the same nest
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('alert')).toContainText('from the edge of board 1');
   expect(await pieces()).toEqual(first);
+  // Turned where it has no room it is shown so, and refused only when it is put down; typed to where there is room it stays.
+  const piece = page.getByRole('region', { name: 'Chosen piece' });
+  await setFigure(page, 'Turned', '45');
+  await expect(piece.getByRole('alert')).toContainText('over the edge of board 1');
+  await expect(piece.getByRole('button', { name: 'Put it down' })).toBeDisabled();
+  expect(await pieces()).toEqual(first);
+  await page.locator('body').press('Enter');
+  await expect(piece.getByRole('alert')).toContainText('over the edge of board 1');
+  await expect(piece.getByRole('button', { name: 'Put it down' })).toHaveCount(0);
+  expect(await pieces()).toEqual(first);
+  await setFigure(page, 'Turned', '45');
+  await setFigure(page, 'Across', '20');
+  await setFigure(page, 'Up', '20');
+  await piece.getByRole('button', { name: 'Take it back' }).click();
+  expect(await pieces()).toEqual(first);
+  await page.mouse.click(small.x, small.y);
+  await setFigure(page, 'Turned', '17');
+  await setFigure(page, 'Across', '600');
+  await setFigure(page, 'Up', '400');
+  if (await piece.getByRole('button', { name: 'Put it down' }).isVisible())
+    await piece.getByRole('button', { name: 'Put it down' }).click();
+  await expect(piece.getByLabel('Turned')).toHaveValue('17.0');
+  await expect(piece.getByLabel('Across')).toHaveValue('600.00');
+  await expect.poll(pieces).not.toEqual(first);
+  for (let step = 0; step < 3 && JSON.stringify(await pieces()) !== JSON.stringify(first); step++)
+    await page.locator('body').press('Control+z');
+  expect(await pieces()).toEqual(first);
   const board = (await page.getByRole('application').locator('polygon').nth(1).boundingBox())!;
   await drag(small, { x: board.x + board.width * 0.85, y: board.y + board.height * 0.5 });
   await page.mouse.up();

@@ -34,6 +34,7 @@ export {
   shapeOf,
   turnPlaced,
   turnsOn,
+  mayTurnTo,
 } from './nest-airframe.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
 export { splitInAirframe } from './split-airframe.ts';

@@ -12,7 +12,7 @@ import {
   type PlacementFault,
   placementTransform,
 } from '../nesting/index.ts';
-import { allowedTurns, type Board } from '../stock/index.ts';
+import { allowedTurns, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
@@ -204,6 +204,10 @@ export function pieceFaults(
 /** The turns a piece may take on a board. */
 export const turnsOn = (airframe: Airframe, piece: Piece, board: Board): readonly number[] =>
   allowedTurns(piece.part.grain, board.grain, airframe.settings.nest.turnStep);
+
+/** Whether the grain lets a piece lie on a board turned by so many degrees; by hand it need be no step of the search. */
+export const mayTurnTo = (piece: Piece, board: Board, degrees: number): boolean =>
+  mayLieTurned(piece.part.grain, board.grain, degrees);
 
 /** The placement turned by a step about the middle of its shape, so that it stays where it is seen. */
 export function turnPlaced(piece: Piece, placed: PlacedPiece, rotation: number): PlacedPiece {

@@ -28,3 +28,9 @@ export function allowedTurns(grain: GrainRule, boardGrain: Board['grain'], step:
   const turn = normaliseDegrees(boardDirection - grain.directionDegrees);
   return [turn, normaliseDegrees(turn + 180)].sort((a, b) => a - b);
 }
+
+/** Whether a part may be cut from a board turned by so many degrees: one that no rule holds may lie at any angle. */
+export const mayLieTurned = (grain: GrainRule, boardGrain: Board['grain'], degrees: number): boolean =>
+  grain.rule === 'any' ||
+  boardGrain === 'none' ||
+  allowedTurns(grain, boardGrain).some((turn) => Math.abs(normaliseDegrees(degrees - turn + 180) - 180) < 1e-6);

@@ -9,4 +9,4 @@ export {
   materialsOf,
   thicknessOf,
 } from './board.ts';
-export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns } from './grain.ts';
+export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns, mayLieTurned } from './grain.ts';

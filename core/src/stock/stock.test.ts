@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { foam } from '../../test/samples.ts';
 import { arealMassOf, materialsOf, thicknessOf } from './board.ts';
-import { allowedTurns, type GrainRule } from './grain.ts';
+import { allowedTurns, mayLieTurned, type GrainRule } from './grain.ts';
 
 test('a part along the grain lies with its direction on the board’s, either way round', () => {
   expect(allowedTurns({ directionDegrees: 0, rule: 'along' }, 'width')).toEqual([0, 180]);
@@ -36,4 +36,18 @@ test('a material is figured with the first board of it', () => {
   expect(arealMassOf('foam', boards)).toBe(480);
   expect(thicknessOf('balsa', boards)).toBeUndefined();
   expect(materialsOf(boards)).toEqual(['ply', 'foam']);
+});
+
+test('a part that no rule holds may be laid at any angle by hand, one that is held only along its grain', () => {
+  const along: GrainRule = { directionDegrees: 30, rule: 'along' };
+  expect([0, 30, 150, 330, -30, 690].map((turn) => mayLieTurned(along, 'width', turn))).toEqual([
+    false,
+    false,
+    true,
+    true,
+    true,
+    true,
+  ]);
+  expect(mayLieTurned(along, 'none', 17)).toBe(true);
+  expect(mayLieTurned({ directionDegrees: 0, rule: 'any' }, 'height', 17)).toBe(true);
 });

@@ -24,3 +24,14 @@ export function isOnControl(event: KeyboardEvent): boolean {
   const isPress = event.key === 'Enter' || event.key === ' ';
   return (event.target as HTMLElement | null)?.closest(isPress ? IS_PRESSED : USES_ARROWS) != null;
 }
+
+/** Whether a key press falls on a field for the next point in which nothing stands yet. */
+export function isInEmptyEntry({ target }: KeyboardEvent): boolean {
+  return target instanceof HTMLInputElement && target.value === '' && target.closest('[data-next-point]') !== null;
+}
+
+/** Whether a key press falls on a control that it would press, but for a tool that is in hand already. */
+export function wouldPress({ target }: KeyboardEvent): boolean {
+  const control = (target as HTMLElement | null)?.closest(IS_PRESSED);
+  return control != null && !(control.getAttribute('aria-pressed') === 'true' && control.closest('[role="toolbar"]'));
+}

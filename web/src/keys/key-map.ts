@@ -16,6 +16,8 @@ export interface KeyLine {
   readonly isLeftToControls?: boolean;
   /** Also while a field is typed in. */
   readonly isWhileTyping?: boolean;
+  /** Also in a field for the next point, while nothing is typed there yet: no number begins with it. */
+  readonly isInEmptyEntry?: boolean;
 }
 
 const line = <Scope extends KeyScope, Name extends string>(
@@ -25,7 +27,7 @@ const line = <Scope extends KeyScope, Name extends string>(
   keys: readonly string[],
   shown: string,
   word: string,
-  more: Pick<KeyLine, 'isLeftToControls' | 'isWhileTyping'> = {},
+  more: Pick<KeyLine, 'isLeftToControls' | 'isWhileTyping' | 'isInEmptyEntry'> = {},
 ): KeyLine & { readonly scope: Scope; readonly name: Name } => ({ group, scope, name, keys, shown, word, ...more });
 
 /** An arrow key with any of the modifiers that change its step. */
@@ -38,13 +40,13 @@ const ON_MAT = 'On the mat',
 
 /** Every key of the program but those of the stations and of the tools, which stand in their own tables. */
 export const KEY_LINES = [
-  line(EVERYWHERE, 'everywhere', 'undo', ['$mod+z'], 'Ctrl+Z', 'undo'),
-  line(EVERYWHERE, 'everywhere', 'redo', ['$mod+Shift+z', '$mod+y'], 'Ctrl+Shift+Z', 'redo'),
+  line(EVERYWHERE, 'everywhere', 'undo', ['$mod+z'], 'Ctrl+Z', 'undo', { isInEmptyEntry: true }),
+  line(EVERYWHERE, 'everywhere', 'redo', ['$mod+Shift+z', '$mod+y'], 'Ctrl+Shift+Z', 'redo', { isInEmptyEntry: true }),
   line(EVERYWHERE, 'everywhere', 'steps', ['y'], 'Y', 'every step'),
   line(EVERYWHERE, 'everywhere', 'find', ['$mod+k'], 'Ctrl+K', 'find a part or station', { isWhileTyping: true }),
   line(EVERYWHERE, 'everywhere', 'card', ['[Shift]+?'], '?', 'this card'),
 
-  line(ON_MAT, 'mat', 'fit', ['f'], 'F', 'fit'),
+  line(ON_MAT, 'mat', 'fit', ['f'], 'F', 'fit', { isInEmptyEntry: true }),
   line(ON_MAT, 'mat', 'nearer', ['[Shift]+(\\+|=)'], '+', 'zoom in'),
   line(ON_MAT, 'mat', 'further', ['-'], '−', 'zoom out'),
   line(
@@ -63,11 +65,11 @@ export const KEY_LINES = [
 
   line(DRAWING, 'parts', 'newPart', ['n'], 'N', 'new part'),
   line(DRAWING, 'drawing', 'takeBack', ['$mod+z'], 'Ctrl+Z', 'take back the last point', {
-    isWhileTyping: true,
+    isInEmptyEntry: true,
   }),
-  line(DRAWING, 'drawing', 'arc', ['a'], 'A', 'next run is an arc'),
-  line(DRAWING, 'drawing', 'smooth', ['s'], 'S', 'smooth curve'),
-  line(DRAWING, 'drawing', 'type', ['Enter'], 'Enter', 'type length, angle or place', { isLeftToControls: true }),
+  line(DRAWING, 'drawing', 'arc', ['a'], 'A', 'next run is an arc', { isInEmptyEntry: true }),
+  line(DRAWING, 'drawing', 'smooth', ['s'], 'S', 'smooth curve', { isInEmptyEntry: true }),
+  line(DRAWING, 'drawing', 'type', ['Enter'], 'Enter', 'type length, angle or place'),
   line(DRAWING, 'drawing', 'figure', ['([0-9.=])'], '0 – 9', 'start to type it'),
   line(DRAWING, 'parts', 'features', ['e'], 'E', 'features'),
   line(DRAWING, 'parts', 'mirror', ['r'], 'R', 'mirror'),

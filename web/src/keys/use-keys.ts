@@ -1,13 +1,13 @@
 import { onBeforeUnmount } from 'vue';
 import { matchKeybindingPress, parseKeybinding, type KeybindingPress } from 'tinykeys';
-import { isOnControl, isTyping } from './is-typing.ts';
+import { isInEmptyEntry, isOnControl, isTyping } from './is-typing.ts';
 import { KEY_LINES, type KeyLine, type KeyScope } from './key-map.ts';
 
 /** What a key does. A handler that gives false has not taken the key: it goes on to what stands further out. */
 export type KeyHandler = (event: KeyboardEvent) => unknown;
 
 interface Binding {
-  readonly line: Pick<KeyLine, 'keys' | 'isLeftToControls' | 'isWhileTyping'>;
+  readonly line: Pick<KeyLine, 'keys' | 'isLeftToControls' | 'isWhileTyping' | 'isInEmptyEntry'>;
   readonly presses: readonly KeybindingPress[];
   readonly handle: KeyHandler;
 }
@@ -17,7 +17,7 @@ const layers: (readonly Binding[])[] = [];
 /** Whether a binding may have a key press as things stand. */
 function isMeant({ line, presses }: Binding, event: KeyboardEvent): boolean {
   if (!presses.some((press) => matchKeybindingPress(event, press))) return false;
-  if (isTyping(event)) return line.isWhileTyping === true;
+  if (isTyping(event)) return line.isWhileTyping === true || (line.isInEmptyEntry === true && isInEmptyEntry(event));
   return !(line.isLeftToControls && isOnControl(event));
 }
 

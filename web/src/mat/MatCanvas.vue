@@ -74,11 +74,20 @@ const toScreen = (p: Point): Point => ({
   y: transform.value.y - p.y * transform.value.k,
 });
 
+const SIDE_ROOM_PX = 44;
+const topRoom = computed(() => props.topRoomPx ?? 64);
+const bottomRoom = computed(() => props.bottomRoomPx ?? 44);
+/** Whether a place shows on the part of the mat that no tool covers. */
+function isInView(p: Point): boolean {
+  const { x, y } = toScreen(p);
+  return x >= 0 && x <= width.value && y >= topRoom.value && y <= height.value - bottomRoom.value;
+}
+
 function fit(): void {
   if (!svg.value || width.value < 10 || height.value < 10) return;
-  const top = props.topRoomPx ?? 64,
-    side = 44,
-    bottom = props.bottomRoomPx ?? 44;
+  const top = topRoom.value,
+    side = SIDE_ROOM_PX,
+    bottom = bottomRoom.value;
   const { minX, minY, maxX, maxY } = props.fitTo;
   const worldWidth = Math.max(20, maxX - minX),
     worldHeight = Math.max(20, maxY - minY);
@@ -122,7 +131,7 @@ function press(event: PointerEvent): void {
   svg.value!.setPointerCapture(event.pointerId);
   emit('press', toWorld(event), event);
 }
-defineExpose({ fit, toScreen, svg, view });
+defineExpose({ fit, isInView, toScreen, svg, view });
 </script>
 
 <template>
@@ -140,7 +149,7 @@ defineExpose({ fit, toScreen, svg, view });
       @pointerup="emit('release', toWorld($event), $event)"
       @dblclick="emit('double', toWorld($event), $event)"
     >
-      <MatGrid :view="view" :steps="grid" :unit="unit" :top-room-px="topRoomPx ?? 64" />
+      <MatGrid :view="view" :steps="grid" :unit="unit" :top-room-px="topRoom" />
       <g :transform="`translate(${view.x} ${view.y}) scale(${view.k} ${-view.k})`">
         <slot name="world" :view="view" />
       </g>

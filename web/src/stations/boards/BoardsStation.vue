@@ -85,8 +85,8 @@ const whilePlacing =
   (event: KeyboardEvent): unknown =>
     mayPlace.value && act(event);
 useKeys('boards', {
-  nest: () => void nesting.start(tries.value),
-  stop: () => (nesting.isRunning.value ? nesting.stop() : placing.drop()),
+  nest: () => (placing.held.value ? placing.putDown() : void nesting.start(tries.value)),
+  stop: () => (nesting.isRunning.value ? nesting.stop() : placing.backOut()),
   next: whilePlacing(() => placing.step(1)),
   previous: whilePlacing(() => placing.step(-1)),
   turn: whilePlacing((event) => placing.turn(event.shiftKey ? -1 : 1)),
@@ -267,6 +267,11 @@ useKeys('boards', {
         ><span
           >best <b>{{ nesting.progress.value?.effectiveBoards.toFixed(2) ?? '…' }}</b></span
         ><span><kbd>Esc</kbd> stop, keep best</span></template
+      >
+      <template v-else-if="placing.held.value && placing.chosen.value"
+        ><span>{{ placing.heldFault.value ? 'it does not fit here yet' : 'it fits here' }}</span
+        ><span><kbd>arrows</kbd> move it</span><span><kbd>Enter</kbd> put it down</span
+        ><span><kbd>Esc</kbd> take it back</span></template
       >
       <template v-else
         ><span>drag a piece to move it</span><span><kbd>R</kbd> turn</span><span><kbd>arrows</kbd> nudge</span

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { turnsOn, type BoardView } from '@grain-fold/core/airframe';
+import { shapeOf, turnsOn, type BoardView } from '@grain-fold/core/airframe';
 import { boundsOf } from '@grain-fold/core/geometry';
-import { formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
+import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { Placing } from './use-placing.ts';
 
@@ -10,8 +10,10 @@ import type { Placing } from './use-placing.ts';
 const props = defineProps<{ placing: Placing; view: BoardView; isFixed: boolean }>();
 const work = useAirframe();
 const piece = computed(() => props.placing.chosenPiece.value!);
-const box = computed(() => boundsOf(piece.value.shape.outer));
+const now = computed(() => props.placing.held.value?.placed ?? piece.value.placed);
+const box = computed(() => boundsOf(shapeOf(piece.value.piece, now.value).outer));
 const turns = computed(() => turnsOn(work.airframe!, piece.value.piece, props.view.board));
+const isHeld = computed(() => props.placing.held.value !== undefined);
 </script>
 
 <template>
@@ -23,21 +25,43 @@ const turns = computed(() => turnsOn(work.airframe!, piece.value.piece, props.vi
     <div class="row">
       <span>On</span><span class="value">board {{ view.number }}</span>
     </div>
-    <div class="row">
-      <span>Across, up</span
-      ><span class="value"
-        >{{ formatLength(box.minX, work.unit) }}, {{ formatLengthWithUnit(box.minY, work.unit) }}</span
-      >
-    </div>
-    <div class="row">
-      <span>Turned</span><span class="value">{{ piece.placed.rotation.toFixed(0) }}°</span>
-    </div>
+    <MeasureField
+      label="Across"
+      :unit="work.unit"
+      :model-value="box.minX"
+      :decimals="2"
+      :disabled="isFixed"
+      @update:model-value="placing.moveTo({ left: $event })"
+    />
+    <MeasureField
+      label="Up"
+      :unit="work.unit"
+      :model-value="box.minY"
+      :decimals="2"
+      :disabled="isFixed"
+      @update:model-value="placing.moveTo({ bottom: $event })"
+    />
+    <MeasureField
+      label="Turned"
+      kind="angle"
+      :model-value="now.rotation"
+      :least="-360"
+      :most="360"
+      :disabled="isFixed"
+      @update:model-value="placing.turnTo($event)"
+    />
     <p v-if="placing.heldFault.value || placing.refusal.value" class="warn" role="alert">
       {{ placing.heldFault.value || placing.refusal.value }}
     </p>
     <div v-if="!isFixed" class="buttons">
+      <template v-if="isHeld">
+        <el-button type="primary" size="small" :disabled="placing.heldFault.value !== ''" @click="placing.putDown()"
+          >Put it down</el-button
+        >
+        <el-button size="small" @click="placing.backOut()">Take it back</el-button>
+      </template>
       <el-button size="small" :disabled="turns.length < 2" @click="placing.turn(1)">Turn</el-button>
-      <el-button text size="small" @click="placing.drop()">Done</el-button>
+      <el-button v-if="!isHeld" text size="small" @click="placing.drop()">Done</el-button>
     </div>
   </section>
 </template>

@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef, type ComputedRef } from 'vue';
 import {
+  mayTurnTo,
   pieceFaults,
   shapeOf,
   turnPlaced,
@@ -8,8 +9,8 @@ import {
   type BoardView,
   type PlacedPiece,
 } from '@grain-fold/core/airframe';
-import { isInsideRegion, type Point } from '@grain-fold/core/geometry';
-import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { boundsOf, isInsideRegion, type Point } from '@grain-fold/core/geometry';
+import { formatAngle, formatLengthWithUnit, normaliseDegrees } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';
 
@@ -18,22 +19,28 @@ export interface PieceAddress {
   readonly board: number;
   readonly index: number;
 }
+/** Where a piece is being held, on which board. */
+interface Held {
+  readonly board: number;
+  readonly placed: PlacedPiece;
+}
 interface Drag {
-  readonly from: PieceAddress;
   readonly start: Point;
-  readonly original: PlacedPiece;
+  readonly from: Held;
 }
 
 /** How far a press may move before it is a drag, in mm. */
 const SLACK_MM = 1;
 
-/** Moving and turning placed pieces by hand. A place that overlaps is shown and refused. */
+/**
+ * Moving and turning placed pieces by hand. A piece is held while it is dragged, and after a turn or a typed place that does not fit;
+ * what is wrong with the place is shown meanwhile, and refused when the piece is put down.
+ */
 export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
   const work = useAirframe();
   const chosen = shallowRef<PieceAddress>();
   const drag = shallowRef<Drag>();
-  /** Where a piece is being held, on which board. */
-  const held = shallowRef<{ readonly board: number; readonly placed: PlacedPiece }>();
+  const held = shallowRef<Held>();
   const refusal = ref('');
 
   const chosenPiece = computed(() => chosen.value && boards.value[chosen.value.board]?.view.pieces[chosen.value.index]);
@@ -50,8 +57,8 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     const name = piece.piece.part.name;
     if (target.board.material !== piece.piece.part.material)
       return `${name} is cut from ${piece.piece.part.material}; board ${target.number} is ${target.board.material}.`;
-    if (!turnsOn(airframe, piece.piece, target.board).some((turn) => Math.abs(turn - placed.rotation) < 1e-6))
-      return `${name} may not lie at ${placed.rotation.toFixed(0)}° on board ${target.number}: its grain rule holds it.`;
+    if (!mayTurnTo(piece.piece, target.board, placed.rotation))
+      return `${name} may not lie at ${formatAngle(placed.rotation)} on board ${target.number}: its grain rule holds it.`;
     const isHome = from.board === board;
     const view: BoardView = isHome
       ? target
@@ -88,19 +95,30 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     return index >= 0 ? { board, index } : undefined;
   }
 
+  /** Where the chosen piece is: held, or where it lies. */
+  const where = (): Held | undefined =>
+    held.value ??
+    (chosen.value && chosenPiece.value && { board: chosen.value.board, placed: chosenPiece.value.placed });
+  function isOnHeld(p: Point): boolean {
+    const piece = chosenPiece.value,
+      on = held.value && boards.value[held.value.board];
+    if (!held.value || !piece || !on) return false;
+    const { outer, holes } = shapeOf(piece.piece, held.value.placed);
+    return isInsideRegion({ x: p.x - on.origin.x, y: p.y - on.origin.y }, outer, holes);
+  }
+
   function press(at: Point): void {
     refusal.value = '';
-    const address = pieceAt(at);
-    chosen.value = address;
-    drag.value = address && {
-      from: address,
-      start: at,
-      original: boards.value[address.board]!.view.pieces[address.index]!.placed,
-    };
+    if (!isOnHeld(at)) {
+      held.value = undefined;
+      chosen.value = pieceAt(at);
+    }
+    const from = where();
+    drag.value = from && { start: at, from };
   }
   function move(at: Point): void {
     if (!drag.value) return;
-    const { from, start, original } = drag.value;
+    const { from, start } = drag.value;
     if (!held.value && Math.hypot(at.x - start.x, at.y - start.y) < SLACK_MM) return;
     const target = boardAt(at) >= 0 ? boardAt(at) : from.board;
     const home = boards.value[from.board]!.origin,
@@ -108,18 +126,31 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     held.value = {
       board: target,
       placed: {
-        ...original,
-        x: original.x + at.x - start.x + home.x - origin.x,
-        y: original.y + at.y - start.y + home.y - origin.y,
+        ...from.placed,
+        x: from.placed.x + at.x - start.x + home.x - origin.x,
+        y: from.placed.y + at.y - start.y + home.y - origin.y,
       },
     };
   }
   function release(): void {
-    const where = held.value,
-      from = drag.value?.from;
+    if (!drag.value) return;
     drag.value = undefined;
+    putDown();
+  }
+  /** Puts the piece that is held down, or takes it back to where it lay and says why. */
+  function putDown(): void {
+    const now = held.value;
     held.value = undefined;
-    if (where && from) put(from, where.board, where.placed, 'Move');
+    if (now && chosen.value) put(chosen.value, now.board, now.placed, 'Move');
+  }
+  /** Lays the chosen piece another way: at once where it fits there; else it is held there, until it is put down. */
+  function lay(placed: PlacedPiece, word: 'Move' | 'Turn'): void {
+    const from = chosen.value,
+      board = where()?.board;
+    if (!from || board === undefined) return;
+    refusal.value = '';
+    if (held.value || faultOf(from, board, placed)) held.value = { board, placed };
+    else put(from, board, placed, word);
   }
 
   /** Puts a piece down, or refuses with the reason. */
@@ -148,26 +179,46 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
 
   function turn(step: 1 | -1): void {
     const piece = chosenPiece.value,
-      on = chosen.value && boards.value[chosen.value.board];
-    if (!piece || !on || !work.airframe || !chosen.value) return;
+      now = where(),
+      on = now && boards.value[now.board];
+    if (!piece || !on || !work.airframe) return;
     const turns = turnsOn(work.airframe, piece.piece, on.view.board);
-    const at = turns.findIndex((one) => Math.abs(one - piece.placed.rotation) < 1e-6);
-    if (turns.length < 2) return void (refusal.value = `${piece.piece.part.name} may lie only one way.`);
-    put(
-      chosen.value,
-      chosen.value.board,
-      turnPlaced(piece.piece, piece.placed, turns[(at + step + turns.length) % turns.length]!),
-      'Turn',
-    );
+    const { rotation } = now.placed;
+    if (turns.length < 2 && turns[0] === rotation)
+      return void (refusal.value = `${piece.piece.part.name} may lie only one way.`);
+    const next =
+      step > 0
+        ? (turns.find((one) => one > rotation + 1e-6) ?? turns[0]!)
+        : (turns.findLast((one) => one < rotation - 1e-6) ?? turns.at(-1)!);
+    turnTo(next);
+  }
+  /** Turns the chosen piece about its middle to an angle in degrees. */
+  function turnTo(degrees: number): void {
+    const piece = chosenPiece.value,
+      now = where();
+    if (piece && now) lay(turnPlaced(piece.piece, now.placed, normaliseDegrees(degrees)), 'Turn');
   }
   function nudge(dx: number, dy: number): void {
-    if (chosenPiece.value && chosen.value)
-      put(
-        chosen.value,
-        chosen.value.board,
-        { ...chosenPiece.value.placed, x: chosenPiece.value.placed.x + dx, y: chosenPiece.value.placed.y + dy },
-        'Move',
-      );
+    const now = where();
+    if (!now || !chosen.value) return;
+    const placed = { ...now.placed, x: now.placed.x + dx, y: now.placed.y + dy };
+    if (held.value) held.value = { ...now, placed };
+    else put(chosen.value, now.board, placed, 'Move');
+  }
+  /** Moves the chosen piece so that its left or lower edge lies at a place of the board, in mm. */
+  function moveTo({ left, bottom }: { readonly left?: number; readonly bottom?: number }): void {
+    const piece = chosenPiece.value,
+      now = where();
+    if (!piece || !now) return;
+    const box = boundsOf(shapeOf(piece.piece, now.placed).outer);
+    lay(
+      {
+        ...now.placed,
+        x: now.placed.x + (left === undefined ? 0 : left - box.minX),
+        y: now.placed.y + (bottom === undefined ? 0 : bottom - box.minY),
+      },
+      'Move',
+    );
   }
   /** Chooses the next or the previous piece over all boards. */
   function step(by: 1 | -1): void {
@@ -176,8 +227,16 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     );
     const at = all.findIndex(({ board, index }) => board === chosen.value?.board && index === chosen.value.index);
     refusal.value = '';
+    held.value = undefined;
     chosen.value =
       all.length === 0 ? undefined : all[at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length];
+  }
+  /** Takes a held piece back to where it lay; chooses none when none is held. */
+  function backOut(): void {
+    if (!held.value) return drop();
+    held.value = undefined;
+    drag.value = undefined;
+    refusal.value = '';
   }
   function drop(): void {
     drag.value = undefined;
@@ -185,6 +244,23 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     chosen.value = undefined;
     refusal.value = '';
   }
-  return { chosen, chosenPiece, held, heldFault, refusal, press, move, release, turn, nudge, step, drop };
+  return {
+    chosen,
+    chosenPiece,
+    held,
+    heldFault,
+    refusal,
+    press,
+    move,
+    release,
+    putDown,
+    turn,
+    turnTo,
+    nudge,
+    moveTo,
+    step,
+    backOut,
+    drop,
+  };
 }
 export type Placing = ReturnType<typeof usePlacing>;

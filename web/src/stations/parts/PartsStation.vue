@@ -9,6 +9,7 @@ import type { Snap } from '@grain-fold/core/paths';
 import type { Picked } from '@grain-fold/core/pointing';
 import { existsIn, expandPart, resolve } from '@grain-fold/core/resolve';
 import { arrowStep } from '../../keys/arrow-step.ts';
+import { wouldPress } from '../../keys/is-typing.ts';
 import { useKeys, useKeyTable } from '../../keys/use-keys.ts';
 import InTurn from '../../kit/InTurn.vue';
 import ToolButton from '../../kit/ToolButton.vue';
@@ -35,6 +36,7 @@ import { usePartEditing } from './use-part-editing.ts';
 import { featureOfTool, TOOLS, type Tool } from './drafting/part-tools.ts';
 import { useSelection, type Chosen } from './selection.ts';
 import { useDrafting } from './drafting/use-drafting.ts';
+import { useKeptDrawing } from './drafting/use-kept-drawing.ts';
 
 const work = useAirframe();
 const figures = useFigures();
@@ -83,6 +85,7 @@ const beneath = computed(() => {
 const pickedParts = computed(() => airframe.value.parts.filter(({ id }) => picked.value.includes(id)));
 const { choose, addPart, duplicatePart, removePart, movePart, copy, paste, mirror, removeChosen, nudge } =
   usePartEditing(part, selection, drafting);
+useKeptDrawing(part, drafting, choose);
 onBeforeUnmount(() => drafting.keep());
 watch(
   () => part.value?.id,
@@ -104,10 +107,15 @@ function startTool(tool: Tool): void {
   isFeatureMenuOpen.value = false;
   if (!part.value) return;
   drafting.keep();
-  drafting.start(drafting.tool.value === tool ? 'select' : tool);
+  drafting.start(tool);
   selection.chosen.value = undefined;
   work.message = '';
 }
+/** A tool's button takes it up or puts it down; its key only takes it up, so that a step told twice does no harm. */
+const pressTool = (tool: Tool): void => startTool(drafting.tool.value === tool ? 'select' : tool);
+const keyTool = (tool: Tool): void => {
+  if (drafting.tool.value !== tool) startTool(tool);
+};
 const startFeature = (kind: FeatureKind): void => startTool(`feature ${kind}`);
 /** Folds the part on the mat, or lays it flat again. */
 function toggleFolded(): void {
@@ -115,6 +123,10 @@ function toggleFolded(): void {
   drafting.start('select');
   isFolded.value = !isFolded.value && hasOutline.value;
   if (!hasOutline.value) work.message = 'Draw an outline first: then it can be folded.';
+}
+/** Standing a part is seen with what it stands on. */
+function showWhatItStandsOn(): void {
+  if (folding.extent.value === 'part') folding.extent.value = 'together';
 }
 /** What was picked on the folded model, which may be of another part. */
 async function pickFolded(partId: string, chosen: Chosen): Promise<void> {
@@ -145,17 +157,21 @@ const whileFlat =
   (act: (event: KeyboardEvent) => unknown) =>
   (event: KeyboardEvent): unknown =>
     !isFolded.value && act(event);
-/** Whether a key goes to a field with something in it, or to one that is not for the next point: its own undo is meant there. */
-const isTypedIn = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement && (target.value !== '' || !target.closest('[aria-label="Type the next point"]'));
 const whileDrawing =
   (act: (event: KeyboardEvent) => unknown) =>
   (event: KeyboardEvent): unknown =>
     drafting.isDrawing.value && act(event);
+/** A digit begins to type the next point; with another tool in hand it does not leave for a station unawares. */
+function typeFigure(event: KeyboardEvent): unknown {
+  if (drafting.isDrawing.value) return void entry.value?.focus(event.key);
+  if (drafting.tool.value === 'select') return false;
+  work.message = 'A digit goes to a station only when no tool is in hand: Esc first.';
+  return undefined;
+}
 /** Text chosen on the page is what is copied then. */
 const whileNoTextIsChosen = (act: () => void) => (): unknown => window.getSelection()?.toString() === '' && act();
 
-useKeyTable(TOOLS.map(({ key, tool }) => ({ key: key.toLowerCase(), handle: whileFlat(() => startTool(tool)) })));
+useKeyTable(TOOLS.map(({ key, tool }) => ({ key: key.toLowerCase(), handle: whileFlat(() => keyTool(tool)) })));
 useKeys('parts', {
   copy: whileNoTextIsChosen(copy),
   paste: whileNoTextIsChosen(paste),
@@ -173,9 +189,9 @@ useKeys('parts', {
   mirror,
 });
 useKeys('drawing', {
-  takeBack: whileDrawing(({ target }) => !isTypedIn(target) && drafting.takeBack()),
-  figure: whileDrawing((event) => void entry.value?.focus(event.key)),
-  type: whileDrawing(() => void entry.value?.focus()),
+  takeBack: whileDrawing(() => drafting.takeBack()),
+  figure: typeFigure,
+  type: whileDrawing((event) => !wouldPress(event) && void entry.value?.focus()),
   arc: whileDrawing(() => toggleRun('arc')),
   smooth: whileDrawing(() => toggleRun('cubic')),
 });
@@ -228,7 +244,7 @@ useKeys('drawing', {
               :has-outline="hasOutline"
               :is-back="isBack"
               :is-feature-menu-open="isFeatureMenuOpen"
-              @start="startTool"
+              @start="pressTool"
               @features="isFeatureMenuOpen = !isFeatureMenuOpen"
               @back="isBack = !isBack"
               @folded="toggleFolded"
@@ -301,6 +317,7 @@ useKeys('drawing', {
           :selection="selection"
           :view="folded"
           :is-folding="folding.isFolding.value"
+          @stood="showWhatItStandsOn"
         />
         <FoldDefaultsSection v-if="isFolded" />
         <StripSection v-if="part.contours.length === 0" :part="part" :thickness-mm="resolved.thicknessMm" />

@@ -19,6 +19,15 @@ jest.unstable_mockModule('./unsaved-edits.ts', () => ({
     },
   },
 }));
+const storage = new Map<string, unknown>();
+jest.unstable_mockModule('./history-storage.ts', () => ({
+  historyStorage: {
+    put: (key: string, value: unknown) => Promise.resolve(void storage.set(key, structuredClone(value))),
+    get: (key: string) => Promise.resolve(storage.get(key)),
+    getAll: (keys: readonly string[]) => Promise.resolve(keys.map((key) => storage.get(key))),
+    remove: (keys: readonly string[]) => Promise.resolve(keys.forEach((key) => storage.delete(key))),
+  },
+}));
 const { useAirframe } = await import('./airframe.ts');
 
 const start: Airframe = {
@@ -59,6 +68,7 @@ beforeEach(() => {
   jest.useFakeTimers({ doNotFake: ['performance', 'queueMicrotask'] });
   setActivePinia(createPinia());
   kept.clear();
+  storage.clear();
   saves = [];
   answer = undefined;
   globalThis.fetch = ((_: string, init: RequestInit) => {
@@ -240,6 +250,50 @@ test('unsaved edits found in the browser come back on the versions they were mad
   expect(saves[0]).toMatchObject({ parts: [{ id: 'a', basedOn: 1, value: { name: 'From before' } }] });
   store.undo();
   expect(store.airframe!.parts[0]!.name).toBe('Rib');
+});
+
+/** Closes the tab and opens the airframe in another, as the server then holds it. */
+async function opensAgain(served: OpenedAirframe) {
+  setActivePinia(createPinia());
+  const answering = globalThis.fetch;
+  globalThis.fetch = ((url: string, init: RequestInit) =>
+    init.method === 'GET' ? Promise.resolve(json(served)) : answering(url, init)) as typeof fetch;
+  const store = useAirframe();
+  await store.open('x');
+  return store;
+}
+
+test('the last hundred steps outlive a closed tab, those that were taken back too; another version has none', async () => {
+  const store = work();
+  for (let at = 1; at <= 105; at++) rename(store, `Rib ${at}`);
+  store.walk(-2);
+  await settle(600);
+  const now = store.airframe!;
+  const again = await opensAgain(opened(now, store.version));
+  expect(again.history.past).toHaveLength(100);
+  expect(again.redoLabel).toBe('Rename part');
+  again.walk(2);
+  expect(again.airframe!.parts[0]!.name).toBe('Rib 105');
+  again.walk(-102);
+  expect(again.airframe!.parts[0]!.name).toBe('Rib 3');
+  expect((await opensAgain(opened(now, store.version + 7))).undoLabel).toBeUndefined();
+});
+test('edits brought back come with their steps; edits that did arrive are not offered', async () => {
+  const store = work();
+  answer = () => {
+    throw new TypeError('no network');
+  };
+  rename(store, 'Rib 1');
+  rename(store, 'Rib 2');
+  await settle(600);
+  const again = await opensAgain(opened(start));
+  again.bringBack();
+  again.undo();
+  expect(again.airframe!.parts[0]!.name).toBe('Rib 1');
+  again.redo();
+  const arrived = await opensAgain(opened(again.airframe!, 2));
+  expect(arrived.found).toBeUndefined();
+  expect(arrived.history.past).toHaveLength(2);
 });
 
 test('an edit of several parts is one step, and none of it happens when one of them is refused', () => {

@@ -10,7 +10,9 @@ import { ApiError } from '../../api/client.ts';
 import { carriedOut, type CarriedOutAction } from './carried-out.ts';
 import { changesBetween, mergeEdits, type Settlement } from './changes.ts';
 import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
-import { NO_HISTORY, walked, withStep, type History } from './history.ts';
+import { NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
+import { historyKeeper, stepsAround } from './kept-history.ts';
+import { lookBack } from './look-back.ts';
 import { nextSaveState, retryAfterMs, type SaveEvent, type SaveState } from './save-state.ts';
 
 const SAVE_AFTER_MS = 500;
@@ -42,6 +44,8 @@ export const useAirframe = defineStore('airframe', () => {
   /** What was last changed, so that a view can tell an edit from a load. */
   const edits = ref(0);
 
+  const keeper = historyKeeper();
+  let foundHistory: History = NO_HISTORY;
   let base: Airframe | undefined;
   let versions: OpenedAirframe['versions'] = { settings: 0, parts: {}, boards: {}, nest: 0 };
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -63,9 +67,12 @@ export const useAirframe = defineStore('airframe', () => {
   async function open(id: string): Promise<void> {
     if (airframe.value?.id === id) return;
     await close();
-    adopt(await airframesApi.open(id));
-    const kept = await unsavedEdits.find(id);
-    found.value = kept && changesBetween(kept.base, kept.airframe, kept.versions, '') ? kept : undefined;
+    const opened = await airframesApi.open(id);
+    const before = await lookBack(opened, keeper);
+    adopt(opened);
+    if (!before.found) history.value = before.history;
+    found.value = before.found;
+    foundHistory = before.history;
   }
 
   async function close(): Promise<void> {
@@ -76,6 +83,7 @@ export const useAirframe = defineStore('airframe', () => {
     found.value = undefined;
   }
 
+  const stepFrom = (before: Airframe, label: string): Step => ({ id: freshId('s'), label, before });
   function commit(label: string, next: Airframe): void {
     const before = airframe.value;
     if (!before || next === before) return;
@@ -83,8 +91,7 @@ export const useAirframe = defineStore('airframe', () => {
     const names = kept.airframe.parts.filter(({ id }) => kept.partIds.includes(id)).map(({ name }) => name);
     history.value = withStep(
       history.value,
-      worded(names.length > 0 ? `${label}, inside sizes kept` : label, next.settings.unit),
-      before,
+      stepFrom(before, worded(names.length > 0 ? `${label}, inside sizes kept` : label, next.settings.unit)),
     );
     show(kept.airframe);
     if (names.length > 0) message.value = `The lines of ${listed(names)} moved with the board: inside sizes are kept.`;
@@ -102,16 +109,18 @@ export const useAirframe = defineStore('airframe', () => {
   function keepLocally(): void {
     const now = airframe.value;
     if (!now || !base) return;
-    unsavedEdits
-      .keep(now.id, {
+    Promise.all([
+      unsavedEdits.keep(now.id, {
         airframe: toRaw(now),
         base: toRaw(base),
         versions: toRaw(versions),
         at: new Date().toISOString(),
-      })
-      .catch(() => {
-        saveMessage.value = 'This browser keeps no edits of its own: wait for "saved" before you close the page.';
-      });
+        steps: stepsAround(history.value),
+      }),
+      keeper.write(now.id, history.value, now),
+    ]).catch(() => {
+      saveMessage.value = 'This browser keeps no edits of its own: wait for "saved" before you close the page.';
+    });
   }
 
   /** Steps back (below 0) or forward in the history at once: one state is shown and saved, whatever lies between. */
@@ -230,7 +239,9 @@ export const useAirframe = defineStore('airframe', () => {
       const isAll = airframe.value === now;
       happened({ kind: 'acknowledged', isAll });
       if (isAll) {
-        await unsavedEdits.forget(now.id).catch(() => undefined); // as above
+        // As above.
+        await keeper.acknowledge(now.id, receipt.version, stepsAround(history.value)).catch(() => undefined);
+        await unsavedEdits.forget(now.id).catch(() => undefined);
       } else {
         keepLocally();
         saveSoon(SAVE_AFTER_MS);
@@ -287,7 +298,8 @@ export const useAirframe = defineStore('airframe', () => {
     found.value = undefined;
     base = kept.base;
     versions = kept.versions;
-    if (current) history.value = withStep(NO_HISTORY, 'Bring back unsaved edits', current);
+    if (foundHistory.past.length > 0) history.value = foundHistory;
+    else if (current) history.value = withStep(NO_HISTORY, stepFrom(current, 'Bring back unsaved edits'));
     show(kept.airframe);
   }
   async function discardFound(): Promise<void> {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
-import { HISTORY_LIMIT, NO_HISTORY, walked, withStep, type History } from './history.ts';
+import { HISTORY_LIMIT, NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
 
 const state = (number: number): Airframe => ({
   id: 'a',
@@ -9,10 +9,14 @@ const state = (number: number): Airframe => ({
   parts: [],
   boards: [],
 });
+const step = (label: string, before: Airframe): Step => ({ id: label, label, before });
 const STATES = Array.from({ length: 30 }, (_, number) => state(number));
 /** A history that led from state 0 to state n. */
 const ledTo = (n: number): History =>
-  STATES.slice(0, n).reduce((history, before, index) => withStep(history, `step ${index + 1}`, before), NO_HISTORY);
+  STATES.slice(0, n).reduce(
+    (history, before, index) => withStep(history, step(`step ${index + 1}`, before)),
+    NO_HISTORY,
+  );
 
 test('walking anywhere and back gives the state that was there, by name', () => {
   fc.assert(
@@ -44,9 +48,9 @@ test('walking anywhere and back gives the state that was there, by name', () => 
 
 test('a new step ends what was taken back, and the oldest go beyond the limit', () => {
   const back = walked(ledTo(5), STATES[5]!, -2)!;
-  expect(withStep(back.history, 'other', back.now)).toMatchObject({ future: [], past: { length: 4 } });
+  expect(withStep(back.history, step('other', back.now))).toMatchObject({ future: [], past: { length: 4 } });
   let history = NO_HISTORY;
-  for (let step = 0; step < HISTORY_LIMIT + 5; step++) history = withStep(history, `step ${step}`, STATES[0]!);
+  for (let at = 0; at < HISTORY_LIMIT + 5; at++) history = withStep(history, step(`step ${at}`, STATES[0]!));
   expect(history.past).toHaveLength(HISTORY_LIMIT);
   expect(history.past[0]!.label).toBe('step 5');
 });

@@ -2,6 +2,7 @@ import type { Airframe } from '@grain-fold/core/airframe';
 
 /** One named step; airframes are immutable, so the state before it is a reference. */
 export interface Step {
+  readonly id: string;
   readonly label: string;
   readonly before: Airframe;
 }
@@ -17,8 +18,8 @@ export const HISTORY_LIMIT = 1000;
 export const NO_HISTORY: History = { past: [], future: [] };
 
 /** The history after a new step: what was taken back is gone, and so is the oldest beyond the limit. */
-export const withStep = ({ past }: History, label: string, before: Airframe): History => ({
-  past: [...past, { label, before }].slice(-HISTORY_LIMIT),
+export const withStep = ({ past }: History, step: Step): History => ({
+  past: [...past, step].slice(-HISTORY_LIMIT),
   future: [],
 });
 
@@ -35,8 +36,8 @@ export function walked(
   const taken = isBack ? past.slice(steps).reverse() : future.slice(0, steps);
   if (taken.length === 0) return undefined;
   let state = now;
-  const passed = taken.map(({ label, before }): Step => {
-    const step = { label, before: state };
+  const passed = taken.map(({ id, label, before }): Step => {
+    const step = { id, label, before: state };
     state = before;
     return step;
   });

@@ -1,6 +1,7 @@
 import { createStore, del, get, set } from 'idb-keyval';
 import type { OpenedAirframe } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
+import type { StepsAround } from './kept-history.ts';
 
 /** Edits that the server has not acknowledged, with the versions they were made from. */
 export interface UnsavedEdits {
@@ -8,6 +9,8 @@ export interface UnsavedEdits {
   readonly base: Airframe;
   readonly versions: OpenedAirframe['versions'];
   readonly at: string;
+  /** The steps of the history around them. */
+  readonly steps?: StepsAround;
 }
 
 const store = createStore('grain-fold', 'unsaved-edits');

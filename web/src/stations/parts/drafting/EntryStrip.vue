@@ -149,6 +149,7 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
 <template>
   <el-form
     class="strip figures on-mat"
+    data-next-point
     aria-label="Type the next point"
     @submit.prevent="enter"
     @keydown.esc.prevent.stop="drafting.backOut()"

@@ -3,9 +3,10 @@ import { distance, type Curve, type Point } from '@grain-fold/core/geometry';
 import { type OperationKind, operationDraft } from '@grain-fold/core/operations';
 import type { Part } from '@grain-fold/core/part';
 import { draftFault, type DraftSegment, type PathDraft } from '@grain-fold/core/paths';
-import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { defined, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { drawsPath, endsAfterTwo, mustClose, type Tool } from './part-tools.ts';
+import type { DrawnSoFar } from './kept-drawing.ts';
 import { nextRun, shapeDraft, smoothedRuns, type ArcWay, type DraftShape, type RunKind } from './draft-runs.ts';
 
 export interface Drafting {
@@ -31,6 +32,10 @@ export interface Drafting {
   readonly backOut: () => void;
   /** Takes back what was drawn last. @returns false when nothing was */
   readonly takeBack: () => boolean;
+  /** The path as far as it is drawn; undefined while it has no point. */
+  readonly soFar: ComputedRef<DrawnSoFar | undefined>;
+  /** Takes up a path that was drawn so far. */
+  readonly goOn: (drawn: DrawnSoFar) => void;
   /** Makes what is drawn so far into a step of the history, where it can stand: another tool or part is taken up. */
   readonly keep: () => void;
 }
@@ -165,6 +170,29 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     if (!takeBack()) start('select');
   }
 
+  const soFar = computed<DrawnSoFar | undefined>(() =>
+    points.value.length === 0
+      ? undefined
+      : {
+          tool: tool.value,
+          shape: shape.value,
+          points: points.value,
+          segments: segments.value,
+          runKind: runKind.value,
+          arcWay: arcWay.value,
+          ...defined({ arcVia: arcVia.value }),
+        },
+  );
+  function goOn(drawn: DrawnSoFar): void {
+    start(drawn.tool);
+    shape.value = drawn.shape;
+    points.value = drawn.points;
+    segments.value = drawn.segments;
+    runKind.value = drawn.runKind;
+    arcWay.value = drawn.arcWay;
+    arcVia.value = drawn.arcVia;
+  }
+
   function preview(pointer: Point | undefined): readonly Curve[] {
     const first = points.value[0];
     if (shape.value !== 'points') {
@@ -203,6 +231,8 @@ export function useDrafting(part: ComputedRef<Part | undefined>): Drafting {
     end,
     backOut,
     takeBack,
+    soFar,
+    goOn,
     keep,
   };
 }

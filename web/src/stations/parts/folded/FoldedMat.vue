@@ -45,24 +45,14 @@ const EXTENTS = [
   ['together', 'what it stands with'],
   ['airframe', 'whole airframe'],
 ] as const;
-/** A part is looked at as it is drawn, an airframe by its axes: aft runs to the right. */
-const VIEWS = computed(
-  () =>
-    [
-      ['corner', 35, 28],
-      ...(props.view.extent === 'part'
-        ? ([
-            ['front', 0, 0],
-            ['side', 90, 0],
-          ] as const)
-        : ([
-            ['from port', 0, 0],
-            ['from the nose', 90, 0],
-          ] as const)),
-      ['above', 0, 89],
-      ['below', 0, -89],
-    ] as const,
-);
+/** The same words for a part as it is drawn and for an airframe by its axes, of which aft runs to the right. */
+const VIEWS = [
+  ['corner', 35, 28, 'From the corner'],
+  ['side', 0, 0, 'From its side: an airframe from port'],
+  ['end', 90, 0, 'From its end: an airframe from the nose'],
+  ['above', 0, 89, 'From above'],
+  ['below', 0, -89, 'From below'],
+] as const;
 const look = (turnDegrees: number, heightDegrees: number): void => {
   viewpoint.value = { turnDegrees, heightDegrees };
 };
@@ -240,8 +230,9 @@ const stepName = computed(() =>
       <div class="views figures on-mat" role="group" aria-label="Views">
         <el-button
           link
-          v-for="[word, turn, rise] in VIEWS"
+          v-for="[word, turn, rise, hint] in VIEWS"
           :key="word"
+          :title="hint"
           :aria-pressed="viewpoint.turnDegrees === turn && viewpoint.heightDegrees === rise"
           @click="look(turn, rise)"
           class="bare"

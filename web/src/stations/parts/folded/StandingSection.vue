@@ -15,6 +15,7 @@ import CheckRow from '../../../kit/CheckRow.vue';
 
 /** Where the part stands: on which lines of other parts, or at which place of the airframe; and which edges of other parts it meets. */
 const props = defineProps<{ part: Part; selection: Selection; view?: FoldView; isFolding: boolean }>();
+const emit = defineEmits<{ stood: [] }>();
 const work = useAirframe();
 const whole = (part: Part): Part => expandPart(part, contextOf(work.airframe!, part));
 const linesOf = (part: Part | undefined): readonly StraightLine[] => (part ? straightLines(part, whole(part)) : []);
@@ -44,7 +45,7 @@ function stand(): void {
       : `${props.part.name} has no straight edge or line to stand by.`;
     return;
   }
-  work.run(props.part.id, {
+  const made = work.run(props.part.id, {
     name: 'addJoint',
     args: {
       joint: {
@@ -59,6 +60,7 @@ function stand(): void {
       },
     },
   });
+  if (made) emit('stood');
 }
 const change = (joint: Joint, changes: Partial<Joint>): void => {
   work.run(props.part.id, { name: 'changeJoint', args: { jointId: joint.id, changes } });

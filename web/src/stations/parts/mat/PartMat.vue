@@ -3,7 +3,10 @@ import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Fault } from '@grain-fold/core/checks';
 import {
   applyTransform,
+  boundsOf,
   distance,
+  growBounds,
+  joinBounds,
   mirrorX,
   svgPath,
   transformPath,
@@ -47,6 +50,8 @@ const emit = defineEmits<{ pointer: [at: Point, snapped: Snap, hovered: Picked |
 /** Room for the tools above the drawing, and for typed entry below it. */
 const TOP_ROOM_PX = 102;
 const BOTTOM_ROOM_PX = 96;
+/** Room around the first points of a part, for the next one. */
+const FIRST_POINT_ROOM_MM = 100;
 const work = useAirframe();
 const mat = ref<InstanceType<typeof MatCanvas>>();
 const hand = useMatHand({
@@ -67,11 +72,15 @@ const onScreen =
   (p: Point): Point =>
     toScreen(turned(p));
 const drawn = computed(() => (props.isBack ? backView(resolved.value) : resolved.value));
-const fitTo = computed(() =>
-  resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0
-    ? drawn.value.bounds
-    : (props.beneath?.resolved.bounds ?? emptyMat(props.part.symmetry)),
-);
+const fitTo = computed<Bounds>(() => {
+  const isDrawn = resolved.value.outer.length > 0 || resolved.value.openPaths.length > 0;
+  const points = props.drafting.points.value;
+  if (points.length > 0) {
+    const drafted = boundsOf(points.map(turned));
+    return isDrawn ? joinBounds([drawn.value.bounds, drafted]) : growBounds(drafted, FIRST_POINT_ROOM_MM);
+  }
+  return isDrawn ? drawn.value.bounds : (props.beneath?.resolved.bounds ?? emptyMat(props.part.symmetry));
+});
 /** What an empty mat shows: room for a first part, on both sides of its centre line. */
 function emptyMat(symmetry: Part['symmetry']): Bounds {
   const room = { minX: -20, minY: -20, maxX: 300, maxY: 200 };
@@ -84,6 +93,16 @@ watch(
   [() => props.part.id, () => props.isBack, () => props.part.symmetry?.along],
   () => requestAnimationFrame(() => mat.value?.fit()),
   { flush: 'post' },
+);
+
+// A point typed out of view is followed.
+watch(
+  () => props.drafting.points.value,
+  (points) => {
+    const last = points.at(-1);
+    const isClicked = last && pointer.value && distance(last, pointer.value) < 1e-6;
+    if (last && !isClicked && mat.value && !mat.value.isInView(turned(last))) void nextTick(() => mat.value?.fit());
+  },
 );
 
 const faulty = computed(() => new Set(props.faults.map(({ targetId }) => targetId).filter((id) => id !== undefined)));

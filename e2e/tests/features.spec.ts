@@ -137,6 +137,11 @@ test('variants: a part and a hole that only one has; mat, foam, pages and cut li
   await expect(dialog.getByRole('alert')).toContainText('a variant “four channels” already');
   await page.keyboard.press('Escape');
   await slip(page).getByRole('group', { name: 'Exists in' }).last().getByLabel('three channels').click();
+  // It must exist somewhere: the last tick is refused, and the box shows the truth at once.
+  const last = slip(page).getByRole('group', { name: 'Exists in' }).last().getByLabel('four channels');
+  await last.click();
+  await expect(page.getByRole('alert').filter({ hasText: 'at least one variant' })).toBeVisible();
+  await expect(last).toBeChecked();
   await choosePart(page, 'Wing');
   await slip(page)
     .getByRole('button', { name: /Servo opening/ })

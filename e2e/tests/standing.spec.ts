@@ -21,7 +21,6 @@ test('a wall stands on a floor: their square edges press, are bevelled by the me
   await standing.getByRole('button', { name: 'Stand it on another part' }).click();
   await choose(standing, 'on its', 'edge 1 · 200.0');
   await choose(standing, 'at that part’s', 'far skin');
-  await choose(page, 'Shown folded', 'what it stands with');
   await expect(folds(page)).toContainText('2 pieces of 2 parts stand together.');
   // The wall's foot and the floor's edge are both square: they share a bar of foam.
   await expect(folds(page)).toContainText(/Floor and Wall are 5\.00 mm in each other/);
@@ -88,7 +87,7 @@ test('a former leans on a mark: its foot presses, is bevelled by one click, gets
   await expect(standing).toContainText('Former stands on Floor on 29.80 mm of the 30.00 mm of its foot');
   await expect(stations(page)).toContainText(/Faults.*none/);
   // Places to measure between are chosen by name, with keys alone.
-  await choose(page, 'Shown folded', 'what it stands with');
+
   await choose(page, 'Section across', 'section across y');
   await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: 'measure' }).press('Enter');
   for (const [label, typed] of [

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TickBox from './TickBox.vue';
+
 /** Something that is so or is not. */
 defineProps<{ label: string; modelValue: boolean; disabled?: boolean }>();
 defineEmits<{ 'update:modelValue': [value: boolean] }>();
@@ -6,12 +8,11 @@ defineEmits<{ 'update:modelValue': [value: boolean] }>();
 
 <template>
   <div class="row">
-    <el-checkbox
+    <TickBox
+      :label="label"
       :model-value="modelValue"
       :disabled="disabled"
-      :validate-event="false"
-      @update:model-value="$emit('update:modelValue', $event === true)"
-      >{{ label }}</el-checkbox
-    >
+      @update:model-value="$emit('update:modelValue', $event)"
+    />
   </div>
 </template>

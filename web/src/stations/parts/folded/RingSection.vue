@@ -4,6 +4,7 @@ import type { FoldView, RingReport, ShownRingAnswer } from '@grain-fold/core/air
 import { CLOSED_MM, foldName, type SeamState } from '@grain-fold/core/folds';
 import { drawnId, lineName, type Part } from '@grain-fold/core/part';
 import { countOf, formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
+import TickBox from '../../../kit/TickBox.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { slowly } from '../../../workers/index.ts';
 
@@ -93,14 +94,13 @@ const nameOf = (seam: SeamState['seam']): string =>
       </p>
       <div v-if="ringFolds.length > 1" class="keeps" role="group" aria-label="Folds that keep their angle">
         <span>Keep as drawn</span>
-        <el-checkbox
+        <TickBox
           v-for="id in ringFolds"
           :key="id"
           :model-value="kept.includes(id)"
-          :validate-event="false"
-          @change="toggle(id)"
-          >{{ foldName(part, id) }}</el-checkbox
-        >
+          :label="foldName(part, id)"
+          @update:model-value="toggle(id)"
+        />
       </div>
       <article v-for="(answer, index) in report.answers" :key="index" class="answer">
         <img :src="pictureOf(answer)" :alt="`Folded as answer ${index + 1}`" />

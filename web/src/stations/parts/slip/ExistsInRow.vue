@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Part } from '@grain-fold/core/part';
+import TickBox from '../../../kit/TickBox.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 
 /** In which variants of the airframe a thing exists; nothing to say while the airframe has none. */
@@ -21,15 +22,13 @@ function toggle(name: string): void {
   <div v-if="all.length > 0" class="row exists" role="group" aria-label="Exists in">
     <span class="label">Exists in</span>
     <span class="names"
-      ><el-checkbox
+      ><TickBox
         v-for="name in all"
         :key="name"
         :model-value="isIn(name)"
-        :validate-event="false"
-        @change="toggle(name)"
-        >{{ name }}</el-checkbox
-      ></span
-    >
+        :label="name"
+        @update:model-value="toggle(name)"
+    /></span>
   </div>
 </template>
 

@@ -6,6 +6,7 @@ import type { Part } from '@grain-fold/core/part';
 import { countOf } from '@grain-fold/core/units';
 import MeasureField from '../../../../kit/MeasureField.vue';
 import TextRow from '../../../../kit/TextRow.vue';
+import TickBox from '../../../../kit/TickBox.vue';
 import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 
 /** Work on several chosen lines at once: one label, one angle, one set of variants, each in one step. */
@@ -62,15 +63,13 @@ function toggle(name: string): void {
       <div v-if="all.length > 0" class="row" role="group" aria-label="Exist in">
         <span class="label">Exist in</span>
         <span class="names"
-          ><el-checkbox
+          ><TickBox
             v-for="name in all"
             :key="name"
             :model-value="isIn(name)"
-            :validate-event="false"
-            @change="toggle(name)"
-            >{{ name }}</el-checkbox
-          ></span
-        >
+            :label="name"
+            @update:model-value="toggle(name)"
+        /></span>
       </div>
     </div>
   </section>

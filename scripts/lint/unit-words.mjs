@@ -6,7 +6,7 @@ const MAY_SAY = [
   // SVG has sizes in mm.
   /(^|\/)core\/src\/folds\/folded-faces\.ts$/,
   // Both bars stand on every page, in both units.
-  /(^|\/)core\/src\/pages\/page-ink\.ts$/,
+  /(^|\/)core\/src\/pages\/page-(bars|footer)\.ts$/,
   // Errors of the program itself, which no builder reads.
   /(^|\/)core\/src\/allowance\//,
   // The unit is chosen here, by its name.

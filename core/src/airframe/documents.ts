@@ -1,5 +1,5 @@
 import { cutListPages } from '../cutting/index.ts';
-import type { Ink, DocumentTitle } from '../ink/index.ts';
+import type { DocumentTitle, Ink } from '../ink/index.ts';
 import { pageInk, paperSize, PAPERS } from '../pages/index.ts';
 import type { Airframe } from './airframe.ts';
 import { cutListOf, pagesOf } from './figures.ts';
@@ -11,12 +11,14 @@ export interface PaperPage {
   readonly heightMm: number;
 }
 
-const titleOf = (airframe: Airframe, version: number, date: string): DocumentTitle => ({
-  airframe: airframe.name,
+/** What a document says about where it comes from. @param date as it is written */
+export const titleOf = ({ name, settings }: Airframe, version: number, date: string): DocumentTitle => ({
+  airframe: name,
   version,
-  scale: airframe.settings.scale,
+  scale: settings.scale,
   date,
-  unit: airframe.settings.unit,
+  unit: settings.unit,
+  ...((settings.variants ?? []).length > 0 ? { variant: settings.variant ?? 'every variant' } : {}),
 });
 
 /** The printed pages of an airframe at true size. @throws CoreError OUT_OF_RANGE when its page settings cannot print */

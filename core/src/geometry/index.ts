@@ -95,6 +95,7 @@ export {
   type Transform,
   applyTransform,
   compose,
+  inverse,
   isMirroring,
   mirrorX,
   mirrorY,

@@ -1,4 +1,4 @@
-import { radians } from '../units/index.ts';
+import { CoreError, radians } from '../units/index.ts';
 import type { Point } from './point.ts';
 
 /** Affine map: x' = a·x + c·y + e, y' = b·x + d·y + f. */
@@ -46,3 +46,18 @@ export const isMirroring = (t: Transform): boolean => t.a * t.d - t.b * t.c < 0;
 /** The map that carries `from` onto `origin` after turning by an angle about `from`. */
 export const rotationAbout = (centre: Point, angleDegrees: number): Transform =>
   compose(compose(translation(-centre.x, -centre.y), rotation(angleDegrees)), translation(centre.x, centre.y));
+
+/** The transform that takes everything back. @throws CoreError OUT_OF_RANGE when it flattens the plane to a line or a point */
+export function inverse({ a, b, c, d, e, f }: Transform): Transform {
+  const size = a * d - b * c;
+  if (Math.abs(size) < 1e-12)
+    throw new CoreError('OUT_OF_RANGE', 'A transform that flattens has no inverse.', { size });
+  return {
+    a: d / size,
+    b: -b / size,
+    c: -c / size,
+    d: a / size,
+    e: (c * f - d * e) / size,
+    f: (b * e - a * f) / size,
+  };
+}

@@ -7,10 +7,12 @@ export interface DocumentTitle {
   readonly version: number;
   readonly scale: number;
   readonly date: string;
+  /** The variant that it follows, or that it shows all of them; left out for an airframe that has none. */
+  readonly variant?: string;
   /** Unit that lengths are written in. */
   readonly unit: LengthUnit;
 }
 
-/** The version, when there is one, and the scale. */
-export const stateWords = ({ version, scale }: DocumentTitle): string =>
-  `${version > 0 ? `version ${version} · ` : ''}× ${scale.toFixed(3)}`;
+/** The version, when there is one, the scale, and the variant of an airframe that has several. */
+export const stateWords = ({ version, scale, variant }: DocumentTitle): string =>
+  [version > 0 ? `version ${version}` : [], `× ${scale.toFixed(3)}`, variant ?? []].flat().join(' · ');

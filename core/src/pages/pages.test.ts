@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { oracleRuns } from '../../test/oracle-runs.ts';
 import { after, boxSide, groove, made, plate, polygonPart, withLine } from '../../test/samples.ts';
 import { foldsInOrder } from '../folds/index.ts';
-import { applyTransform, boundsHeight, boundsWidth, distance, type Bounds, type Point } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsHeight,
+  boundsWidth,
+  distance,
+  distanceToRun,
+  isInside,
+  type Bounds,
+  type Point,
+} from '../geometry/index.ts';
 import type { Ink } from '../ink/index.ts';
 import type { Part } from '../part/index.ts';
 import { pageInk } from './page-ink.ts';
@@ -18,7 +27,14 @@ const plan = (parts: readonly Part[], changes: Partial<PageSettings> = {}): Page
     parts.map((part) => ({ part: made(part), pieces: 1 })),
     settings(changes),
   );
-const title = { airframe: 'Test', version: 3, scale: 1.2, date: '2026-01-02', unit: 'mm' as const };
+const title = {
+  airframe: 'Test',
+  version: 3,
+  scale: 1.2,
+  date: '2026-01-02',
+  unit: 'mm' as const,
+  variant: 'four channels',
+};
 const holds = (box: Bounds, p: Point, room = 0): boolean =>
   p.x >= box.minX - room && p.x <= box.maxX + room && p.y >= box.minY - room && p.y <= box.maxY + room;
 const sheetOf = (it: PagePlan, page: Page) => it.sheets.find(({ number }) => number === page.sheet)!;
@@ -202,7 +218,12 @@ describe('a printed page', () => {
     const tiled = it.pages.find(({ neighbours }) => neighbours.right !== undefined)!;
     const texts = inkOf(tiled).flatMap((ink) => (ink.kind === 'text' ? [ink.text] : []));
     expect(texts).toEqual(
-      expect.arrayContaining([tiled.name, `joins ${tiled.neighbours.right}`, 'Test', 'version 3 · × 1.200']),
+      expect.arrayContaining([
+        tiled.name,
+        `cut here, lay ${tiled.neighbours.right} under`,
+        'Test',
+        'version 3 · × 1.200 · four channels',
+      ]),
     );
     expect(texts.some((text) => text.startsWith('trench'))).toBe(false);
     const single = plan([withLine(plate(100, 60), [0, 30], [100, 30], groove())]);
@@ -217,6 +238,59 @@ describe('a printed page', () => {
     for (const page of it.pages)
       for (const ink of pageInk(it, page, title)) if (ink.kind === 'clip') expect(ink.box).toEqual(it.frame.window);
   });
+});
+
+test('every page of a tiled part names it, its hand and face, clear of cuts and seams, and says what to do at each edge', () => {
+  const wing = { ...withLine(plate(520, 420), [210, 0], [210, 420], groove()), name: 'Wing', handed: 'pair' as const };
+  const it = plan([wing], { overlapMm: 12 });
+  expect(it.pages.length).toBeGreaterThanOrEqual(6);
+  const [{ template, transform }] = it.sheets[0]!.placed as [(typeof it.sheets)[number]['placed'][number]];
+  const across = (x: number): [Point, Point] => [
+    applyTransform(transform, { x, y: 0 }),
+    applyTransform(transform, { x, y: 420 }),
+  ];
+  for (const page of it.pages) {
+    const inks = flat(pageInk(it, page, { ...title, unit: 'in' })).flatMap((ink) => (ink.kind === 'text' ? [ink] : []));
+    const { window } = it.frame;
+    const [name, words] = [
+      inks.find(({ text }) => text === 'Wing'),
+      inks.find(({ text }) => /port · face up/.test(text)),
+    ];
+    for (const ink of [name!, words!]) {
+      const half = (ink.text.length * ink.sizeMm * 0.45) / 2;
+      const at = (side: number): Point => ({
+        x: ink.at.x + side * half + page.view.minX - window.minX,
+        y: ink.at.y + page.view.minY - window.minY,
+      });
+      // On the part, and as far from its edges, its groove and the seams as its letters are wide.
+      for (const p of [at(-1), at(0), at(1)]) {
+        expect(
+          isInside(
+            p,
+            template.part.outer.map((q) => applyTransform(transform, q)),
+          ),
+        ).toBe(true);
+        for (const [from, to] of [across(0), across(210), across(520)])
+          expect(distanceToRun(p, from, to)).toBeGreaterThan(1);
+      }
+      const { left, right, above, below } = page.neighbours;
+      expect(at(-1).x - page.view.minX).toBeGreaterThan(left ? 12 : 0);
+      expect(page.view.maxX - at(1).x).toBeGreaterThan(right ? 12 : 0);
+      expect(at(0).y - page.view.minY).toBeGreaterThan(below ? 12 : 0);
+      expect(page.view.maxY - at(0).y).toBeGreaterThan(above ? 12 : 0);
+    }
+    const told = inks.map(({ text }) => text);
+    expect(told.some((text) => text.startsWith('Face of Wing · port'))).toBe(true);
+    for (const [side, other] of Object.entries(page.neighbours))
+      if (other)
+        expect(told).toContain(
+          side === 'right' || side === 'below' ? `cut here, lay ${other} under` : `lay this under ${other}`,
+        );
+    // Coordinates of the crosses in inches, in letters of 8 points at least: 1 pt is 25.4/72 mm.
+    const figures = inks.filter(({ text }) => /^-?\d+\.\d\d, -?\d+\.\d\d$/.test(text));
+    expect(figures.length).toBeGreaterThanOrEqual(4);
+    for (const { sizeMm } of figures) expect(sizeMm).toBeGreaterThanOrEqual((8 * 25.4) / 72);
+  }
 });
 
 test.each<[string, Partial<PageSettings>, string]>([

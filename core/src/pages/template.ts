@@ -6,6 +6,7 @@ import {
   roomiestPlace,
   type Bounds,
   type Point,
+  type Polygon,
 } from '../geometry/index.ts';
 import { traitsOf } from '../operations/index.ts';
 import { dimensionEnds } from '../part/index.ts';
@@ -30,42 +31,53 @@ export interface TemplateLabel {
   readonly box: Bounds;
 }
 
-const SIDE_WORDS = { single: '', port: ' · port', starboard: ' · starboard' } as const;
+/** Which hand of a pair a template is, in words. */
+export const SIDE_WORDS = { single: '', port: ' · port', starboard: ' · starboard' } as const;
 /** How much a page seam across a stroke is to be avoided. */
 const USUAL_SEAM_COST = 5;
 
 /** Width that a line of work takes from the room for a name, in mm. */
 const LINE_ROOM_MM = 0.6;
 
-const labelOf = memo(placeLabel, (pieces) => pieces);
+const labelOf = memo(
+  (part: ResolvedPart, pieces: number): TemplateLabel => {
+    const room = roomiestPlace(outlineRing(part), labelObstacles(part), 2);
+    return labelIn(labelWords({ part, pieces }), room.place, room.distance);
+  },
+  (pieces) => pieces,
+);
 
 /** The label of a template, in its roomiest place, no larger than fits there. */
 export const templateLabel = ({ part, pieces }: Template): TemplateLabel => labelOf(part, pieces);
 
-function placeLabel(part: ResolvedPart, pieces: number): TemplateLabel {
-  const words = [part.name, `${pieces} off${SIDE_WORDS[part.side]} · ${lengthText(part.thicknessMm)} ${part.material}`];
-  const areas = part.strokes.flatMap((stroke) => stroke.area);
-  const lines = part.strokes.flatMap(({ paths }) =>
-    paths.flatMap((path) => bandAlong(flattenOpenPath(path, 0.3), LINE_ROOM_MM)),
-  );
-  const room = roomiestPlace(flattenRing(part), [...part.holeRings, ...areas, ...lines], 2);
-  const longest = Math.max(...words.map((line) => worded(line, 'mm').length));
-  const sizeMm = Math.max(1.6, Math.min(3.4, (room.distance * 1.8) / (longest * 0.25)));
+/** What a template is called, how many pieces it is for, which hand and face it shows, and what it is cut from. */
+export const labelWords = ({ part, pieces }: Template): readonly string[] => [
+  part.name,
+  `${pieces} off${SIDE_WORDS[part.side]} · face up · ${lengthText(part.thicknessMm)} ${part.material}`,
+];
+
+/** A label about a place with so much room around it, in mm. */
+export function labelIn(lines: readonly string[], at: Point, roomMm: number): TemplateLabel {
+  const longest = Math.max(...lines.map((line) => worded(line, 'mm').length));
+  const sizeMm = Math.max(1.6, Math.min(3.4, (roomMm * 1.8) / (longest * 0.25)));
   const halfWidth = longest * sizeMm * 0.24,
     halfHeight = sizeMm * 1.3;
   return {
-    at: room.place,
-    lines: words,
+    at,
+    lines,
     sizeMm,
-    box: {
-      minX: room.place.x - halfWidth,
-      maxX: room.place.x + halfWidth,
-      minY: room.place.y - halfHeight,
-      maxY: room.place.y + halfHeight,
-    },
+    box: { minX: at.x - halfWidth, maxX: at.x + halfWidth, minY: at.y - halfHeight, maxY: at.y + halfHeight },
   };
 }
-const flattenRing = (part: ResolvedPart): readonly Point[] =>
+
+/** What a label keeps clear of: holes, the width of folds and cuts, and every line of work. */
+export const labelObstacles = memo((part: ResolvedPart): readonly Polygon[] => [
+  ...part.holeRings,
+  ...part.strokes.flatMap((stroke) => stroke.area),
+  ...part.strokes.flatMap(({ paths }) => paths.flatMap((path) => bandAlong(flattenOpenPath(path, 0.3), LINE_ROOM_MM))),
+]);
+/** The outline of a part, flattened as finely as paper needs. */
+export const outlineRing = (part: ResolvedPart): readonly Point[] =>
   part.outline ? flattenClosedPath(part.outline, 0.3) : part.outer;
 
 /** Every line of ink of a template, flattened for finding pages. */

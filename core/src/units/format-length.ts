@@ -46,3 +46,10 @@ export const formatMass = (grams: number, unit: LengthUnit = 'mm'): string => {
 };
 
 const withoutNegativeZero = (figure: string): string => (/^-0(\.0*)?$/.test(figure) ? figure.slice(1) : figure);
+
+/**
+ * A length as a plain decimal number of the unit, without its word: for columns and coordinates, where fractions would not line up.
+ * @param decimals of the unit's own number; a tenth of a millimetre or a thousandth of an inch when nothing is said
+ */
+export const decimalLength = (mm: number, unit: LengthUnit, decimals = unit === 'mm' ? 1 : 3): string =>
+  withoutNegativeZero((unit === 'mm' ? mm : mm / MM_PER_INCH).toFixed(decimals));

@@ -3,6 +3,7 @@ export { CoreError, type CoreErrorCode } from './core-error.ts';
 export { defined } from './defined.ts';
 export {
   countOf,
+  decimalLength,
   formatAngle,
   formatLength,
   formatLengthWithUnit,

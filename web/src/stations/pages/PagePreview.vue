@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs';
 import { computed } from 'vue';
+import { titleOf } from '@grain-fold/core/airframe';
 import { pageInk, type Page, type PagePlan } from '@grain-fold/core/pages';
 import InkDrawing from '../../pictures/InkDrawing.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -10,13 +11,7 @@ const props = defineProps<{ plan: PagePlan; page: Page }>();
 const work = useAirframe();
 const inks = computed(() =>
   work.airframe
-    ? pageInk(props.plan, props.page, {
-        airframe: work.airframe.name,
-        version: work.version,
-        scale: work.airframe.settings.scale,
-        date: dayjs().format('YYYY-MM-DD'),
-        unit: work.unit,
-      })
+    ? pageInk(props.plan, props.page, titleOf(work.airframe, work.version, dayjs().format('YYYY-MM-DD')))
     : [],
 );
 </script>

@@ -128,7 +128,7 @@ const neighbours = computed(() =>
           <h1>{{ isOld ? '~' : '' }}{{ plan ? countOf(plan.pages.length, 'page') : '– pages' }} of {{ paperWord }}</h1>
           <p>
             {{ countOf(plan?.sheets.length ?? 0, 'sheet') }} ·
-            {{ saved > 0 ? `${saved} empty pages left out` : 'no empty pages' }} · ×
+            {{ saved > 0 ? `${countOf(saved, 'empty page')} left out` : 'no empty pages' }} · ×
             {{ work.airframe?.settings.scale.toFixed(3) }}
           </p>
         </div>

@@ -1,6 +1,7 @@
 import fs from 'node:fs/promises';
 import { cutListDocument, cutListOf } from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
+import { worded } from '@grain-fold/core/units';
 import type { CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
 import type { CommandOutcome } from './outcome.ts';
@@ -14,15 +15,19 @@ export async function cutlist(file: string, options: CliOptions): Promise<Comman
     options.format ?? (options.out?.endsWith('.pdf') ? 'pdf' : options.out?.endsWith('.csv') ? 'csv' : 'json');
   const list = cutListOf(airframe);
   if (format === 'json') {
-    const parts = list.parts.map(({ part, quantity, boards, works }) => ({
+    const parts = list.parts.map(({ part, quantity, boards, acrossMm, upMm, lines, folds, joins }) => ({
       part: part.name,
       group: part.group,
       side: part.side,
       quantity,
       material: part.material,
       thicknessMm: part.thicknessMm,
+      acrossMm,
+      upMm,
       boards,
-      works,
+      lines,
+      folds,
+      joins: joins.map((words) => worded(words, airframe.settings.unit)),
     }));
     return { exit: 'OK', result: { airframe: airframe.name, totals: list.totals, parts } };
   }

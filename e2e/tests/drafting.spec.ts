@@ -126,13 +126,14 @@ test('holes, pockets, creases and trenches by pointer; work on the back is grey;
     'crease',
     'on the back',
     'pocket',
-    '2.5 mm deep',
+    '2.5 mm',
+    '10.0 mm',
     'cut through',
     'hole',
     'control hinge',
     '±30°',
     'open slit',
-    '4.5 mm deep',
+    '4.5 mm',
   ])
     await expect(list).toContainText(text);
 });

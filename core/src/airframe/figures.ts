@@ -5,6 +5,7 @@ import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
 import { seamsOfAirframe } from './assembled.ts';
+import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
 import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
@@ -96,7 +97,13 @@ export function slowFigures(airframe: Airframe): SlowFigures {
 
 /** The cut list of an airframe, board by board when its nest still fits. */
 export function cutListOf(airframe: Airframe): CutList {
-  const pieces = piecesOfAirframe(airframe);
+  const drawn = new Map(airframe.parts.map((part) => [part.id, part]));
+  const pieces = piecesOfAirframe(airframe).map(({ id, part, quantity }) => ({
+    id,
+    part,
+    quantity,
+    ...relationsOf(airframe, drawn.get(part.id)!, part),
+  }));
   if (!airframe.nest || !isNestCurrent(airframe)) return cutList(pieces, []);
   const boards = boardViews(airframe, airframe.nest).map(({ board, pieces: placed }) => {
     const counts = new Map<string, number>();

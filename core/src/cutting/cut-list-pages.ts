@@ -1,18 +1,21 @@
-import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import { boundsHeight, boundsWidth, translation } from '../geometry/index.ts';
+import type { OperationKind } from '../operations/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
+import { countOf, formatLengthWithUnit, formatRunLength, worded, type LengthUnit } from '../units/index.ts';
 import {
   legendSample,
+  legendWords,
   lineInk,
-  textInk,
-  type Ink,
+  moveInk,
   partPicture,
   stateWords,
+  textInk,
   type DocumentTitle,
-  legendWords,
+  type Ink,
 } from '../ink/index.ts';
-import { traitsOf, type OperationKind } from '../operations/index.ts';
-import type { ResolvedPart } from '../resolve/index.ts';
-import { countOf, formatAngle, formatLengthWithUnit, formatRunLength, type LengthUnit } from '../units/index.ts';
-import type { CutList, CutPart, CutWork } from './cut-list.ts';
+import type { CutList, CutPart } from './cut-list.ts';
+import { titleRow, workRow, wrapped, type SetRow } from './cut-table.ts';
+import { CUT_COLUMN_NOTES, orderWords, sizeWords } from './cut-words.ts';
 
 /** Size of the paper that the list is set on, in mm. */
 export interface ListPaper {
@@ -21,68 +24,77 @@ export interface ListPaper {
 }
 
 const MARGIN_MM = 14;
-const PICTURE = { widthMm: 46, heightMm: 24 } as const;
+const PICTURE = { widthMm: 58, heightMm: 30 } as const;
 const LINE_MM = 4.2;
+/** Letters of running text of 3 mm in a line of so many mm. */
+const lettersIn = (widthMm: number): number => Math.floor(widthMm / 1.4);
 
-/** One line of work in words: `mitre groove, face, 2 × 90°, blade 45°, mouth 10.0 mm, 412.0 mm`. */
-export function workWords(work: CutWork, unit: LengthUnit): string {
-  const words = [work.words];
-  if (work.face !== 'through') words.push(`on the ${work.face}`);
-  if (work.count > 1) words.push(`${work.count} off`);
-  const cutting = work.kind === 'outline' || work.kind === 'holes' ? undefined : traitsOf(work.kind).cutting;
-  if (cutting?.angleWords && work.angleDegrees !== undefined) words.push(cutting.angleWords(work.angleDegrees));
-  if (work.bladeDegrees !== undefined) words.push(`blade ${formatAngle(work.bladeDegrees)}`);
-  if (work.widthMm !== undefined) words.push(`${cutting?.widthWord} ${formatLengthWithUnit(work.widthMm, unit)}`);
-  if (work.depthMm !== undefined) words.push(`${formatLengthWithUnit(work.depthMm, unit)} deep`);
-  words.push(`${formatLengthWithUnit(work.lengthMm, unit)} long`);
-  if (work.glueMl !== undefined) words.push(`glue ${work.glueMl.toFixed(1)} ml`);
-  return words.join(', ');
-}
-
-/** The cut list set on pages, each part with its picture in the line code. */
-export function cutListPages(list: CutList, title: DocumentTitle, paper: ListPaper): readonly (readonly Ink[])[] {
-  const { unit } = title;
+/** Rows set one below the other on as many pages as they take. */
+function flow(title: DocumentTitle, paper: ListPaper) {
   const pages: Ink[][] = [];
-  let page: Ink[] = [];
   let y = 0;
   const open = (): void => {
-    page = [...heading(title, paper, pages.length + 1)];
-    pages.push(page);
+    pages.push([...heading(title, paper, pages.length + 1)]);
     y = paper.heightMm - MARGIN_MM - 14;
   };
-  const room = (height: number): void => {
-    if (y - height < MARGIN_MM) open();
-  };
   open();
-  for (const ink of summary(list, unit)) {
-    page.push(textInk({ x: MARGIN_MM, y }, ink, 3.4, { weight: 'figure' }));
-    y -= 5;
-  }
-  y -= 2;
-  for (const board of list.boards) {
+  return {
+    pages,
+    /** Opens a page when what comes does not fit on this one, and would on an empty one. @returns whether it did */
+    keep: (heightMm: number): boolean => {
+      const isFull = y - heightMm < MARGIN_MM && y < paper.heightMm - MARGIN_MM - 14;
+      if (isFull) open();
+      return isFull;
+    },
+    set: ({ inks, heightMm }: SetRow): void => {
+      if (y - heightMm < MARGIN_MM) open();
+      const down = translation(0, y);
+      pages.at(-1)!.push(...inks.map((ink) => moveInk(ink, down)));
+      y -= heightMm;
+    },
+  };
+}
+
+/** The cut list set on pages, each part with its picture in the line code and every line of work in titled columns. */
+export function cutListPages(list: CutList, title: DocumentTitle, paper: ListPaper): readonly (readonly Ink[])[] {
+  const { unit } = title;
+  const width = paper.widthMm - 2 * MARGIN_MM;
+  const { pages, keep, set } = flow(title, paper);
+  for (const words of summary(list, unit))
+    for (const line of wrapped(words, lettersIn(width)))
+      set({ inks: [textInk({ x: MARGIN_MM, y: -3.4 }, line, 3.2, { weight: 'figure' })], heightMm: 4.6 });
+  set({ inks: [], heightMm: 2 });
+  for (const { number, label, parts } of list.boards) {
     const names = wrapped(
-      board.parts
+      parts
         .map(({ part, quantity }) => `${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}`)
         .join(', '),
-      95,
+      lettersIn(width),
     );
-    room(6 + names.length * LINE_MM);
-    page.push(textInk({ x: MARGIN_MM, y }, `Board ${board.number} · ${board.label}`, 3.6, { weight: 'bold' }));
-    names.forEach((line, index) => page.push(textInk({ x: MARGIN_MM, y: y - (index + 1) * LINE_MM }, line, 3)));
-    y -= 6 + names.length * LINE_MM;
+    set({
+      inks: [
+        textInk({ x: MARGIN_MM, y: -3.6 }, `Board ${number} · ${label}`, 3.6, { weight: 'bold' }),
+        ...names.map((line, index) => textInk({ x: MARGIN_MM, y: -3.6 - (index + 1) * LINE_MM }, line, 3)),
+      ],
+      heightMm: 6 + names.length * LINE_MM,
+    });
   }
   for (const part of list.parts) {
-    const height = Math.max(
-      pictureHeight(part.part) + 4,
-      12 + (part.works.length + (part.folds.length > 1 ? 1 : 0)) * LINE_MM,
-    );
-    room(height);
-    page.push(...partBlock(part, unit, y, paper));
-    y -= height;
+    const head = partHead(part, unit, width);
+    const titles = titleRow(MARGIN_MM, width);
+    const rows = part.lines.map((line) => workRow(line, unit, MARGIN_MM, width));
+    keep([head, titles, ...rows].reduce((sum, { heightMm }) => sum + heightMm, 0));
+    set(head);
+    set(titles);
+    for (const row of rows) {
+      // Columns that go on overleaf are titled again there.
+      if (keep(row.heightMm)) set(titles);
+      set(row);
+    }
+    set({ inks: [], heightMm: 3 });
   }
   const kinds = [...new Set(list.parts.flatMap((part) => part.part.strokes.map((stroke) => stroke.kind)))];
-  room(8 + kinds.length * 5);
-  page.push(...legend(kinds, y - 4));
+  set({ inks: legend(kinds), heightMm: 8 + kinds.length * 5 });
   return pages;
 }
 
@@ -110,8 +122,12 @@ export function placedWords({ totals: { pieces }, boards, unplaced }: CutList): 
 function summary(list: CutList, unit: LengthUnit): readonly string[] {
   const { totals } = list;
   const length = (mm: number): string => formatRunLength(mm, unit);
+  const boards = [
+    ...new Set(list.parts.map(({ part }) => `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}`)),
+  ];
   return [
-    `${placedWords(list)} · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)}${totals.tapeMm > 0 ? ` · tape on folds ${length(totals.tapeMm)}` : ''} · ${totals.pockets} pockets`,
+    `${placedWords(list)} · cut through ${length(totals.throughMm)} · grooves ${length(totals.grooveMm)} · bevels ${length(totals.bevelMm)} · trenches ${length(totals.trenchMm)}${totals.tapeMm > 0 ? ` · tape on folds ${length(totals.tapeMm)}` : ''} · ${countOf(totals.pockets, 'pocket')}`,
+    ...(boards.length > 0 ? [`Boards as measured: ${boards.join(', ')}. ${CUT_COLUMN_NOTES}`] : []),
     ...list.unplaced.map(
       ({ part, quantity, words }) =>
         `No place: ${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}. ${words}`,
@@ -122,59 +138,42 @@ function summary(list: CutList, unit: LengthUnit): readonly string[] {
   ];
 }
 
-function partBlock(
-  { part, quantity, boards, works, folds }: CutPart,
-  unit: LengthUnit,
-  top: number,
-  paper: ListPaper,
-): readonly Ink[] {
+/** A part's picture with its name, size and number, what it is joined to and the order of its folds. */
+function partHead(cut: CutPart, unit: LengthUnit, width: number): SetRow {
+  const { part, quantity, boards, folds, joins } = cut;
   const textX = MARGIN_MM + PICTURE.widthMm + 6;
   const side = part.side === 'single' ? '' : ` · ${part.side}`;
   const where = boards.length > 0 ? ` · board ${boards.join(', ')}` : '';
-  return [
-    lineInk({ x: MARGIN_MM, y: top + 2 }, { x: paper.widthMm - MARGIN_MM, y: top + 2 }, 0.1),
+  const told = [...(folds.length > 1 ? [`${orderWords(folds)}.`] : []), ...joins.map((words) => worded(words, unit))]
+    .flatMap((words) => wrapped(words, lettersIn(width - PICTURE.widthMm - 6)))
+    .map((line, index) => textInk({ x: textX, y: -17 - index * LINE_MM }, line, 3));
+  const inks = [
+    lineInk({ x: MARGIN_MM, y: -1 }, { x: MARGIN_MM + width, y: -1 }, 0.1),
     ...partPicture(part, {
       minX: MARGIN_MM + 1,
       maxX: MARGIN_MM + PICTURE.widthMm,
-      minY: top - pictureHeight(part),
-      maxY: top,
+      minY: -3 - pictureHeight(part),
+      maxY: -3,
     }),
-    textInk({ x: textX, y: top - 3.4 }, `${part.name}${side}`, 3.8, { weight: 'bold' }),
-    textInk({ x: paper.widthMm - MARGIN_MM, y: top - 3.4 }, `${quantity} off`, 3.8, { weight: 'bold', align: 'right' }),
+    textInk({ x: textX, y: -6.4 }, `${part.name}${side}`, 3.8, { weight: 'bold' }),
+    textInk({ x: MARGIN_MM + width, y: -6.4 }, `${quantity} off`, 3.8, { weight: 'bold', align: 'right' }),
     textInk(
-      { x: textX, y: top - 7.6 },
-      `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}${where}`,
-      2.9,
+      { x: textX, y: -11.2 },
+      `${sizeWords(cut, unit)} · ${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}${where}`,
+      3,
       { weight: 'figure' },
     ),
-    ...(folds.length > 1 ? [textInk({ x: textX, y: top - 12 - works.length * LINE_MM }, orderWords(folds), 3)] : []),
-    ...works.map((work, index) => textInk({ x: textX, y: top - 12 - index * LINE_MM }, workWords(work, unit), 3)),
+    ...told,
   ];
-}
-
-/** The folds in their order in one line, cut short where it would run off the page. */
-export function orderWords(folds: readonly string[]): string {
-  const words = `fold ${folds.map((name, index) => `${index + 1} ${name}`).join(', ')}`;
-  return words.length > 95 ? `${words.slice(0, 94)}…` : words;
+  return { inks, heightMm: Math.max(pictureHeight(part) + 6, 15 + told.length * LINE_MM) };
 }
 
 /** As tall as the part needs at the picture's width, up to the most a picture may have. */
 const pictureHeight = ({ bounds }: ResolvedPart): number =>
   Math.min(PICTURE.heightMm, Math.max(4, (PICTURE.widthMm * boundsHeight(bounds)) / Math.max(1, boundsWidth(bounds))));
 
-function legend(kinds: readonly OperationKind[], top: number): readonly Ink[] {
-  return kinds.flatMap((kind, index) => [
-    ...legendSample(kind, { x: MARGIN_MM, y: top - index * 5 }),
-    textInk({ x: MARGIN_MM + 13, y: top - index * 5 - 1 }, legendWords(kind), 3),
+const legend = (kinds: readonly OperationKind[]): readonly Ink[] =>
+  kinds.flatMap((kind, index) => [
+    ...legendSample(kind, { x: MARGIN_MM, y: -4 - index * 5 }),
+    textInk({ x: MARGIN_MM + 13, y: -5 - index * 5 }, legendWords(kind), 3),
   ]);
-}
-
-/** Breaks a text at spaces into lines of at most so many letters. */
-function wrapped(text: string, letters: number): readonly string[] {
-  return text.split(' ').reduce<string[]>((lines, word) => {
-    const last = lines.at(-1);
-    if (last !== undefined && last.length + word.length + 1 <= letters)
-      return [...lines.slice(0, -1), `${last} ${word}`];
-    return [...lines, word];
-  }, []);
-}

@@ -1,7 +1,8 @@
 import { foldNamesInOrder } from '../folds/index.ts';
-import { pathLength } from '../geometry/index.ts';
-import { traitsOf, type BoardFace, type OperationKind, type Stroke } from '../operations/index.ts';
+import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import { traitsOf, type OperationKind } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
+import { linesOf, type CutLine } from './cut-lines.ts';
 
 /** Pieces cut from one drawing, on one side of the airframe. */
 export interface CutPiece {
@@ -11,27 +12,25 @@ export interface CutPiece {
   readonly boards: readonly number[];
 }
 
-/** One kind of work on a part, its like lines added up. All lengths in mm, angles in degrees. */
-export interface CutWork {
-  readonly kind: OperationKind | 'outline' | 'holes';
-  readonly words: string;
-  readonly face: BoardFace | 'through';
-  readonly count: number;
-  readonly lengthMm: number;
-  readonly widthMm?: number;
-  readonly depthMm?: number;
-  /** Fold or bevel angle. */
-  readonly angleDegrees?: number;
-  /** Tilt of the blade from upright. */
-  readonly bladeDegrees?: number;
-  /** Glue that fills what a groove leaves open when it is folded, in ml. */
-  readonly glueMl?: number;
-}
-
 /** One part of the cut list. */
 export interface CutPart extends CutPiece {
-  readonly works: readonly CutWork[];
-  /** Its folds in the order to fold them. */ readonly folds: readonly string[];
+  /** The rectangle round it, in mm. */
+  readonly acrossMm: number;
+  readonly upMm: number;
+  readonly lines: readonly CutLine[];
+  /** Its folds in the order to fold them. */
+  readonly folds: readonly string[];
+  /** What it stands on, what stands on it, and the edges that are glued to others: one sentence each, lengths as marks. */
+  readonly joins: readonly string[];
+}
+
+/** A shape to cut, how often, and what the airframe tells of it. */
+export interface PieceToCut {
+  readonly part: ResolvedPart;
+  readonly quantity: number;
+  /** What each of its holes is for. */
+  readonly holeWords?: readonly string[];
+  readonly joins?: readonly string[];
 }
 
 /** Lengths in mm of all work on a set of parts, by what is done. */
@@ -75,68 +74,6 @@ export interface CutBoard {
   readonly pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[];
 }
 
-/** All work on a part, cuts through first, then face before back. */
-export function worksOf(part: ResolvedPart): readonly CutWork[] {
-  const works = new Map<string, CutWork>();
-  for (const stroke of part.strokes) {
-    const work = workOf(stroke, part.thicknessMm);
-    const key = [work.kind, work.face, work.angleDegrees, work.widthMm?.toFixed(2), work.depthMm, work.words].join('/');
-    const known = works.get(key);
-    works.set(
-      key,
-      known
-        ? {
-            ...known,
-            count: known.count + work.count,
-            lengthMm: known.lengthMm + work.lengthMm,
-            ...(work.glueMl === undefined ? {} : { glueMl: (known.glueMl ?? 0) + work.glueMl }),
-          }
-        : work,
-    );
-  }
-  const outlineMm = part.outline ? pathLength(part.outline) : 0;
-  const orderOf = ({ kind }: CutWork): number =>
-    kind === 'outline' || kind === 'holes' ? -1 : traitsOf(kind).cutting.order;
-  return [
-    { kind: 'outline', words: 'outline', face: 'through', count: 1, lengthMm: outlineMm },
-    ...(part.holes.length > 0
-      ? [
-          {
-            kind: 'holes' as const,
-            words: part.holes.length === 1 ? 'hole' : 'holes',
-            face: 'through' as const,
-            count: part.holes.length,
-            lengthMm: part.outlineLengthMm - outlineMm,
-          },
-        ]
-      : []),
-    ...[...works.values()].sort((a, b) => orderOf(a) - orderOf(b) || (a.face < b.face ? 1 : -1)),
-  ];
-}
-
-/** What a stroke is in words: `open slit, hatch`, `mark: former 2`, `mitre groove, 45° tool, cut through, taped`. */
-function wordsOf({ kind, label, isTaped }: Stroke, details: string | undefined): string {
-  const { words, wordsBeforeLabel } = traitsOf(kind).cutting;
-  if (label && wordsBeforeLabel) return `${wordsBeforeLabel} ${label}`;
-  return [words, label, details, isTaped ? 'cut through, taped' : ''].filter(Boolean).join(', ');
-}
-
-function workOf(stroke: Stroke, thicknessMm: number): CutWork {
-  const { cutting } = traitsOf(stroke.kind);
-  const { words, ...details } = cutting.details?.(stroke, thicknessMm) ?? {};
-  return {
-    kind: stroke.kind,
-    words: wordsOf(stroke, words),
-    face: cutting.isThrough ? 'through' : stroke.face,
-    count: stroke.paths.length,
-    lengthMm: stroke.lengthMm,
-    angleDegrees: stroke.angleDegrees,
-    depthMm: stroke.depthMm,
-    ...(cutting.widthWord ? { widthMm: stroke.widthMm } : {}),
-    ...details,
-  };
-}
-
 /** Sums over pieces, each part's work as often as it is cut. */
 export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[]): CutTotals {
   const lengthOf = (kind: OperationKind): number =>
@@ -177,7 +114,7 @@ export function cutTotals(pieces: readonly { readonly part: ResolvedPart; readon
  * @param unplaced what those boards do not hold
  */
 export function cutList(
-  pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[],
+  pieces: readonly PieceToCut[],
   boards: readonly CutBoard[],
   unplaced: readonly UnplacedPiece[] = [],
 ): CutList {
@@ -185,11 +122,15 @@ export function cutList(
     boards.flatMap((board, index) => (board.pieces.some((piece) => isSame(piece.part, part)) ? [index + 1] : []));
   const parts = pieces
     .filter(({ part }) => part.outer.length > 0)
-    .map((piece): CutPart => ({
-      ...piece,
-      boards: holds(piece.part),
-      works: worksOf(piece.part),
-      folds: foldNamesInOrder(piece.part),
+    .map(({ part, quantity, holeWords, joins = [] }): CutPart => ({
+      part,
+      quantity,
+      boards: holds(part),
+      acrossMm: boundsWidth(part.bounds),
+      upMm: boundsHeight(part.bounds),
+      lines: linesOf(part, holeWords),
+      folds: foldNamesInOrder(part),
+      joins,
     }));
   return {
     parts,

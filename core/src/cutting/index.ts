@@ -1,11 +1,14 @@
 export { cutListCsv } from './cut-list-csv.ts';
 export { cutListPages, placedWords } from './cut-list-pages.ts';
+export { type Blade, type CutLine, linesOf } from './cut-lines.ts';
 export {
   type CutList,
   type CutPart,
   type CutTotals,
-  type CutWork,
+  type PieceToCut,
   type UnplacedPiece,
   cutList,
   cutTotals,
 } from './cut-list.ts';
+export { type CutPlace, placeWords } from './cut-place.ts';
+export { CUT_COLUMNS, CUT_COLUMN_NOTES, type CutCells, cutCells, orderWords, sizeWords } from './cut-words.ts';

@@ -1,4 +1,13 @@
-import type { Bounds, Path, Point, Transform } from '../geometry/index.ts';
+import {
+  applyTransform,
+  boundsOf,
+  transformPath,
+  type Bounds,
+  type Path,
+  type Point,
+  type Transform,
+} from '../geometry/index.ts';
+import { degrees } from '../units/index.ts';
 import { transformMark, type LineMark } from '../marks/index.ts';
 
 /** Something printed, in mm from the lower left corner of the paper, y up. */
@@ -100,3 +109,28 @@ export const textInk = (
   sizeMm: number,
   options: Partial<Extract<Ink, { kind: 'text' }>> = {},
 ): Ink => ({ kind: 'text', at, text, sizeMm, weight: 'text', align: 'left', angleDegrees: 0, tone: 'ink', ...options });
+
+/** Ink moved, or turned and moved. A transform that stretches or mirrors is none for ink: letters would be. */
+export function moveInk(ink: Ink, t: Transform): Ink {
+  switch (ink.kind) {
+    case 'text':
+      return {
+        ...ink,
+        at: applyTransform(t, ink.at),
+        angleDegrees: ink.angleDegrees + degrees(Math.atan2(t.b, t.a)),
+      };
+    case 'disc':
+      return { ...ink, at: applyTransform(t, ink.at) };
+    case 'path':
+      return { ...ink, path: transformPath(t, ink.path) };
+    case 'clip':
+      return {
+        ...ink,
+        box: boundsOf([
+          applyTransform(t, { x: ink.box.minX, y: ink.box.minY }),
+          applyTransform(t, { x: ink.box.maxX, y: ink.box.maxY }),
+        ]),
+        inks: ink.inks.map((one) => moveInk(one, t)),
+      };
+  }
+}

@@ -68,6 +68,8 @@ export const bevel: OperationTraits<Bevel> = {
     order: 70,
     words: 'edge bevel',
     widthWord: 'run',
+    toSkin: true,
+    blades: 'tilted',
     details: ({ angleDegrees }) => ({ bladeDegrees: angleDegrees }),
   },
 };

@@ -137,6 +137,8 @@ export const groove: OperationTraits<Groove> = {
     words: 'mitre groove',
     angleWords: (angle) => `folds ${formatAngle(angle)}`,
     widthWord: 'mouth',
+    toSkin: true,
+    blades: 'tilted',
     details: cutDetails,
   },
 };

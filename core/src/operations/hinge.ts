@@ -107,6 +107,8 @@ export const hinge: OperationTraits<Hinge> = {
     order: 60,
     words: 'control hinge',
     angleWords: (angle) => `moves ±${formatAngle(angle)}`,
-    widthWord: 'width',
+    widthWord: 'relief',
+    toSkin: true,
+    blades: 'tilted',
   },
 };

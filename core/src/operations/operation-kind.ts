@@ -91,6 +91,10 @@ export interface CuttingTraits {
   readonly angleWords?: (angleDegrees: number) => string;
   /** What the width is called: `mouth`. Kinds without it tell none. */
   readonly widthWord?: string;
+  /** Whether it goes down to the far skin. */
+  readonly toSkin?: boolean;
+  /** How the blade is held along a straight line of it; kinds without it take no strip of foam away. */
+  readonly blades?: 'tilted' | 'upright';
   readonly details?: (stroke: StrokeOf<string>, thicknessMm: number) => CutDetails;
 }
 

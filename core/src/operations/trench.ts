@@ -123,5 +123,7 @@ export const trench: OperationTraits<Trench> = {
     words: 'trench',
     angleWords: (angle) => `folds ${formatAngle(angle)}`,
     widthWord: 'width',
+    toSkin: true,
+    blades: 'upright',
   },
 };

@@ -1,5 +1,4 @@
 import {
-  applyTransform,
   boundsHeight,
   compose,
   rotation,
@@ -8,7 +7,7 @@ import {
   type Point,
   type Transform,
 } from '../geometry/index.ts';
-import { lineInk, textInk, type Ink } from '../ink/index.ts';
+import { lineInk, moveInk, textInk, type Ink } from '../ink/index.ts';
 import { MM_PER_INCH } from '../units/index.ts';
 
 /** The bars that a builder measures to prove the printer: full length where there is room. */
@@ -34,7 +33,7 @@ export function barsUp(gutter: Bounds): readonly Ink[] {
   const first = Math.min(BAR_MM, Math.floor(room / 20) * 10);
   const second = Math.min(BAR_INCHES, Math.floor((room - first - 12) / MM_PER_INCH));
   const turn = (base: Point): Transform => compose(rotation(90), translation(base.x, base.y));
-  const upright = (inks: readonly Ink[], t: Transform): readonly Ink[] => inks.map((ink) => turnInk(ink, t));
+  const upright = (inks: readonly Ink[], t: Transform): readonly Ink[] => inks.map((ink) => moveInk(ink, t));
   const x = gutter.minX + 5;
   return [
     ...upright(barAcross({ x: 0, y: 0 }, first, 10, `${first} mm`), turn({ x, y: gutter.minY + 2 })),
@@ -45,17 +44,4 @@ export function barsUp(gutter: Bounds): readonly Ink[] {
         )
       : []),
   ];
-}
-
-function turnInk(ink: Ink, t: Transform): Ink {
-  if (ink.kind === 'text') return { ...ink, at: applyTransform(t, ink.at), angleDegrees: ink.angleDegrees + 90 };
-  if (ink.kind !== 'path') return ink;
-  return {
-    ...ink,
-    path: ink.path.map((curve) => ({
-      kind: 'line',
-      from: applyTransform(t, curve.from),
-      to: applyTransform(t, curve.to),
-    })),
-  };
 }

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { cutTotals, placedWords, type CutList, type CutTotals } from '@grain-fold/core/cutting';
+import { CUT_COLUMN_NOTES, cutTotals, placedWords, type CutList, type CutTotals } from '@grain-fold/core/cutting';
+import { titleOf } from '@grain-fold/core/airframe';
+import { stateWords } from '@grain-fold/core/ink';
 import { countOf, formatRunLength } from '@grain-fold/core/units';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import TrayBar from '../../frame/TrayBar.vue';
@@ -64,7 +66,8 @@ const groups = computed(() =>
         <div>
           <h1>Cut list</h1>
           <p class="lead">
-            <b class="figures">{{ placedWords(list) }}</b>, at × {{ work.airframe?.settings.scale.toFixed(3) }}
+            <b class="figures">{{ placedWords(list) }}</b>{{ ' · '
+            }}{{ stateWords(titleOf(work.airframe!, work.version, '')) }}
           </p>
         </div>
         <div class="downloads">
@@ -122,7 +125,9 @@ const groups = computed(() =>
         </section>
       </template>
     </div>
-    <TrayBar><span>blade angles are from upright</span></TrayBar>
+    <TrayBar
+      ><span>{{ CUT_COLUMN_NOTES }}</span></TrayBar
+    >
   </div>
 </template>
 

@@ -1,26 +1,32 @@
 <script setup lang="ts">
-import { useTemplateRef } from 'vue';
-import type { CutPart, CutWork } from '@grain-fold/core/cutting';
-import { traitsOf, type OperationKind } from '@grain-fold/core/operations';
-import { formatAngle, formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
+import { computed, useTemplateRef } from 'vue';
+import { CUT_COLUMNS, cutCells, sizeWords, type CutCells, type CutLine, type CutPart } from '@grain-fold/core/cutting';
+import type { OperationKind } from '@grain-fold/core/operations';
+import { formatLengthWithUnit, worded, type LengthUnit } from '@grain-fold/core/units';
 import { useNear } from '../../composables/near.ts';
 import StrokeSample from '../../pictures/StrokeSample.vue';
 import PartPicture from './PartPicture.vue';
 
-/** One part of the cut list: its picture and every line of work on it, drawn when it comes near. */
+/** One part of the cut list: its picture and every line of work on it where it lies, drawn when it comes near. */
 const props = defineProps<{ cut: CutPart; unit: LengthUnit }>();
 const isNear = useNear(useTemplateRef<HTMLElement>('row'));
 /** A line of work is about this tall, so that the page keeps its length when a part is drawn. */
-const WORK_PX = 37;
-const kindOf = ({ kind }: CutWork): OperationKind => (kind === 'outline' || kind === 'holes' ? 'through' : kind);
-function angleWords(work: CutWork): string {
-  if (work.angleDegrees === undefined) return '';
-  return traitsOf(kindOf(work)).cutting.angleWords?.(work.angleDegrees) ?? formatAngle(work.angleDegrees);
-}
-function sizeWords({ depthMm, widthMm }: CutWork): string {
-  if (depthMm !== undefined) return `${formatLengthWithUnit(depthMm, props.unit)} deep`;
-  return widthMm === undefined ? '' : `${formatLengthWithUnit(widthMm, props.unit)} wide`;
-}
+const LINE_PX = 44;
+const rows = computed(() =>
+  props.cut.lines.map((line, index) => ({ key: index, line, cells: cutCells(line, props.unit) })),
+);
+/** Least widths of the columns in px; what is told in words may grow. */
+const WIDTHS: Readonly<Record<keyof CutCells, number>> = {
+  work: 150,
+  where: 190,
+  long: 82,
+  wide: 74,
+  deep: 92,
+  blades: 128,
+};
+const COLUMNS = Object.entries(CUT_COLUMNS) as readonly (readonly [keyof CutCells, string])[];
+const GROWING: readonly (keyof CutCells)[] = ['work', 'where'];
+const kindOf = ({ kind }: CutLine): OperationKind => (kind === 'outline' || kind === 'hole' ? 'through' : kind);
 </script>
 
 <template>
@@ -32,62 +38,49 @@ function sizeWords({ depthMm, widthMm }: CutWork): string {
         <b class="figures off">{{ cut.quantity }} off</b>
       </h3>
       <p class="under figures">
-        {{ formatLengthWithUnit(cut.part.thicknessMm, unit) }} {{ cut.part.material
+        <b>{{ sizeWords(cut, unit) }}</b> · {{ formatLengthWithUnit(cut.part.thicknessMm, unit) }} {{ cut.part.material
         }}{{ cut.boards.length > 0 ? ` · board ${cut.boards.join(', ')}` : '' }}
       </p>
-      <el-table v-if="isNear" :data="cut.works" :show-header="false" row-key="words">
-        <el-table-column width="62">
-          <template #default="{ row }"><StrokeSample :kind="kindOf(row)" :is-back="row.face === 'back'" /></template>
-        </el-table-column>
-        <el-table-column min-width="100">
-          <template #default="{ row }"
-            >{{ row.words }}<span v-if="row.count > 1" class="soft"> · {{ row.count }} lines</span
-            ><span v-if="row.glueMl !== undefined" class="soft"> · glue {{ row.glueMl.toFixed(1) }} ml</span></template
-          >
-        </el-table-column>
-        <el-table-column width="96">
-          <template #default="{ row }">{{ row.face === 'through' ? 'right through' : `on the ${row.face}` }}</template>
-        </el-table-column>
-        <el-table-column width="82" class-name="figures">
-          <template #default="{ row }">{{ angleWords(row) }}</template>
-        </el-table-column>
-        <el-table-column width="74" class-name="figures">
-          <template #default="{ row }">{{
-            row.bladeDegrees === undefined ? '' : `blade ${formatAngle(row.bladeDegrees)}`
-          }}</template>
-        </el-table-column>
-        <el-table-column width="82" class-name="figures">
-          <template #default="{ row }">{{ sizeWords(row) }}</template>
-        </el-table-column>
-        <el-table-column width="80" align="right" class-name="figures length">
-          <template #default="{ row }">{{ formatLengthWithUnit(row.lengthMm, unit) }}</template>
-        </el-table-column>
-      </el-table>
-      <div v-else :style="{ height: `${cut.works.length * WORK_PX}px` }" />
       <p v-if="cut.folds.length > 1" class="order">
         <span>Fold</span>
         <template v-for="(name, index) in cut.folds" :key="index"
           ><b class="figures">{{ index + 1 }}</b> {{ name }}
         </template>
       </p>
+      <ul v-if="cut.joins.length > 0" class="joins" aria-label="Joined to">
+        <li v-for="words in cut.joins" :key="words">{{ worded(words, unit) }}</li>
+      </ul>
     </div>
+    <el-table v-if="isNear" class="works" :data="rows" row-key="key">
+      <el-table-column width="58" label="" class-name="sample">
+        <template #default="{ row }"
+          ><StrokeSample :kind="kindOf(row.line)" :is-back="row.line.face === 'back'"
+        /></template>
+      </el-table-column>
+      <el-table-column
+        v-for="[column, title] in COLUMNS"
+        :key="column"
+        :label="title"
+        :width="GROWING.includes(column) ? undefined : WIDTHS[column]"
+        :min-width="WIDTHS[column]"
+        :class-name="column === 'work' ? '' : `figures ${column}`"
+      >
+        <template #default="{ row }">{{ row.cells[column] }}</template>
+      </el-table-column>
+    </el-table>
+    <div v-else class="works" :style="{ height: `${(cut.lines.length + 1) * LINE_PX}px` }" />
   </article>
 </template>
 
 <style scoped>
 .cut {
-  display: flex;
-  gap: 28px;
+  display: grid;
+  grid-template-columns: 240px 1fr;
+  gap: 6px 28px;
   border-top: 1px solid var(--ticket-line);
-  padding: 16px 0;
-}
-.picture {
-  width: 220px;
-  flex: none;
-  align-self: flex-start;
+  padding: 16px 0 20px;
 }
 .text {
-  flex: 1;
   min-width: 0;
 }
 h3 {
@@ -107,25 +100,41 @@ h3 span {
 }
 .under {
   color: var(--ink-soft);
-  font-size: 15px;
+  font-size: 16px;
   font-weight: 500;
 }
-.el-table {
+.under b {
+  color: var(--ink);
+  font-size: 18px;
+}
+.works {
+  grid-column: 1 / -1;
   margin-top: 4px;
   font-size: 15px;
 }
-.el-table :deep(.figures .cell) {
-  font-size: 16px;
+.works :deep(.cell) {
+  word-break: normal;
+}
+.works :deep(.sample .cell) {
+  padding: 0;
+  text-overflow: clip;
+}
+.works :deep(.figures .cell) {
+  font-size: 15.5px;
   font-weight: 500;
+}
+.works :deep(.long .cell) {
+  font-weight: 600;
   white-space: nowrap;
 }
-.el-table :deep(.length .cell) {
-  font-weight: 600;
-  padding-right: 0;
-}
-.order {
+.order,
+.joins {
   font-size: 15px;
   margin-top: 6px;
+}
+.joins {
+  list-style: none;
+  padding: 0;
 }
 .order span {
   color: var(--ink-soft);
@@ -134,15 +143,10 @@ h3 span {
   color: var(--marigold-deep);
   margin-left: 8px;
 }
-.soft {
-  color: var(--ink-soft);
-}
 @media (max-width: 1080px) {
   .cut {
-    gap: 18px;
-  }
-  .picture {
-    width: 130px;
+    grid-template-columns: 150px 1fr;
+    gap: 6px 18px;
   }
 }
 </style>

@@ -255,6 +255,72 @@ test('nesting can be stopped keeping the best; the same seed gives the same nest
   await saved(page);
 });
 
+test('an offcut: drawn on the mat, typed corner by corner, kept from a nest; it is nested on, and its name and price are its own', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Offcuts');
+  await drawPlate(page, 'Plate', '300', '200');
+  await expect(ticket(page, 'Boards')).toContainText('1 · not nested');
+  await station(page, 'Stock');
+  await setFigure(page, 'Prices are in', '€');
+  await page.getByRole('button', { name: 'Add an offcut' }).click();
+  const desk = page.getByRole('complementary', { name: /^Shape of Offcut/ });
+  // Three corners by pointer, on the grid; they are then typed to what they are, and a fourth is typed.
+  const mat = page.getByRole('application');
+  const box = (await mat.boundingBox())!;
+  for (const [x, y] of [
+    [0.3, 0.7],
+    [0.6, 0.7],
+    [0.6, 0.4],
+  ] as const)
+    await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+  await setFigure(page, 'Corner 1 across', '0');
+  await setFigure(page, 'Corner 1 up', '0');
+  await setFigure(page, 'Corner 2 across', '360');
+  await setFigure(page, 'Corner 2 up', '0');
+  await setFigure(page, 'Corner 3 across', '360');
+  await setFigure(page, 'Corner 3 up', '240');
+  const typed = desk.getByRole('form', { name: 'Type the next corner' });
+  for (const [across, up] of [
+    ['180', '-60'],
+    ['', ''],
+  ] as const) {
+    await typed.locator('input[name="across"]').fill(across);
+    await typed.locator('input[name="up"]').fill(up);
+    await typed.getByRole('button', { name: 'Add corner' }).click();
+  }
+  await expect(desk.getByRole('alert').first()).toContainText('crosses itself');
+  await expect(desk.getByRole('button', { name: 'Keep this shape' })).toBeDisabled();
+  await page.locator('body').press('Control+z');
+  await typed.locator('input[name="across"]').fill('0');
+  await typed.locator('input[name="up"]').fill('+60');
+  await typed.getByRole('button', { name: 'Add corner' }).click();
+  // 360 wide, its left edge 300 and its right one 240 high.
+  await expect(desk).toContainText('360.0 × 300.0 mm');
+  await desk.getByRole('button', { name: 'Keep this shape' }).click();
+  await expect(page.getByText('its outline has 4 corners')).toBeVisible();
+  await expect(page.getByLabel('Price each, €').last()).toHaveValue('0');
+
+  await station(page, 'Boards');
+  await page.getByRole('button', { name: 'Nest the parts' }).click();
+  const slip = page.getByRole('complementary', { name: 'Boards' });
+  await expect(slip).toContainText('1 piece placed');
+  await expect(slip).toContainText(/Boards cost\s*€ 0\.00/);
+  await expect(page.getByRole('application')).toContainText('360 × 300');
+  await slip.getByRole('button', { name: 'Keep it as an offcut' }).click();
+  await expect(page.getByText('This nest is older than the parts')).toHaveCount(0);
+  await station(page, 'Stock');
+  await expect(page.getByLabel("Board's name").last()).toHaveValue(/^Offcut of board 1/);
+  await expect(page.getByLabel('Count', { exact: true }).last()).toHaveValue('0');
+  // A board's name follows its size until another is typed.
+  await page.getByLabel('Width', { exact: true }).first().fill('650');
+  await page.getByLabel('Width', { exact: true }).first().press('Enter');
+  await expect(page.getByLabel("Board's name").first()).toHaveValue('faced board 650 × 500 mm');
+  await saved(page);
+});
+
 test('a version is looked at, compared and gone back to', async ({ page, workshop }) => {
   await signUp(page, workshop);
   await newAirframe(page, 'Versions');

@@ -10,7 +10,7 @@ import {
   WIDEST_OVERLAP_MM,
 } from '@grain-fold/core/pages';
 import { TURN_STEPS } from '@grain-fold/core/stock';
-import { LENGTH_UNITS } from '@grain-fold/core/units';
+import { LENGTH_UNITS, MASS_PER_AREA } from '@grain-fold/core/units';
 import { Type } from 'class-transformer';
 import { IsOptional, ValidateNested } from 'class-validator';
 import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
@@ -56,4 +56,8 @@ export class SettingsDto {
   @IsOptional() @IsNameUpTo(40) variant?: string;
   /** How folds are made where a fold does not say so itself. */
   @IsOptional() @ValidateNested() @Type(() => FoldDefaultsDto) folds?: FoldDefaultsDto;
+  /** What prices are in, as it is written: `€`, `USD`. */
+  @IsOptional() @IsNameUpTo(6) currency?: string;
+  /** What the mass of boards by area is told in. */
+  @IsOptional() @IsOneOf(MASS_PER_AREA) massPerArea?: string;
 }

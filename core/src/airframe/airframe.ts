@@ -1,8 +1,8 @@
 import type { FoldDefaults } from '../operations/index.ts';
 import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
 import type { Part } from '../part/index.ts';
-import type { Board, TurnStep } from '../stock/index.ts';
-import type { LengthUnit } from '../units/index.ts';
+import { boardName, type Board, type TurnStep } from '../stock/index.ts';
+import { MM_PER_INCH, type LengthUnit, type MassPerArea } from '../units/index.ts';
 
 /** How parts are laid on boards. */
 export interface NestSettings {
@@ -28,6 +28,10 @@ export interface AirframeSettings {
   readonly variant?: string;
   /** How folds are made where a fold does not say so itself; by knife, on the skin, without it. */
   readonly folds?: FoldDefaults;
+  /** What prices are in, as it is written before or behind them; nothing when undefined. */
+  readonly currency?: string;
+  /** What the mass of boards by area is told in; as the builder's unit goes when undefined. */
+  readonly massPerArea?: MassPerArea;
 }
 
 /** Where one piece of a nest lies on its board: turned about its drawing's origin, then moved. */
@@ -67,15 +71,17 @@ export const DEFAULT_SETTINGS: AirframeSettings = {
   notes: '',
 };
 
-/** A board of common size, to start from. */
-export function standardBoard(id: string, material: string): Board {
+/** A board of common size where lengths are told in a unit, to start from: 700 × 500 mm of 5 mm, or 30 × 20 in of 3/16 in. */
+export function standardBoard(id: string, material: string, unit: LengthUnit = 'mm'): Board {
+  const [widthMm, heightMm, thicknessMm] =
+    unit === 'in' ? [30 * MM_PER_INCH, 20 * MM_PER_INCH, (3 / 16) * MM_PER_INCH] : [700, 500, 5];
   return {
     id,
-    name: `${material} 700 × 500`,
+    name: boardName(material, widthMm, heightMm, unit),
     material,
-    thicknessMm: 5,
-    widthMm: 700,
-    heightMm: 500,
+    thicknessMm,
+    widthMm,
+    heightMm,
     count: 5,
     price: 4,
     grain: 'width',

@@ -138,7 +138,8 @@ export function nestHash(airframe: Airframe): string {
   const { seed: _seed, ...distances } = airframe.settings.nest;
   return stableHash([
     piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
-    airframe.boards,
+    // Boards that are not there hold nothing.
+    airframe.boards.filter(({ count }) => count > 0),
     distances,
   ]);
 }

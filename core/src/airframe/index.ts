@@ -7,6 +7,7 @@ export {
   type PlacedPiece,
   standardBoard,
 } from './airframe.ts';
+export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';
 export { standingPart } from './assembled.ts';
 export { foldFaults } from './fold-faults.ts';
 export { type SizesKept, withSizesKept } from './kept-sizes.ts';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { applyTransform, rotation, type Point } from '../geometry/index.ts';
+import { applyTransform, polygonArea, rotation, type Point } from '../geometry/index.ts';
 import { layoutFaults } from './check-layout.ts';
 import type { NestInstance, NestLayout, NestPart, XY } from './instance.ts';
 import { largestRest } from './largest-rest.ts';
+import { restShape } from './rest-shape.ts';
 import { instanceFault } from './read-instance.ts';
 import { nest } from './search-nest.ts';
 
@@ -292,3 +293,29 @@ test.each<[string, unknown, string]>([
   ['no turns', instance([part('a', box(1, 1), 1, [])]), 'rotations'],
 ])('an instance with %s is refused by name', (_, data, word) => expect(instanceFault(data)).toContain(word));
 test('a sound instance has no fault', () => expect(instanceFault(instance([part('a', box(10, 10))]))).toBeUndefined());
+
+test('the rest of a board in one piece: what no part takes, without strips too narrow for use; a part in its midst leaves none', () => {
+  const board = [
+    { x: 0, y: 0 },
+    { x: 400, y: 0 },
+    { x: 400, y: 300 },
+    { x: 0, y: 300 },
+  ];
+  const at = (x: number, y: number, width: number, height: number) => ({
+    outer: [
+      { x, y },
+      { x: x + width, y },
+      { x: x + width, y: y + height },
+      { x, y: y + height },
+    ],
+    holes: [],
+  });
+  // A corner of 200 × 100 is taken, with 2 mm for the cut: 400 · 300 − 202 · 102 is left, in an L of six corners.
+  const rest = restShape(board, [at(0, 0, 200, 100)], { minX: 202, minY: 0, maxX: 400, maxY: 300 }, 2)!;
+  expect(rest).toHaveLength(6);
+  expect(polygonArea(rest)).toBeCloseTo(400 * 300 - 202 * 102, 3);
+  // A part 20 mm from the edge leaves a strip of 18 that is not kept.
+  const strip = restShape(board, [at(20, 0, 200, 300)], { minX: 222, minY: 0, maxX: 400, maxY: 300 }, 2)!;
+  expect(polygonArea(strip)).toBeCloseTo(178 * 300, 3);
+  expect(restShape(board, [at(150, 100, 40, 40)], { minX: 0, minY: 142, maxX: 400, maxY: 300 }, 2)).toBeUndefined();
+});

@@ -9,4 +9,6 @@ export {
   materialsOf,
   thicknessOf,
 } from './board.ts';
+export { boardName, changedBoard, isNamedBySize } from './board-name.ts';
+export { type OffcutShape, SHORTEST_BOARD_MM, boardCorners, offcutShape } from './offcut.ts';
 export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns, mayLieTurned } from './grain.ts';

@@ -45,6 +45,14 @@ export const formatMass = (grams: number, unit: LengthUnit = 'mm'): string => {
   return unit === 'mm' ? inGrams : `${inGrams} · ${ounces.toFixed(ounces < 10 ? 2 : 1)} oz`;
 };
 
+/** A price with two decimals: a sign stands before it, `€ 4.50`, letters behind it, `4.50 USD`. */
+export const formatPrice = (price: number, currency = ''): string =>
+  currency === ''
+    ? price.toFixed(2)
+    : /^\p{L}/u.test(currency)
+      ? `${price.toFixed(2)} ${currency}`
+      : `${currency} ${price.toFixed(2)}`;
+
 const withoutNegativeZero = (figure: string): string => (/^-0(\.0*)?$/.test(figure) ? figure.slice(1) : figure);
 
 /**

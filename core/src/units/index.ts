@@ -8,10 +8,12 @@ export {
   formatLength,
   formatLengthWithUnit,
   formatMass,
+  formatPrice,
   formatRunLength,
 } from './format-length.ts';
 export { formatArea, formatBoardArea } from './format-area.ts';
 export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';
+export { MASS_PER_AREA, type MassPerArea, fromMassPerArea, toMassPerArea, usualMassPerArea } from './mass-per-area.ts';
 export { identityOf, memo } from './memo.ts';
 export { bareLengthText, lengthText, sizeText, worded } from './quantity-text.ts';
 export { parseLength, parseNumber } from './parse-length.ts';

@@ -49,7 +49,7 @@ export class AirframeService {
         name: name.trim(),
         settings: { ...DEFAULT_SETTINGS, unit, pages },
         parts: [],
-        boards: [standardBoard('b1', 'faced board')],
+        boards: [standardBoard('b1', 'faced board', unit)],
       },
       'New airframe',
     );

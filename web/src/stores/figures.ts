@@ -26,6 +26,12 @@ const foldsText = ({ closed, open, pressed, worstMm }: SlowFigures['seams'], uni
         ? `${closed} closed`
         : '–';
 
+/** How many boards are filled by how much; how many it would about take, where nothing is nested. */
+const boardsText = (slow: SlowFigures | undefined): string => {
+  if (!slow || slow.boards === 0) return '–';
+  return slow.isNested ? `${slow.boards} · ${Math.round(slow.yield * 100)} %` : `${slow.boards} · not nested`;
+};
+
 /** A worker that failed as an answer: its figures stay old, and the ticket says why. */
 const whyItFailed = (error: unknown): Failed => ({
   ok: false,
@@ -70,9 +76,9 @@ export const useFigures = defineStore('figures', () => {
       folds: slow.value ? foldsText(slow.value.seams, work.unit) : '–',
       scale: `× ${airframe.settings.scale.toFixed(2)}`,
       pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
-      boards: slow.value ? `${slow.value.boards} · ${Math.round(slow.value.yield * 100)} %` : '–',
+      boards: boardsText(slow.value),
       cut: formatRunLength(quick.value.throughMm, work.unit),
-      mass: formatMass(quick.value.foamG),
+      mass: formatMass(quick.value.foamG, work.unit),
     };
   });
 

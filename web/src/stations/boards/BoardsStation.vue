@@ -69,9 +69,14 @@ function labels(
     const size = 13,
       room = Math.min(boundsWidth(box) * k * 0.86, 400),
       tall = (box.maxY - box.minY) * k;
-    if (tall < size + 3 || room < piece.part.name.length * size * 0.42) return [];
-    const full = piece.part.side === 'single' ? piece.part.name : `${piece.part.name}, ${piece.part.side}`;
-    const text = room < full.length * size * 0.42 ? piece.part.name : full;
+    const { name, side } = piece.part;
+    const letters = Math.floor(room / (size * 0.42)),
+      hand = side === 'single' ? '' : `, ${side}`;
+    // The hand is never left out: of a long name the end is.
+    const least = hand === '' ? name.length : Math.min(name.length, 3) + 1 + hand.length;
+    if (tall < size + 3 || letters < least) return [];
+    const text =
+      name.length + hand.length <= letters ? name + hand : `${name.slice(0, letters - hand.length - 1)}…${hand}`;
     return [{ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2, text, size }];
   });
 }

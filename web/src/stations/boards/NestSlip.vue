@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { piecesOfAirframe, type BoardView, type NestSettings } from '@grain-fold/core/airframe';
-import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
+import {
+  keptOffcut,
+  largestRestOf,
+  piecesOfAirframe,
+  wholeRestOf,
+  type BoardView,
+  type NestSettings,
+} from '@grain-fold/core/airframe';
+import type { Polygon } from '@grain-fold/core/geometry';
+import { countOf, formatLength, formatLengthWithUnit, formatPrice } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -24,8 +32,18 @@ const yieldOfAll = computed(() => {
   const total = props.views.reduce((sum, view) => sum + area(view), 0);
   return total > 0 ? props.views.reduce((sum, view) => sum + view.yield * area(view), 0) / total : 0;
 });
+const largest = computed(() => largestRestOf(props.views));
+const whole = computed(() => largest.value && wholeRestOf(largest.value, settings.value.clearanceMm));
 const restWords = ({ rest }: BoardView): string =>
   `${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLengthWithUnit(rest.maxY - rest.minY, work.unit, 0)}`;
+/** Puts a rest in stock, to be counted when its board is cut; the nest stays. */
+function keep(view: BoardView, corners?: Polygon): void {
+  const offcut = keptOffcut(work.airframe!, view, work.freshId('b'), corners);
+  if (!offcut) return;
+  work.setBoards(`Keep ${offcut.name}`, [...work.airframe!.boards, offcut]);
+  work.message = `${offcut.name} is in Stock with none counted: count it there when the board is cut.`;
+}
+const priceWords = (price: number): string => formatPrice(price, work.airframe?.settings.currency);
 const pieces = computed(() => piecesOfAirframe(work.airframe!));
 const unplaced = computed(() =>
   (nest.value?.unplaced ?? [])
@@ -52,7 +70,7 @@ const held = computed(() => {
   <aside class="slip" aria-label="Boards">
     <div class="slip-head">
       <h1>{{ countOf(views.length, 'board') }}{{ views.length > 0 ? ` · ${Math.round(yieldOfAll * 100)} %` : '' }}</h1>
-      <p>{{ placed }} pieces placed · {{ formatLengthWithUnit(settings.clearanceMm, work.unit) }} apart</p>
+      <p>{{ countOf(placed, 'piece') }} placed · {{ formatLengthWithUnit(settings.clearanceMm, work.unit) }} apart</p>
     </div>
     <slot />
     <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status">
@@ -93,11 +111,19 @@ const held = computed(() => {
           <span class="value">{{ Math.round(view.yield * 100) }} %</span>
         </div>
         <div class="row">
-          <span>Boards cost</span><span class="value">{{ cost.toFixed(2) }}</span>
+          <span>Boards cost</span><span class="value">{{ priceWords(cost) }}</span>
         </div>
-        <div class="row">
-          <span>Largest rest</span><span class="value">{{ restWords(views.at(-1)!) }}</span>
-        </div>
+        <template v-if="largest">
+          <div class="row">
+            <span
+              >Largest rest<small v-if="views.length > 1">, board {{ largest.number }}</small></span
+            ><span class="value">{{ restWords(largest) }}</span>
+          </div>
+          <div v-if="!isOld && !nesting.isRunning.value" class="keep">
+            <el-button size="small" @click="keep(largest)">Keep it as an offcut</el-button>
+            <el-button v-if="whole" size="small" @click="keep(largest, whole)">Keep all around it too</el-button>
+          </div>
+        </template>
       </section>
     </InTurn>
     <InTurn>
@@ -193,6 +219,15 @@ const held = computed(() => {
 .row .value {
   min-width: 44px;
   text-align: right;
+}
+.keep {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 6px 0;
+}
+.keep .el-button {
+  margin: 0;
 }
 .note {
   margin-top: 14px;

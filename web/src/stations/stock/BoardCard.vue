@@ -1,24 +1,17 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import type { Board } from '@grain-fold/core/stock';
-import type { LengthUnit } from '@grain-fold/core/units';
+import { boardCorners, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
+import { fromMassPerArea, toMassPerArea, type LengthUnit, type MassPerArea } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import TextRow from '../../kit/TextRow.vue';
 
-const props = defineProps<{ board: Board; unit: LengthUnit; leastThickness: number; mostThickness: number }>();
-const emit = defineEmits<{ change: [changes: Partial<Board>]; remove: [] }>();
+const props = defineProps<{ board: Board; unit: LengthUnit; currency?: string; massPerArea: MassPerArea }>();
+const emit = defineEmits<{ change: [changes: Partial<Board>]; remove: []; shape: [] }>();
 
 const id = useId();
 const outline = computed(() =>
-  (
-    props.board.outline ?? [
-      { x: 0, y: 0 },
-      { x: props.board.widthMm, y: 0 },
-      { x: props.board.widthMm, y: props.board.heightMm },
-      { x: 0, y: props.board.heightMm },
-    ]
-  )
+  boardCorners(props.board)
     .map(({ x, y }) => `${x},${-y}`)
     .join(' '),
 );
@@ -67,8 +60,8 @@ const grainLines = computed(() => {
       :unit="unit"
       :decimals="2"
       :model-value="board.thicknessMm"
-      :least="leastThickness"
-      :most="mostThickness"
+      :least="THINNEST_BOARD_MM"
+      :most="THICKEST_BOARD_MM"
       @update:model-value="emit('change', { thicknessMm: $event })"
     />
     <MeasureField
@@ -96,7 +89,7 @@ const grainLines = computed(() => {
       @update:model-value="emit('change', { count: Math.round($event) })"
     />
     <MeasureField
-      label="Price each"
+      :label="currency ? `Price each, ${currency}` : 'Price each'"
       kind="number"
       :model-value="board.price"
       :least="0"
@@ -114,14 +107,17 @@ const grainLines = computed(() => {
       @update:model-value="emit('change', { grain: $event as Board['grain'] })"
     />
     <MeasureField
-      label="Grams a square metre"
+      :label="`Mass, ${massPerArea}`"
       kind="number"
-      :model-value="board.gramsPerSquareMetre"
-      :least="1"
+      :model-value="Number(toMassPerArea(board.gramsPerSquareMetre, massPerArea).toFixed(2))"
+      :least="0.05"
       :most="100000"
-      @update:model-value="emit('change', { gramsPerSquareMetre: $event })"
+      @update:model-value="emit('change', { gramsPerSquareMetre: fromMassPerArea($event, massPerArea) })"
     />
     <p v-if="board.outline" class="offcut">An offcut: its outline has {{ board.outline.length }} corners.</p>
+    <el-button text size="small" @click="emit('shape')">{{
+      board.outline ? 'Its shape' : 'Give it a shape'
+    }}</el-button>
     <el-button text size="small" @click="emit('remove')">Remove</el-button>
   </article>
 </template>

@@ -1,13 +1,23 @@
 <script setup lang="ts">
 import { Plus } from '@element-plus/icons-vue';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { standardBoard } from '@grain-fold/core/airframe';
 import { polygonArea } from '@grain-fold/core/geometry';
-import { materialsOf, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
-import { countOf, formatBoardArea, formatLengthWithUnit, sizeText, worded } from '@grain-fold/core/units';
+import { boardCorners, boardName, changedBoard, materialsOf, type Board } from '@grain-fold/core/stock';
+import {
+  countOf,
+  formatBoardArea,
+  formatLengthWithUnit,
+  MASS_PER_AREA,
+  usualMassPerArea,
+  type MassPerArea,
+} from '@grain-fold/core/units';
 import InTurn from '../../kit/InTurn.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import ChoiceRow from '../../kit/ChoiceRow.vue';
+import TextRow from '../../kit/TextRow.vue';
+import OffcutDesk from './OffcutDesk.vue';
 import ThicknessOutlook from './ThicknessOutlook.vue';
 import BoardCard from './BoardCard.vue';
 
@@ -41,7 +51,7 @@ const change = (board: Board, changes: Partial<Board>): void => {
   };
   work.setBoards(
     words[field] ?? 'Change board',
-    boards.value.map((one) => (one === board ? { ...one, ...changes } : one)),
+    boards.value.map((one) => (one === board ? changedBoard(one, changes, work.unit) : one)),
   );
 };
 const measureAll = (material: string, thicknessMm: number): void =>
@@ -62,12 +72,38 @@ const add = (material: string): void => {
       ? {
           ...like,
           id: work.freshId('b'),
-          name: `${material} ${worded(sizeText(like.widthMm, like.heightMm, 0), work.unit)}`,
+          name: boardName(material, like.widthMm, like.heightMm, work.unit),
           outline: undefined,
         }
-      : standardBoard(work.freshId('b'), material),
+      : standardBoard(work.freshId('b'), material, work.unit),
   ]);
 };
+/** The offcut that is being drawn: a new one of a material, or the shape of a board in stock. */
+const drawn = shallowRef<{ readonly material: string; readonly board?: Board }>();
+const drawnName = computed(() => drawn.value?.board?.name ?? `Offcut of ${drawn.value?.material ?? ''}`);
+function keepShape(shape: Pick<Board, 'widthMm' | 'heightMm' | 'outline'>): void {
+  const { material, board } = drawn.value!;
+  drawn.value = undefined;
+  if (board) {
+    const { outline: _before, ...rest } = board;
+    work.setBoards(
+      `Shape ${board.name}`,
+      boards.value.map((one) => (one.id === board.id ? { ...changedBoard(rest, shape, work.unit) } : one)),
+    );
+    return;
+  }
+  const { outline: _like, ...like } =
+    boards.value.find((one) => one.material === material) ?? standardBoard('', material, work.unit);
+  const count = boards.value.filter(({ name }) => name.startsWith(`Offcut of ${material}`)).length;
+  const name = `Offcut of ${material}${count > 0 ? ` ${count + 1}` : ''}`.slice(0, 80);
+  work.setBoards('Add offcut', [
+    ...boards.value,
+    { ...like, ...shape, id: work.freshId('b'), name, count: 1, price: 0 },
+  ]);
+}
+const massPerArea = computed(
+  () => work.airframe?.settings.massPerArea ?? usualMassPerArea(work.airframe?.settings.unit ?? 'mm'),
+);
 function addMaterial(): void {
   const material = newMaterial.value.trim();
   if (material === '') return;
@@ -77,12 +113,34 @@ function addMaterial(): void {
 </script>
 
 <template>
-  <div class="station">
+  <OffcutDesk
+    v-if="drawn"
+    :name="drawnName"
+    :start="drawn.board ? boardCorners(drawn.board) : []"
+    @keep="keepShape"
+    @cancel="drawn = undefined"
+  />
+  <div v-else class="station">
     <div class="reading">
       <header>
         <h1>Stock</h1>
         <p>Measure each board where you cut it: every groove, trench and slot follows the measured thickness.</p>
       </header>
+      <div class="told">
+        <TextRow
+          label="Prices are in"
+          :most="6"
+          placeholder="your currency"
+          :model-value="work.airframe?.settings.currency ?? ''"
+          @update:model-value="work.changeSettings('Change currency', { currency: $event.trim() || undefined })"
+        />
+        <ChoiceRow
+          label="Mass of boards in"
+          :model-value="massPerArea"
+          :choices="MASS_PER_AREA.map((unit) => [unit, unit] as const)"
+          @update:model-value="work.changeSettings('Change unit of mass', { massPerArea: $event as MassPerArea })"
+        />
+      </div>
       <section v-for="group in groups" :key="group.material" :aria-label="group.material">
         <div class="head">
           <h2>{{ group.material }}</h2>
@@ -92,6 +150,7 @@ function addMaterial(): void {
             {{ countOf(group.used, 'part uses it', 'parts use it') }}</span
           >
           <el-button size="small" @click="add(group.material)">Add a board</el-button>
+          <el-button size="small" @click="drawn = { material: group.material }">Add an offcut</el-button>
         </div>
         <p v-if="group.differs" class="note">
           Boards of this material differ in thickness. Parts are figured with the first board's.
@@ -107,9 +166,10 @@ function addMaterial(): void {
             ><BoardCard
               :board="board"
               :unit="work.unit"
-              :least-thickness="THINNEST_BOARD_MM"
-              :most-thickness="THICKEST_BOARD_MM"
+              :currency="work.airframe?.settings.currency"
+              :mass-per-area="massPerArea"
               @change="change(board, $event)"
+              @shape="drawn = { material: board.material, board }"
               @remove="remove(board)"
           /></InTurn>
         </div>
@@ -147,6 +207,12 @@ section {
   font-size: 15px;
   font-weight: 500;
   color: var(--ink-soft);
+}
+.told {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 300px));
+  gap: 0 28px;
+  margin-top: 10px;
 }
 .note {
   margin-top: 10px;

@@ -1,9 +1,9 @@
 import { splitInAirframe, standardBoard, type Airframe } from '@grain-fold/core/airframe';
 import type { AirframeAction } from '@grain-fold/core/checks';
+import { boardName } from '@grain-fold/core/stock';
 
 /** Mends that change the airframe; the others only lead somewhere. */
 export type CarriedOutAction = Exclude<AirframeAction, { name: 'startOutline' | 'seeFolded' }>;
-const LONGEST_BOARD_NAME = 80;
 
 /**
  * An airframe after a mend that concerns more than one part, and the name of the step.
@@ -51,13 +51,13 @@ export function carriedOut(
     case 'addBoard':
       return {
         label: `Add board of ${action.material}`,
-        airframe: { ...airframe, boards: [...boards, standardBoard(freshId('b'), action.material)] },
+        airframe: { ...airframe, boards: [...boards, standardBoard(freshId('b'), action.material, settings.unit)] },
       };
     case 'addBoardOf': {
       const { material, widthMm, heightMm } = action;
       const { outline: _outline, ...like } =
         boards.find((board) => board.material === material) ?? standardBoard('', material);
-      const name = `${material} ${widthMm} × ${heightMm}`.slice(-LONGEST_BOARD_NAME);
+      const name = boardName(material, widthMm, heightMm, settings.unit);
       const fresh = { ...like, id: freshId('b'), name, widthMm, heightMm, count: 1 };
       return { label: `Add board of ${material}`, airframe: { ...airframe, boards: [...boards, fresh] } };
     }

@@ -191,7 +191,7 @@ test('lines are copied to another part, drawn over it, grouped, seen from the ba
   await page.mouse.click(...at(-135, 50));
   await expect(page.getByLabel('Middle across')).toHaveValue('140.00');
   await page.keyboard.press('j');
-  await choose(page, 'Draw over', 'One');
+  await choose(page, 'Show beneath', 'One');
   await page.keyboard.press('Escape');
   await page.locator('body').press('l');
   at = await pixelsOf(page);

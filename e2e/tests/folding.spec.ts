@@ -76,7 +76,7 @@ test('a tray drawn by numbers is folded: one wall is short, its seam is mended, 
   await drawTray(page);
   await expect(stations(page)).toContainText(/Faults.*none/);
   await page.locator('body').press('u');
-  await expect(page.getByRole('img', { name: /folds about 4 hinges into 5 plates, by 90/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /folds on 4 lines into 5 plates, by 90/ })).toBeVisible();
   await expect(folds(page)).toContainText('Nothing is in the way while it folds');
   await folds(page).getByRole('button', { name: 'Declare 4 seams' }).click();
   await expect(folds(page)).toContainText('One seam is open by up to 1.00 mm; 3 closed.');
@@ -101,7 +101,7 @@ test('a tray drawn by numbers is folded: one wall is short, its seam is mended, 
   await page.getByRole('button', { name: 'save SVG' }).click();
   const chunks: Buffer[] = [];
   for await (const chunk of await (await saved).createReadStream()) chunks.push(chunk as Buffer);
-  expect(Buffer.concat(chunks).toString()).toMatch(/^<svg.*<title>Part 1 folds about 4 hinges/);
+  expect(Buffer.concat(chunks).toString()).toMatch(/^<svg.*<title>Part 1 folds on 4 lines/);
 });
 
 test('a crease is rolled into a row, and an edge is declared to meet another', async ({ page, workshop }) => {
@@ -199,7 +199,7 @@ test('without WebGL the folded part is drawn instead, and turns under the pointe
     .click();
   await page.locator('body').press('u');
   const drawing = page.locator('svg[role="img"]').filter({ has: page.locator('path') });
-  await expect(drawing).toHaveAttribute('aria-label', /folds about 9 hinges into 10 plates/);
+  await expect(drawing).toHaveAttribute('aria-label', /folds on 9 lines into 10 plates/);
   const shape = (): Promise<string | null> => drawing.locator('path').first().getAttribute('d');
   const before = await shape();
   const box = (await drawing.boundingBox())!;

@@ -46,7 +46,7 @@ test('the ticket follows an edit, with the figure before struck through', async 
   const stations = page.getByRole('navigation', { name: 'Stations' });
   // 0.108 m² at 480 g/m².
   await expect(stations).toContainText('51.8 g');
-  await choose(page, 'Made', 'port and starboard');
+  await choose(page, 'Made', 'handed pair');
   await expect(stations).toContainText(/51\.8 g\s*104 g/);
   await expect(ticket(page, 'Pages')).toContainText(/\d+ A4/);
   await expect(ticket(page, 'Boards')).toContainText(/1 · 62 %/);
@@ -160,7 +160,7 @@ test('pieces without a place are faults that say what to buy, in the cut list to
   const stations = page.getByRole('navigation', { name: 'Stations' });
   await expect(stations).toContainText(/Faults\s*(was\s*none\s*)?1/);
   await station(page, 'Boards');
-  await choose(page, 'Orders to try', '12, quick');
+  await choose(page, 'Search', 'briefly');
   await page.getByRole('button', { name: 'Nest the parts' }).click();
   await expect(page.getByRole('complementary', { name: 'Boards' })).toContainText('2 Panel found no place');
   await station(page, 'Cut list');
@@ -172,7 +172,7 @@ test('pieces without a place are faults that say what to buy, in the cut list to
   await saved(page);
 });
 
-test('nesting can be stopped keeping the best; the same seed gives the same nest; overlaps by hand are refused', async ({
+test('nesting can be stopped keeping the best; nesting again gives the same nest; overlaps by hand are refused', async ({
   page,
   workshop,
 }) => {
@@ -181,11 +181,11 @@ test('nesting can be stopped keeping the best; the same seed gives the same nest
   await drawPlate(page, 'Wide', '400', '200');
   await drawPlate(page, 'Small', '60', '60');
   await station(page, 'Boards');
-  await choose(page, 'Orders to try', 'until stopped');
+  await choose(page, 'Search', 'until stopped');
   await page.getByRole('button', { name: 'Nest the parts' }).click();
   await page.getByRole('button', { name: 'Esc stop, keep best' }).click();
   await expect(page.getByText('2 pieces placed')).toBeVisible();
-  await choose(page, 'Orders to try', '12, quick');
+  await choose(page, 'Search', 'briefly');
   const pieces = (): Promise<string[]> =>
     page
       .getByRole('application')

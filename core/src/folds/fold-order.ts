@@ -85,7 +85,7 @@ function orderAnew(
       next === undefined
         ? 'in every order something is in its way'
         : blocked.length > 0
-          ? `before ${blocked.map(nameOf).join(' and ')}, whose way it would close`
+          ? `before ${blocked.map(nameOf).join(' and ')}, which would block it`
           : order.length === 0
             ? 'nothing is in its way'
             : `after ${order.length === 1 ? 'the first' : `the first ${order.length}`}`;

@@ -1,6 +1,6 @@
 import { operationWord } from '../operations/index.ts';
 import type { Part } from '../part/index.ts';
-import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/index.ts';
+import { countOf, formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/index.ts';
 import type { Assembly, AssemblyClash, AssemblySeam } from './assembly.ts';
 import { clashOf, seamFigures, type FoldedPart, type SeamFigures } from './folded-part.ts';
 import type { Clash } from './interference.ts';
@@ -34,16 +34,28 @@ function seamSentence({ closed, open, pressed, worstMm }: SeamFigures, unit: Len
   return `${told.join('; ').replace(/^./, (letter) => letter.toUpperCase())}.`;
 }
 
+/** How many folds turn, and by what angles: a strip of skin that stays between two plates has a hinge at each edge, and is one fold. */
+function foldsTold({ tree }: FoldedPart): { readonly count: number; readonly angles: readonly string[] } {
+  const folds = new Map<string, number>();
+  tree.turns.forEach(({ hinge, parent, child }, index) => {
+    const strip = [parent, child].find((plate) => tree.plates[plate]?.kind === 'skin');
+    const key = strip === undefined ? `hinge ${index}` : `strip ${strip}`;
+    folds.set(key, (folds.get(key) ?? 0) + Math.abs(hinge.turnDegrees));
+  });
+  const angles = [...folds.values()].filter((angle) => angle !== 0);
+  return { count: angles.length, angles: [...new Set(angles.map(formatAngle))] };
+}
+
 /** How a part closes, in sentences: for the slip, for screen readers and for the build sheet. */
 export function foldReport(part: Part, folded: FoldedPart, unit: LengthUnit): readonly string[] {
-  const turns = folded.tree.turns.filter(({ hinge }) => hinge.turnDegrees !== 0);
+  const turned = foldsTold(folded);
   const clash = clashOf(folded);
   const boards = folded.tree.plates.filter(({ kind }) => kind === 'board').length;
   return [
     ...(folded.tree.turns.length === 0
       ? [`${part.name} is one plate: nothing of it folds.`]
       : [
-          `${part.name} folds about ${turns.length === 1 ? 'one hinge' : `${turns.length} hinges`} into ${boards} plates, by ${[...new Set(turns.map(({ hinge }) => formatAngle(Math.abs(hinge.turnDegrees))))].join(', ')}.`,
+          `${part.name} folds on ${turned.count === 1 ? 'one line' : `${turned.count} lines`} into ${countOf(boards, 'plate')}${turned.angles.length > 0 ? `, by ${turned.angles.join(', ')}` : ''}.`,
         ]),
     seamSentence(seamFigures(folded.seams), unit),
     ...(folded.tree.turns.length === 0
@@ -127,7 +139,7 @@ export function assemblyReport(
   const nameOf = (partId: string): string => parts.find(({ id }) => id === partId)?.name ?? 'a part';
   const standing = new Set(pieces.map(({ partId }) => partId)).size;
   return [
-    `${pieces.length} pieces of ${standing} parts stand together.`,
+    `${countOf(pieces.length, 'piece')} of ${countOf(standing, 'part')} ${pieces.length === 1 ? 'stands' : 'stand'} together.`,
     seamSentence(seamFigures(seams), unit).replace('No seam is declared.', 'No seam between parts is declared.'),
     ...(clashes.length === 0
       ? ['No piece is in another.']

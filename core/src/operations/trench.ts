@@ -56,7 +56,7 @@ export const trench: OperationTraits<Trench> = {
     },
     {
       key: 'layers',
-      word: 'Takes boards',
+      word: 'Wall thickness, boards',
       name: 'count of boards',
       kind: 'count',
       least: 1,

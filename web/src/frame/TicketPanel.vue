@@ -109,10 +109,10 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
         <el-button
           text
           size="small"
-          :aria-label="isNarrow ? 'Widen the ticket' : 'Fold the ticket'"
+          :aria-label="isNarrow ? 'Show the ticket' : 'Hide the ticket'"
           @click="isNarrow = !isNarrow"
         >
-          {{ isNarrow ? '»' : '« Fold' }}
+          {{ isNarrow ? '»' : '« Hide' }}
         </el-button>
       </div>
     </div>

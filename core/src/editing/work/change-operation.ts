@@ -17,7 +17,7 @@ export function changeOperation(
   args: { readonly operationId: string; readonly changes: OperationChanges },
 ): CommandResult {
   const found = part.operations.find((operation) => operation.id === args.operationId);
-  if (!found) return refused(`There is no operation "${args.operationId}" in ${part.name}.`);
+  if (!found) return refused(`That work is no longer on ${part.name}.`);
   for (const [key, value] of Object.entries(args.changes)) {
     const fault = changeFault(found, key, value);
     if (fault) return refused(fault);

@@ -30,7 +30,7 @@ export function changeWork(
 ): CommandResult {
   const found = part.operations.find(({ id }) => id === args.operationId),
     line = part.lines.find(({ id }) => id === found?.on.pathId);
-  if (!found) return refused(`There is no operation "${args.operationId}" in ${part.name}.`);
+  if (!found) return refused(`That work is no longer on ${part.name}.`);
   if (!line) return refused('Work on an edge stays what it is: remove it and draw a line instead.');
   const unfit = lineFault(args.kind, { closed: line.closed, points: line.nodes.length });
   if (unfit) return refused(unfit);

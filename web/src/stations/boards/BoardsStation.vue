@@ -267,8 +267,8 @@ useKeys('boards', {
     <TrayBar>
       <template v-if="nesting.isRunning.value"
         ><span
-          >nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> · {{ nesting.progress.value?.tried ?? 0 }} orders
-          tried</span
+          >nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> ·
+          {{ countOf(nesting.progress.value?.tried ?? 0, 'try', 'tries') }}</span
         ><span
           >best <b>{{ nesting.progress.value?.effectiveBoards.toFixed(2) ?? '…' }}</b></span
         ><span><kbd>Esc</kbd> stop, keep best</span></template

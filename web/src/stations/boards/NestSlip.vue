@@ -18,7 +18,7 @@ import NestCourse from './NestCourse.vue';
 import type { Nesting } from './use-nesting.ts';
 
 const props = defineProps<{ views: readonly BoardView[]; nesting: Nesting; isOld: boolean; tries: number }>();
-defineEmits<{ nest: []; 'update:tries': [value: number] }>();
+const emit = defineEmits<{ nest: []; 'update:tries': [value: number] }>();
 const work = useAirframe();
 
 const settings = computed(() => work.airframe!.settings.nest);
@@ -44,6 +44,11 @@ function keep(view: BoardView, corners?: Polygon): void {
   work.message = `${offcut.name} is in Stock with none counted: count it there when the board is cut.`;
 }
 const priceWords = (price: number): string => formatPrice(price, work.airframe?.settings.currency);
+/** Starts the search elsewhere, from a number that the file keeps. */
+function tryAnother(): void {
+  change({ seed: (settings.value.seed % 999_999) + 1 });
+  emit('nest');
+}
 const pieces = computed(() => piecesOfAirframe(work.airframe!));
 const unplaced = computed(() =>
   (nest.value?.unplaced ?? [])
@@ -59,9 +64,9 @@ const unplaced = computed(() =>
 const held = computed(() => {
   const parts = work.airframe!.parts;
   return [
-    { word: 'Held to the grain', count: parts.filter(({ grain }) => grain.rule !== 'any').length, unit: 'parts' },
-    { word: 'Port and starboard', count: parts.filter(({ handed }) => handed === 'pair').length, unit: 'pairs' },
-    { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'parts' },
+    { word: 'Held to the grain', count: parts.filter(({ grain }) => grain.rule !== 'any').length, unit: 'part' },
+    { word: 'Port and starboard', count: parts.filter(({ handed }) => handed === 'pair').length, unit: 'handed pair' },
+    { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
 });
 </script>
@@ -158,25 +163,21 @@ const held = computed(() => {
             @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
           />
           <ChoiceRow
-            label="Orders to try"
+            label="Search"
             :model-value="String(tries)"
             :choices="[
-              ['12', '12, quick'],
-              ['60', '60'],
-              ['300', '300'],
+              ['12', 'briefly'],
+              ['60', 'as usual'],
+              ['300', 'longer'],
               ['1000000', 'until stopped'],
             ]"
             @update:model-value="$emit('update:tries', Number($event))"
           />
-          <MeasureField
-            label="Seed: same seed, same nest"
-            kind="number"
-            :model-value="settings.seed"
-            :least="1"
-            :most="999999"
-            @update:model-value="change({ seed: Math.round($event) })"
-          />
         </div>
+        <el-button v-if="views.length > 0 && !nesting.isRunning.value" class="another" size="small" @click="tryAnother">
+          Another try
+        </el-button>
+        <p class="hint">Nesting again finds the same nest again; another try starts the search elsewhere.</p>
       </section>
     </InTurn>
     <InTurn>
@@ -184,7 +185,7 @@ const held = computed(() => {
         <h2 class="eyebrow">Held by</h2>
         <div v-for="one in held" :key="one.word" class="row">
           <span>{{ one.word }}</span><span class="value"
-            >{{ one.count }} <small>{{ one.unit }}</small></span
+            >{{ one.count }} <small>{{ one.unit }}{{ one.count === 1 ? '' : 's' }}</small></span
           >
         </div>
       </section>
@@ -225,6 +226,13 @@ const held = computed(() => {
   flex-wrap: wrap;
   gap: 6px;
   margin: 6px 0;
+}
+.another {
+  margin-top: 10px;
+}
+.hint {
+  color: var(--ink-soft);
+  margin-top: 4px;
 }
 .keep .el-button {
   margin: 0;

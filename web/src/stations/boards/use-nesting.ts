@@ -1,5 +1,6 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { AirframeNest } from '@grain-fold/core/airframe';
+import { countOf } from '@grain-fold/core/units';
 import type { NestProgress } from '../../workers/nest.worker.ts';
 import { slowly } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -39,7 +40,8 @@ export function useNesting() {
       const result = await slowly.nest(airframe, tries, tell);
       tell(result);
       // Parts edited meanwhile make the nest one of an older state; its fingerprint says so where it is shown.
-      if (work.airframe?.id === airframe.id) work.setNest(`Nest on ${result.nest.boards.length} boards`, result.nest);
+      if (work.airframe?.id === airframe.id)
+        work.setNest(`Nest on ${countOf(result.nest.boards.length, 'board')}`, result.nest);
     } catch (error) {
       fault.value =
         error instanceof Error ? `The nest stopped: ${error.message}` : 'The nest stopped without a reason.';

@@ -188,8 +188,8 @@ const neighbours = computed(() =>
                 label="Lies"
                 :model-value="settings.orientation"
                 :choices="[
-                  ['portrait', 'upright'],
-                  ['landscape', 'on its side'],
+                  ['portrait', 'portrait'],
+                  ['landscape', 'landscape'],
                 ]"
                 @update:model-value="change({ orientation: $event as PageSettings['orientation'] })"
               />

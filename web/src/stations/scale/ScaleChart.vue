@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countOf } from '@grain-fold/core/units';
 import {
   CategoryScale,
   Chart,
@@ -74,7 +75,7 @@ const words = computed(() =>
   props.points
     .map(
       (point) =>
-        `at ${point.scale}: ${point.foamG.toFixed(0)} g, ${point.slow.pages} pages, ${point.slow.boards} boards`,
+        `at ${point.scale}: ${point.foamG.toFixed(0)} g, ${countOf(point.slow.pages, 'page')}, ${countOf(point.slow.boards, 'board')}`,
     )
     .join('; '),
 );

@@ -6,7 +6,7 @@ import { boundsHeight, boundsWidth, type Bounds } from '@grain-fold/core/geometr
 import { traitsOf } from '@grain-fold/core/operations';
 import { resolve } from '@grain-fold/core/resolve';
 import { LARGEST_SCALE, SMALLEST_SCALE } from '@grain-fold/core/scale';
-import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
+import { countOf, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
 import MatCanvas from '../../mat/MatCanvas.vue';
 import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -206,12 +206,14 @@ const fixed = computed(() => {
         </section>
         <section v-if="figures.faultCount > 0">
           <p class="warn">
-            {{ figures.faultCount }} faults at this size.
+            {{ countOf(figures.faultCount, 'fault') }} at this size.
             <RouterLink :to="{ name: 'parts' }">See them on Parts</RouterLink>
           </p>
         </section>
         <section v-if="figures.slow && figures.slow.unplaced > 0">
-          <p class="warn">{{ figures.slow.unplaced }} pieces find no place on your boards at this size.</p>
+          <p class="warn">
+            {{ countOf(figures.slow.unplaced, 'piece finds', 'pieces find') }} no place on your boards at this size.
+          </p>
         </section>
       </aside>
     </div>

@@ -3,7 +3,7 @@ import { Close } from '@element-plus/icons-vue';
 import { computed, reactive, ref, shallowRef, useTemplateRef } from 'vue';
 import { boundsOf, distance, growBounds, polygonArea, type Point, type Polygon } from '@grain-fold/core/geometry';
 import { offcutShape } from '@grain-fold/core/stock';
-import { formatBoardArea, formatLength, parseLength, sizeText, worded } from '@grain-fold/core/units';
+import { countOf, formatBoardArea, formatLength, parseLength, sizeText, worded } from '@grain-fold/core/units';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useKeys } from '../../keys/use-keys.ts';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -104,7 +104,7 @@ useKeys('drawing', {
         :fit-to="fitTo"
         :unit="work.unit"
         arrows-pan
-        :label="`Shape of ${name}: ${corners.length} corners`"
+        :label="`Shape of ${name}: ${countOf(corners.length, 'corner')}`"
         cursor="crosshair"
         @press="press"
         @move="move"

@@ -114,7 +114,7 @@ const shapes = computed(() => {
           <div class="slip-head">
             <h1>Version {{ chosen }}</h1>
             <p>
-              {{ figures?.drawings }} parts · {{ figures?.pieces }} pieces ·
+              {{ countOf(figures?.drawings ?? 0, 'part') }} · {{ countOf(figures?.pieces ?? 0, 'piece') }} ·
               {{ formatMass(figures?.foamG ?? 0, work.unit) }} of foam
             </p>
           </div>

@@ -152,13 +152,31 @@ test('edits are saved together half a second after the last, and only what chang
   expect(kept.has('x')).toBe(true);
   await settle(600);
   expect(saves).toHaveLength(1);
-  expect(saves[0]).toMatchObject({ label: 'Rename part', parts: [{ id: 'a', basedOn: 1, value: { name: 'Ri' } }] });
+  expect(saves[0]).toMatchObject({
+    label: 'Rename part · Ri',
+    parts: [{ id: 'a', basedOn: 1, value: { name: 'Ri' } }],
+  });
   expect(saves[0]!.settings).toBeUndefined();
   expect(store.saveState).toBe('saved');
   expect(kept.has('x')).toBe(false);
   rename(store, 'Rib');
   await settle(600);
   expect(saves[1]).toMatchObject({ parts: [{ basedOn: 2 }] });
+});
+
+test('a version is called by its steps and the parts they changed, each once', async () => {
+  const store = work();
+  rename(store, 'Rib');
+  store.setParts('New part', [...store.airframe!.parts, emptyPart('b', 'Former', 'foam')]);
+  store.run('a', { name: 'drawOutline', args: { draft: rectangleDraft({ x: 0, y: 0 }, 10, 10) } });
+  await settle(600);
+  expect(saves[0]!.label).toBe('Rename part, New part, Draw outline · Rib, Former');
+  store.setParts('Remove Former', store.airframe!.parts.slice(0, 1));
+  await settle(600);
+  expect(saves[1]!.label).toBe('Remove Former');
+  store.undo();
+  await settle(600);
+  expect(saves[2]!.label).toBe('Undo · Former');
 });
 
 test('an edit made while a save is under way is saved after it', async () => {

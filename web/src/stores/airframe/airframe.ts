@@ -13,15 +13,10 @@ import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
 import { NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
 import { historyKeeper, stepsAround } from './kept-history.ts';
 import { lookBack } from './look-back.ts';
+import { listed, versionLabel } from './version-label.ts';
 import { nextSaveState, retryAfterMs, type SaveEvent, type SaveState } from './save-state.ts';
 
 const SAVE_AFTER_MS = 500;
-/** Parts named one by one; more are counted. */
-const MOST_NAMED = 3;
-const listed = (names: readonly string[]): string =>
-  [...names.slice(0, MOST_NAMED), ...(names.length > MOST_NAMED ? [`${names.length - MOST_NAMED} more`] : [])].join(
-    ', ',
-  );
 
 /** The airframe that is worked on: its state, its history, and its way to the server. */
 export const useAirframe = defineStore('airframe', () => {
@@ -216,7 +211,7 @@ export const useAirframe = defineStore('airframe', () => {
   async function saveNow(): Promise<void> {
     const now = airframe.value;
     if (!now || !base || saveState.value === 'stale') return;
-    const changes = changesBetween(base, now, versions, history.value.past.at(-1)?.label ?? 'Undo');
+    const changes = changesBetween(base, now, versions, '');
     if (!changes) {
       saveState.value = 'saved';
       await unsavedEdits.forget(now.id).catch(() => undefined); // storage that is closed to us has nothing to forget
@@ -224,7 +219,10 @@ export const useAirframe = defineStore('airframe', () => {
     }
     happened({ kind: 'started' });
     try {
-      const receipt = await airframesApi.save(now.id, changes);
+      const receipt = await airframesApi.save(now.id, {
+        ...changes,
+        label: versionLabel(history.value, base, now, changes),
+      });
       failures = 0;
       base = now;
       versions = {

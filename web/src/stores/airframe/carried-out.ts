@@ -1,6 +1,7 @@
 import { splitInAirframe, standardBoard, type Airframe } from '@grain-fold/core/airframe';
 import type { AirframeAction } from '@grain-fold/core/checks';
 import { boardName } from '@grain-fold/core/stock';
+import { countOf } from '@grain-fold/core/units';
 
 /** Mends that change the airframe; the others only lead somewhere. */
 export type CarriedOutAction = Exclude<AirframeAction, { name: 'startOutline' | 'seeFolded' }>;
@@ -42,7 +43,7 @@ export function carriedOut(
     }
     case 'countBoards':
       return {
-        label: `Count ${action.count} boards`,
+        label: `Count ${countOf(action.count, 'board')}`,
         airframe: {
           ...airframe,
           boards: boards.map((board) => (board.id === action.boardId ? { ...board, count: action.count } : board)),

@@ -89,8 +89,8 @@ function change(of: (part: Part) => Partial<PartDetails>): void {
       :model-value="handed"
       :choices="
         withVarious(handed, [
-          ['single', 'as drawn'],
-          ['pair', 'port and starboard'],
+          ['single', 'single'],
+          ['pair', 'handed pair'],
         ])
       "
       @update:model-value="$event && change(() => ({ handed: $event as Part['handed'] }))"

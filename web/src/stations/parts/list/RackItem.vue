@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countOf } from '@grain-fold/core/units';
 import { computed, useTemplateRef } from 'vue';
 import { contextOf } from '@grain-fold/core/airframe';
 import { piecesOf, type Part } from '@grain-fold/core/part';
@@ -40,7 +41,7 @@ const countWords = computed(() =>
     <svg v-else width="46" height="38" aria-hidden="true" />
     <span class="name">{{ part.name }}</span>
     <span class="count figures">{{ countWords }}</span>
-    <span v-if="faults > 0" class="bad" :aria-label="`${faults} faults`">{{ faults }}</span>
+    <span v-if="faults > 0" class="bad" :aria-label="countOf(faults, 'fault')">{{ faults }}</span>
   </div>
 </template>
 

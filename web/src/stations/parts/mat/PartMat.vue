@@ -18,7 +18,7 @@ import { pathsOf, type Part } from '@grain-fold/core/part';
 import type { Snap } from '@grain-fold/core/paths';
 import type { Picked } from '@grain-fold/core/pointing';
 import { backView, mirrorOf, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
-import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
+import { countOf, formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import MatCanvas from '../../../mat/MatCanvas.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import PartCaptions from '../../../mat/PartCaptions.vue';
@@ -184,7 +184,7 @@ const cursor = computed(() =>
 );
 const describe = computed(
   () =>
-    `${props.part.name}: ${pathsOf(props.part).length} lines, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no work on them'}`,
+    `${props.part.name}: ${countOf(pathsOf(props.part).length, 'line')}, ${props.part.operations.map(({ kind }) => traitsOf(kind).word).join(', ') || 'no work on them'}`,
 );
 const isAiming = computed(
   () =>

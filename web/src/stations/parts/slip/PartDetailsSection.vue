@@ -55,8 +55,8 @@ const change = (changes: Partial<PartDetails>): void => {
         label="Made"
         :model-value="part.handed"
         :choices="[
-          ['single', 'as drawn'],
-          ['pair', 'port and starboard'],
+          ['single', 'single'],
+          ['pair', 'handed pair'],
         ]"
         @update:model-value="change({ handed: $event as Part['handed'] })"
       />
@@ -114,7 +114,7 @@ const change = (changes: Partial<PartDetails>): void => {
       </InTurn>
       <InTurn>
         <ChoiceRow
-          label="Draw over"
+          label="Show beneath"
           :model-value="beneathId ?? ''"
           :choices="others"
           @update:model-value="emit('beneath', $event === '' ? undefined : $event)"

@@ -281,7 +281,7 @@ const ALIGNMENTS: readonly (readonly [Alignment, string])[] = [
         </el-button>
       </div>
     </FoldAway>
-    <FoldAway title="With the outline" v-if="only?.closed && !isOuter" is-open>
+    <FoldAway title="Combine with the outline" v-if="only?.closed && !isOuter" is-open>
       <div class="doings">
         <el-button size="small" @click="combine('cutOut')">Cut it out</el-button>
         <el-button size="small" @click="combine('join')">Join it on</el-button>

@@ -4,10 +4,15 @@ import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
 import vueParser from 'vue-eslint-parser';
 import { dependenceDirection } from './scripts/lint/dependence-direction.mjs';
+import { buildersWords } from './scripts/lint/builders-words.mjs';
 import { unitWords } from './scripts/lint/unit-words.mjs';
 
 const ours = {
-  plugins: { 'grain-fold': { rules: { 'dependence-direction': dependenceDirection, 'unit-words': unitWords } } },
+  plugins: {
+    'grain-fold': {
+      rules: { 'dependence-direction': dependenceDirection, 'unit-words': unitWords, 'builders-words': buildersWords },
+    },
+  },
 };
 
 export default tseslint.config(
@@ -43,7 +48,7 @@ export default tseslint.config(
   {
     files: ['core/src/**/*.ts', 'web/src/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts'],
-    rules: { 'grain-fold/unit-words': 'error' },
+    rules: { 'grain-fold/unit-words': 'error', 'grain-fold/builders-words': 'error' },
   },
   {
     files: ['web/src/**/*.vue'],

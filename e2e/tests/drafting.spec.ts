@@ -296,3 +296,53 @@ test('keys while drawing: a tool stays in hand, a far point is followed, F fits,
   await expect(page).not.toHaveURL(address);
   await expect(page.getByRole('heading', { name: /Scale|Stock|Pages/ }).first()).toBeVisible();
 });
+
+test('zoomed to 150 % half of the page is mat; the feature menu covers no tool; a drag is undone in one step; fingers hold keys', async ({
+  browser,
+  workshop,
+}) => {
+  const touched = await browser.newContext({ hasTouch: true, isMobile: true, viewport: { width: 1024, height: 768 } });
+  const page = await touched.newPage();
+  await signUp(page, workshop);
+  await newAirframe(page, 'Small page');
+  await drawPlate(page, 'Plate', '200', '100');
+  const box = async (locator: ReturnType<typeof page.locator>) => (await locator.boundingBox())!;
+  await page.locator('body').press('e');
+  const menu = await box(page.getByRole('group', { name: 'Features' }));
+  for (const tool of await page.getByRole('toolbar', { name: 'Drawing tools' }).getByRole('button').all()) {
+    const inMenu = await tool.evaluate((one) => one.closest('[aria-label="Features"]') !== null);
+    const at = await tool.boundingBox();
+    if (!inMenu && at) expect(at.y + at.height).toBeLessThanOrEqual(menu.y + 0.5);
+  }
+  await page.keyboard.press('Escape');
+
+  // A drag by many small moves is one step of the history.
+  await page.locator('body').press('f');
+  const at = await pixelsOf(page);
+  const [from, to] = [at(200, 100), at(230, 130)];
+  await page.mouse.move(...from);
+  await page.mouse.down();
+  await page.mouse.move(...to, { steps: 12 });
+  await page.mouse.up();
+  await expect(slip(page)).toContainText(/Length\s*2[23]\d\.\d mm/);
+  await page.getByRole('button', { name: /undo move point/ }).click();
+  await expect(slip(page)).toContainText(/Length\s*200\.0 mm/);
+
+  // Shift held by a finger chooses a second edge beside the first.
+  await page.touchscreen.tap(...at(100, 0));
+  await page.getByRole('group', { name: 'Keys to hold' }).getByRole('button', { name: 'Shift' }).tap();
+  await page.touchscreen.tap(...at(0, 0));
+  await page.touchscreen.tap(...at(200, 0));
+  await expect(slip(page)).toContainText('2 points');
+
+  await page.setViewportSize({ width: 853, height: 533 });
+  await page.locator('body').press('l');
+  const [mat, tools, strip] = await Promise.all([
+    box(page.getByRole('application')),
+    box(page.getByRole('group', { name: 'Marks and helpers' })),
+    box(page.getByRole('form', { name: 'Type the next point' })),
+  ]);
+  expect(strip.y - (tools.y + tools.height)).toBeGreaterThan(533 / 2);
+  expect(strip.y + strip.height).toBeLessThanOrEqual(mat.y + mat.height + 0.5);
+  await touched.close();
+});

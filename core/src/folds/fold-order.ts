@@ -43,15 +43,16 @@ function keptOrder(
   const order = [...named, ...own.filter((id) => !named.includes(id))];
   const isTried = order.length <= MOST_TRIED;
   return order.map((operationId, index) => {
-    const isBlocked = isTried && !isWayFree(solids, tree, new Set(order.slice(0, index)), operationId);
+    const blocker = isTried ? blockedBy(solids, tree, new Set(order.slice(0, index)), operationId) : undefined;
     return {
       operationId,
-      isBlocked,
-      reason: isBlocked
-        ? 'something is in its way here'
-        : named.includes(operationId)
-          ? 'as you keep it'
-          : 'not in your order: last',
+      isBlocked: blocker !== undefined,
+      reason:
+        blocker !== undefined
+          ? `here it is blocked by ${plateWords(blocker)}`
+          : named.includes(operationId)
+            ? 'as you keep it'
+            : 'not in your order: last',
     };
   });
 }
@@ -76,14 +77,14 @@ function orderAnew(
   while (left.length > 0) {
     const blocked: string[] = [];
     const next = left.find((operationId) => {
-      const isFree = isWayFree(solids, tree, done, operationId);
+      const isFree = blockedBy(solids, tree, done, operationId) === undefined;
       if (!isFree) blocked.push(operationId);
       return isFree;
     });
     const chosen = next ?? left[0]!;
     const reason =
       next === undefined
-        ? 'in every order something is in its way'
+        ? `in every order it is blocked by ${plateWords(blockedBy(solids, tree, done, chosen))}`
         : blocked.length > 0
           ? `before ${blocked.map(nameOf).join(' and ')}, which would block it`
           : order.length === 0
@@ -96,16 +97,28 @@ function orderAnew(
   return order;
 }
 
-/** Whether the plates that one fold moves meet no plate that stands still meanwhile. */
-function isWayFree(solids: readonly PlateSolid[], tree: FoldTree, done: ReadonlySet<string>, moving: string): boolean {
+const plateWords = (plate: number | undefined): string => (plate === undefined ? 'a plate' : `plate ${plate + 1}`);
+
+/** The plate that stands still in the way of those that one fold moves; none when its way is free. */
+function blockedBy(
+  solids: readonly PlateSolid[],
+  tree: FoldTree,
+  done: ReadonlySet<string>,
+  moving: string,
+): number | undefined {
   const carried = new Set<number>();
   for (const { hinge, parent, child } of tree.turns)
     if (hinge.operationId === moving || carried.has(parent)) carried.add(child);
-  return STEPS.every(
-    (share) =>
-      clashesOf(solids, tree, fold(tree, stateWith(done, moving, share)), (a, b) => carried.has(a) !== carried.has(b))
-        .length === 0,
-  );
+  for (const share of STEPS) {
+    const [clash] = clashesOf(
+      solids,
+      tree,
+      fold(tree, stateWith(done, moving, share)),
+      (a, b) => carried.has(a) !== carried.has(b),
+    );
+    if (clash) return clash.plates.find((plate) => !carried.has(plate));
+  }
+  return undefined;
 }
 
 /** Folds done are folded, one is on its way, the others lie flat. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core';
+import { useMediaQuery, useStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { useAirframe } from '../stores/airframe/airframe.ts';
@@ -10,7 +10,10 @@ import { formatLengthWithUnit } from '@grain-fold/core/units';
 
 const work = useAirframe();
 const figures = useFigures();
-const isNarrow = useStorage('grain-fold-ticket-narrow', false);
+const isHidden = useStorage('grain-fold-ticket-narrow', false);
+/** A small or zoomed page has no room for all of it. */
+const isSmall = useMediaQuery('(max-width: 960px)');
+const isNarrow = computed(() => isHidden.value || isSmall.value);
 const theme = useStorage<'day' | 'evening'>('grain-fold-theme', 'day');
 
 const groups = computed(() =>
@@ -107,10 +110,11 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
           {{ theme === 'day' ? 'Dim' : 'Day' }}
         </el-button>
         <el-button
+          v-if="!isSmall"
           text
           size="small"
           :aria-label="isNarrow ? 'Show the ticket' : 'Hide the ticket'"
-          @click="isNarrow = !isNarrow"
+          @click="isHidden = !isHidden"
         >
           {{ isNarrow ? '»' : '« Hide' }}
         </el-button>

@@ -3,6 +3,7 @@ import dayjs from 'dayjs';
 import { computed, ref } from 'vue';
 import { useKeys } from '../keys/use-keys.ts';
 import { useAirframe } from '../stores/airframe/airframe.ts';
+import HeldKeys from './HeldKeys.vue';
 import HistoryDialog from './HistoryDialog.vue';
 
 const work = useAirframe();
@@ -26,6 +27,7 @@ const isWorried = computed(() => !['saved', 'unsaved', 'saving'].includes(work.s
 <template>
   <footer class="tray figures">
     <span class="left"><slot /></span>
+    <HeldKeys />
     <el-button link v-if="work.undoLabel" class="bare hint" @click="work.undo()">
       <kbd>Ctrl+Z</kbd> undo {{ work.undoLabel.toLowerCase() }}
     </el-button>

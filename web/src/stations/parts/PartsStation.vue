@@ -248,14 +248,15 @@ useKeys('drawing', {
               @features="isFeatureMenuOpen = !isFeatureMenuOpen"
               @back="isBack = !isBack"
               @folded="toggleFolded"
-            />
+            >
+              <FeatureMenu
+                v-if="isFeatureMenuOpen"
+                :chosen="featureOfTool(drafting.tool.value)"
+                @choose="startFeature"
+                @close="isFeatureMenuOpen = false"
+              />
+            </MatTools>
           </InTurn>
-          <FeatureMenu
-            v-if="isFeatureMenuOpen"
-            :chosen="featureOfTool(drafting.tool.value)"
-            @choose="startFeature"
-            @close="isFeatureMenuOpen = false"
-          />
           <p v-if="!existsIn(part, context.variant)" class="left-out">
             {{ part.name }} is not made in “{{ context.variant }}”
           </p>
@@ -329,7 +330,7 @@ useKeys('drawing', {
       :pointer="pointer"
       :snap-reason="snapped?.reason"
       :hovered="hovered"
-      :is-folded="folded !== undefined"
+      :is-folded="isFolded && hasOutline"
       :has-choice="selection.chosen.value !== undefined"
     />
   </div>

@@ -275,6 +275,16 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
   font-size: 15px;
   font-weight: 500;
 }
+@media (max-height: 620px) {
+  .strip {
+    left: 0;
+    right: 0;
+    bottom: 0;
+    padding: 4px 10px;
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+}
 .word {
   color: #ffc878;
   font-weight: 600;

@@ -127,10 +127,12 @@ const word = (kind: FeatureKind): string => featureTraits(kind).word;
 
 <style scoped>
 .menu {
-  position: absolute;
-  left: 14px;
-  top: 88px;
+  position: relative;
   z-index: 5;
+  width: fit-content;
+  max-width: 100%;
+  margin-top: 3px;
+  pointer-events: auto;
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 4px;

@@ -74,6 +74,7 @@ watch(
         @press="emit('features')"
       />
     </div>
+    <slot />
   </div>
 </template>
 
@@ -96,6 +97,20 @@ watch(
   color: var(--mat-light);
   border-radius: var(--radius);
   pointer-events: auto;
+}
+@media (max-height: 620px) {
+  .tool-strip {
+    top: 0;
+    left: 0;
+    right: 0;
+  }
+  .groups,
+  .tools {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    max-width: 100%;
+    white-space: nowrap;
+  }
 }
 .groups {
   width: auto;

@@ -117,8 +117,9 @@ const board = new MeshLambertMaterial({
   vertexColors: true,
   side: DoubleSide,
   polygonOffset: true,
-  polygonOffsetFactor: 1,
-  polygonOffsetUnits: 1,
+  // Edges in the plane of another plate's face, as doubled board has them, stand clear of it whichever way it is turned.
+  polygonOffsetFactor: 2,
+  polygonOffsetUnits: 4,
 });
 const opened = new MeshBasicMaterial({ vertexColors: true, side: DoubleSide });
 const edging = new LineBasicMaterial({ vertexColors: true });

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref } from 'vue';
 import type { Airframe } from '@grain-fold/core/airframe';
 import type { Part } from '@grain-fold/core/part';
+import { isWith } from '../../../keys/held-keys.ts';
 import RackItem from './RackItem.vue';
 import { useSortableGroups } from './use-sortable-groups.ts';
 
@@ -25,10 +26,10 @@ const wanted = ref('');
 const MANY_PARTS = 8;
 /** A click chooses; with Ctrl it picks parts to change together, with Shift all up to it. */
 function click(partId: string, event: MouseEvent): void {
-  if (event.shiftKey && props.chosenId) {
+  if (isWith('Shift', event) && props.chosenId) {
     const [a, b] = [inOrder.value.indexOf(props.chosenId), inOrder.value.indexOf(partId)].sort((m, n) => m - n);
     emit('pick', inOrder.value.slice(a, b! + 1));
-  } else if (event.ctrlKey || event.metaKey) toggle(partId);
+  } else if (isWith('Ctrl', event)) toggle(partId);
   else {
     emit('pick', []);
     emit('choose', partId);
@@ -191,5 +192,23 @@ async function step(by: number): Promise<void> {
 }
 .add:hover {
   background: #29474f;
+}
+/* Little height, as in a page that is zoomed: the names alone, so that at least half is mat. */
+@media (max-height: 620px) {
+  .rack {
+    height: 44px;
+  }
+  .rack :deep(svg),
+  .rack :deep(.count),
+  .eyebrow {
+    display: none;
+  }
+  .list {
+    padding: 5px 10px;
+    gap: 10px;
+  }
+  .filter {
+    padding: 0 8px;
+  }
 }
 </style>

@@ -8,6 +8,7 @@ import type { Snap } from '@grain-fold/core/paths';
 import { pick, snap, type Picked } from '@grain-fold/core/pointing';
 import { expandPart, mirrorOf, resolve, type ResolveContext, type ResolvedPart } from '@grain-fold/core/resolve';
 import { gridSteps } from '../../../../mat/mat-view.ts';
+import { isWith } from '../../../../keys/held-keys.ts';
 import { useAirframe } from '../../../../stores/airframe/airframe.ts';
 import { featureOfTool } from '../../drafting/part-tools.ts';
 import type { Selection } from '../../selection.ts';
@@ -95,7 +96,7 @@ export function useMatHand(site: HandSite): MatHand {
   }
 
   function press(at: Point, event: PointerEvent): void {
-    isSnapHeld.value = event.altKey;
+    isSnapHeld.value = isWith('Alt', event);
     if (drafting.isDrawing.value) {
       drafting.addPoint(snapTo(at).point, reach());
       return;
@@ -111,7 +112,7 @@ export function useMatHand(site: HandSite): MatHand {
     else {
       const handle = selection.segment.value && handleDrag(selection.segment.value, at, reach());
       if (handle) drag.value = { from: at, anchor: at, except: new Set(), isImage: false, commandFor: handle };
-      else choose(picked, at, event.shiftKey);
+      else choose(picked, at, isWith('Shift', event));
     }
   }
 
@@ -216,7 +217,7 @@ export function useMatHand(site: HandSite): MatHand {
   }
 
   function move(at: Point, event: PointerEvent): void {
-    isSnapHeld.value = event.altKey;
+    isSnapHeld.value = isWith('Alt', event);
     const now = drag.value;
     if (!now) {
       snapped.value = snapTo(at);

@@ -77,6 +77,10 @@ try {
   await station('Boards');
   await take('boards', 1200);
   await station('Cut list');
+  await page
+    .getByRole('article')
+    .filter({ has: page.getByRole('heading', { name: /^Pod tray/ }) })
+    .scrollIntoViewIfNeeded();
   await take('cut-list', 800);
   await page.getByRole('link', { name: /^version/ }).click();
   await page.getByRole('button', { name: /Demo workshop/ }).click();

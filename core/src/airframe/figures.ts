@@ -10,7 +10,8 @@ import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
 import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
-import { worded, sizeText } from '../units/index.ts';
+import type { Board } from '../stock/index.ts';
+import { sizeText, worded, type LengthUnit } from '../units/index.ts';
 
 /** Figures of the ticket that follow every edit at once. */
 export interface QuickFigures {
@@ -95,6 +96,12 @@ export function slowFigures(airframe: Airframe): SlowFigures {
   };
 }
 
+/** A board's name with its size, unless the name has it. */
+function boardLabel({ name, widthMm, heightMm }: Board, unit: LengthUnit): string {
+  const size = worded(sizeText(widthMm, heightMm, 0), unit);
+  return name.includes(size.replace(/ \D+$/, '')) ? name : `${name}, ${size}`;
+}
+
 /** The cut list of an airframe, board by board when its nest still fits. */
 export function cutListOf(airframe: Airframe): CutList {
   const drawn = new Map(airframe.parts.map((part) => [part.id, part]));
@@ -109,7 +116,7 @@ export function cutListOf(airframe: Airframe): CutList {
     const counts = new Map<string, number>();
     for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
     return {
-      label: `${board.name}, ${worded(sizeText(board.widthMm, board.heightMm, 0), airframe.settings.unit)}`,
+      label: boardLabel(board, airframe.settings.unit),
       pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
     };
   });

@@ -38,10 +38,11 @@ export function formatAngle(angleDegrees: number): string {
 }
 
 const GRAMS_PER_OUNCE = 28.349523125;
+export const ouncesOf = (grams: number): number => grams / GRAMS_PER_OUNCE;
 /** Mass in grams, one decimal under 100 g; builders in inches read ounces beside it. */
 export const formatMass = (grams: number, unit: LengthUnit = 'mm'): string => {
   const inGrams = `${grams.toFixed(grams < 100 ? 1 : 0)} g`,
-    ounces = grams / GRAMS_PER_OUNCE;
+    ounces = ouncesOf(grams);
   return unit === 'mm' ? inGrams : `${inGrams} · ${ounces.toFixed(ounces < 10 ? 2 : 1)} oz`;
 };
 

@@ -10,6 +10,7 @@ export {
   formatMass,
   formatPrice,
   formatRunLength,
+  ouncesOf,
 } from './format-length.ts';
 export { formatArea, formatBoardArea } from './format-area.ts';
 export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countOf } from '@grain-fold/core/units';
+import { countOf, formatMass, ouncesOf, type LengthUnit } from '@grain-fold/core/units';
 import {
   CategoryScale,
   Chart,
@@ -17,15 +17,17 @@ import { Line } from 'vue-chartjs';
 import type { ScalePoint } from './scale-point.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Legend, Tooltip);
-const props = defineProps<{ points: readonly ScalePoint[]; scale: number }>();
+const props = defineProps<{ points: readonly ScalePoint[]; scale: number; unit: LengthUnit }>();
+/** Foam as the builder weighs it. */
+const isOunces = computed(() => props.unit === 'in');
 
 const FONT = { family: 'Barlow Condensed', size: 13 };
 const data = computed<ChartData<'line'>>(() => ({
   labels: props.points.map((point) => `× ${point.scale.toFixed(1)}`),
   datasets: [
     {
-      label: 'foam, g',
-      data: props.points.map((point) => point.foamG),
+      label: isOunces.value ? 'foam, oz' : 'foam, g',
+      data: props.points.map(({ foamG }) => (isOunces.value ? Number(ouncesOf(foamG).toFixed(2)) : foamG)),
       borderColor: '#fbf8ef',
       backgroundColor: '#fbf8ef',
       yAxisID: 'mass',
@@ -58,7 +60,7 @@ const axis = (position: 'left' | 'right', text: string): object => ({
   ticks: { color: '#cfdcdb', font: FONT, maxTicksLimit: 5, callback: plain },
   grid: { color: position === 'left' ? '#2f535d' : 'transparent' },
 });
-const options: ChartOptions<'line'> = {
+const options = computed<ChartOptions<'line'>>(() => ({
   responsive: true,
   maintainAspectRatio: false,
   animation: false,
@@ -67,15 +69,15 @@ const options: ChartOptions<'line'> = {
   },
   scales: {
     x: { ticks: { color: '#cfdcdb', font: FONT }, grid: { color: '#2f535d' } },
-    mass: axis('left', 'grams'),
+    mass: axis('left', isOunces.value ? 'ounces' : 'grams'),
     count: axis('right', 'pages, boards'),
   },
-};
+}));
 const words = computed(() =>
   props.points
     .map(
       (point) =>
-        `at ${point.scale}: ${point.foamG.toFixed(0)} g, ${countOf(point.slow.pages, 'page')}, ${countOf(point.slow.boards, 'board')}`,
+        `at ${point.scale}: ${formatMass(point.foamG, props.unit)}, ${countOf(point.slow.pages, 'page')}, ${countOf(point.slow.boards, 'board')}`,
     )
     .join('; '),
 );

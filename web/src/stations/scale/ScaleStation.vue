@@ -151,7 +151,7 @@ const fixed = computed(() => {
           </div>
         </div>
         <InTurn v-if="largest && points.length === FACTORS.length"
-          ><ScaleChart class="chart" :points="points" :scale="scale"
+          ><ScaleChart class="chart" :points="points" :scale="scale" :unit="work.unit"
         /></InTurn>
         <p v-else-if="largest" class="chart waiting figures">figuring other factors …</p>
       </div>

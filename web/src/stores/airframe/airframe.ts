@@ -2,13 +2,14 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef, ref, toRaw } from 'vue';
 import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
 import { withSizesKept, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
-import { applyCommand, type MadeIds, type PartCommand } from '@grain-fold/core/editing';
+import type { MadeIds, PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
 import { worded } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import { carriedOut, type CarriedOutAction } from './carried-out.ts';
 import { changesBetween, mergeEdits, type Settlement } from './changes.ts';
+import { editedParts, type EditedParts, type PartEdit } from './edited-parts.ts';
 import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
 import { NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
 import { historyKeeper, stepsAround } from './kept-history.ts';
@@ -133,46 +134,25 @@ export const useAirframe = defineStore('airframe', () => {
 
   /** Runs several commands as one step of the history: all of them, or none. @returns what the last one made */
   function runAll(partId: string, commands: readonly PartCommand[], label: string): MadeIds | undefined {
-    const now = airframe.value;
-    const part = now?.parts.find(({ id }) => id === partId);
-    if (!now || !part) return undefined;
-    let edited = part,
-      last = label,
-      made: MadeIds | undefined;
-    for (const command of commands) {
-      const result = applyCommand(edited, command);
-      if (!result.ok) {
-        message.value = result.message;
-        return undefined;
-      }
-      ({ part: edited, label: last, made } = result);
-    }
-    commit(commands.length === 1 ? last : label, {
-      ...now,
-      parts: now.parts.map((one) => (one === part ? edited : one)),
-    });
-    return made;
+    const done = edit(
+      commands.map((command) => ({ partId, command })),
+      commands.length === 1 ? undefined : label,
+    );
+    return done?.made;
   }
 
   /** Runs commands on several parts as one step of the history: all of them, or none. */
-  function runEach(
-    edits: readonly { readonly partId: string; readonly command: PartCommand }[],
-    label: string,
-  ): boolean {
-    const now = airframe.value;
-    if (!now) return false;
-    const edited = new Map(now.parts.map((part) => [part.id, part] as const));
-    for (const { partId, command } of edits) {
-      const part = edited.get(partId),
-        result = part && applyCommand(part, command);
-      if (!result?.ok) {
-        message.value = result?.message ?? 'That part is gone.';
-        return false;
-      }
-      edited.set(partId, result.part);
+  const runEach = (edits: readonly PartEdit[], label: string): boolean => edit(edits, label) !== undefined;
+
+  /** @param label what the step is called; as the last command calls itself when left out */
+  function edit(edits: readonly PartEdit[], label?: string): EditedParts | undefined {
+    const result = airframe.value && editedParts(airframe.value, edits);
+    if (result?.ok) {
+      commit(label ?? result.label, result.airframe);
+      return result;
     }
-    commit(label, { ...now, parts: now.parts.map(({ id }) => edited.get(id)!) });
-    return true;
+    if (result) message.value = result.message;
+    return undefined;
   }
 
   const freshId = (prefix: string): string => `${prefix}${crypto.randomUUID().slice(0, 8)}`;

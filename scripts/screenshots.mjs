@@ -2,7 +2,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { ensureDebianPackages } from './database.mjs';
+import { ensureDebianPackages } from './database/packages.mjs';
 import { ensureBuilt, ensurePackages, ROOT } from './prepare.mjs';
 import { startWorkshop } from './workshop.mjs';
 import { choose } from './test-support/choose.mjs';

@@ -1,9 +1,13 @@
 /** Starts Grain Fold: installs what is missing, builds what is old, starts its database and its server, and stops both with itself. */
 import path from 'node:path';
-import { ensureDebianPackages } from './database.mjs';
+import { backUpWhenDue } from './database/backup.mjs';
+import { keepDatabase } from './database/kept-database.mjs';
+import { ensureDebianPackages } from './database/packages.mjs';
 import { DATA, ensureBuilt, ensurePackages } from './prepare.mjs';
-import { startWorkshop } from './workshop.mjs';
+import { end, startServer } from './workshop.mjs';
 
+/** How often it is looked whether the copy of the day is there, in ms. */
+const LOOK_FOR_COPY_MS = 3_600_000;
 const port = Number(process.env.PORT || 5180);
 
 try {
@@ -12,21 +16,33 @@ try {
   ensureDebianPackages({ mariadbd: 'mariadb-server' });
   ensurePackages();
   ensureBuilt();
-  const workshop = await startWorkshop({
-    folder: path.join(DATA, 'database'),
+  const database = await keepDatabase(path.join(DATA, 'database'), { say: (words) => console.error(words) });
+  const server = await startServer(database.now, {
     host: process.env.HOST || '127.0.0.1',
     port,
     quiet: false,
+  }).catch(async (error) => {
+    await database.stop();
+    throw error;
   });
   let isStopping = false;
+  // One copy a day, the last ones kept; what is left of one that was cut off is cleared with the next.
+  const copy = () =>
+    backUpWhenDue(database.now, path.join(DATA, 'backups')).then(
+      (made) => made && console.log(`Today's backup is in ${made}`),
+      (error) => isStopping || console.error(`The automatic backup failed: ${error.message}`),
+    );
+  void copy();
+  setInterval(copy, LOOK_FOR_COPY_MS).unref();
   const stop = async (code) => {
     if (isStopping) return;
     isStopping = true;
-    await workshop.stop();
+    await end(server);
+    await database.stop();
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => void stop(0));
-  workshop.server.once('exit', (code) => {
+  server.once('exit', (code) => {
     if (!isStopping) console.error(`The server ended by itself (exit ${code}).`);
     void stop(1);
   });

@@ -5,7 +5,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { ensureDebianPackages } from './database.mjs';
+import { ensureDebianPackages } from './database/packages.mjs';
 import { ensurePackages, ROOT, run } from './prepare.mjs';
 
 const bin = (name) => path.join(ROOT, 'node_modules/.bin', name);

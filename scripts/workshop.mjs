@@ -1,7 +1,7 @@
 /** The whole program as processes: a private database and the built server on it. Node's own modules only. */
 import { spawn } from 'node:child_process';
 import path from 'node:path';
-import { databaseVariables, freePort, startDatabase } from './database.mjs';
+import { databaseVariables, freePort, startDatabase } from './database/database.mjs';
 import { ROOT } from './prepare.mjs';
 
 const pause = (milliseconds) =>

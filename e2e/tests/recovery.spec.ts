@@ -1,4 +1,10 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import type { BrowserContext, Page } from '@playwright/test';
+import { backUp, restore } from '../../scripts/database/backup.mjs';
+import { freePort, startDatabase } from '../../scripts/database/database.mjs';
+import { end, startServer } from '../../scripts/workshop.mjs';
 import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
 
 const status = (page: Page) => page.getByRole('status').filter({ hasText: /saved|saving/ });
@@ -184,4 +190,29 @@ test('a damaged, a newer and another kind of file are refused by line or field, 
   await choose('huge.grainfold.json', ' '.repeat(9 * 1024 * 1024));
   await expect(page.getByRole('alert')).toContainText('at most 8');
   await expect(page.getByRole('heading', { name: 'No airframes yet' })).toBeVisible();
+});
+
+test('a backup that is brought back into a new folder serves every airframe as it was', async ({ page, workshop }) => {
+  await started(page, workshop);
+  await setFigure(page, 'How many', '6');
+  await saved(page);
+  const id = /airframes\/([0-9a-f-]{36})/.exec(page.url())![1]!;
+  const served = async (address: string) => (await page.request.get(`${address}/api/airframes/${id}`)).json();
+  const before: unknown = await served(workshop.address);
+  const top = fs.mkdtempSync(path.join(os.tmpdir(), 'grain fold restored '));
+  fs.chmodSync(top, 0o755);
+  const copy = await backUp(workshop.database, path.join(top, 'backups'));
+  // What is saved after the copy is not in it.
+  await setFigure(page, 'How many', '9');
+  await saved(page);
+  const database = await startDatabase(path.join(top, 'database'));
+  await restore(database, copy);
+  const port = await freePort();
+  const server = await startServer(database, { port });
+  // The session was copied with the account: the cookie is of the host, whichever port.
+  expect(await served(`http://127.0.0.1:${port}`)).toEqual(before);
+  expect(await served(workshop.address)).not.toEqual(before);
+  await end(server);
+  await database.stop();
+  fs.rmSync(top, { recursive: true, force: true });
 });

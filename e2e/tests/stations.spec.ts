@@ -49,7 +49,7 @@ test('the ticket follows an edit, with the figure before struck through', async 
   await choose(page, 'Made', 'handed pair');
   await expect(stations).toContainText(/51\.8 g\s*104 g/);
   await expect(ticket(page, 'Pages')).toContainText(/\d+ A4/);
-  await expect(ticket(page, 'Boards')).toContainText(/1 · 62 %/);
+  await expect(ticket(page, 'Boards')).toContainText('1 · not nested');
   await station(page, 'Scale');
   await setFigure(page, 'Factor', '2');
   await expect(stations).toContainText(/Faults\s*(was\s*none\s*)?1/);

@@ -1,7 +1,8 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { databaseVariables, ensureDebianPackages, startDatabase } from '../../scripts/database.mjs';
+import { databaseVariables, startDatabase } from '../../scripts/database/database.mjs';
+import { ensureDebianPackages } from '../../scripts/database/packages.mjs';
 
 /** A throw-away database for the server's tests, told to them as the server itself is told. */
 export default async function start() {

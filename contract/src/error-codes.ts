@@ -33,6 +33,11 @@ export const ERROR_CODES = {
     title: 'The request came from another site',
     mend: 'Open Grain Fold itself and try there.',
   },
+  WRONG_HOST: {
+    status: 421,
+    title: 'The request is meant for another server',
+    mend: 'Open Grain Fold by the address that it printed when it started.',
+  },
   NOT_FOUND: { status: 404, title: 'There is nothing here', mend: 'Go back to your airframes.' },
   NAME_TAKEN: { status: 409, title: 'That name is taken', mend: 'Choose another name.' },
   STALE_SAVE: { status: 409, title: 'Somebody saved a newer version', mend: 'Keep theirs, or keep both.' },

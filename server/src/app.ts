@@ -1,4 +1,3 @@
-import { bodyParser } from '@koa/bodyparser';
 import Koa from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
@@ -6,13 +5,14 @@ import { createSession } from 'koa-session';
 import serve from 'koa-static';
 import type { Logger } from 'pino';
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { LARGEST_PROJECT_FILE } from '@grain-fold/contract';
 import { accountRoutes } from './accounts/account.routes.ts';
 import { AccountService } from './accounts/account.service.ts';
 import { airframeRoutes } from './airframes/airframe.routes.ts';
 import { AirframeService } from './airframes/airframe.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
 import type { AppContext, AppState } from './http/app-context.ts';
+import { bodyGate } from './http/body-gate.ts';
+import { knownHost } from './http/known-host.ts';
 import { problems } from './http/problems.ts';
 import { sameOrigin } from './http/same-origin.ts';
 import { sessionStore } from './http/session-store.ts';
@@ -28,10 +28,12 @@ export interface AppParts {
   readonly logger: Logger;
   readonly signInTries: number;
   readonly pages?: string;
+  /** Names of the server beside `localhost`, in lower case. */
+  readonly names?: readonly string[];
 }
 
 /** Builds the application: security, sessions, routes, then the pages. */
-export function createApp({ sequelize, documents, logger, signInTries, pages }: AppParts): {
+export function createApp({ sequelize, documents, logger, signInTries, pages, names = [] }: AppParts): {
   readonly app: Koa<AppState, AppContext>;
   readonly accounts: AccountService;
   readonly airframes: AirframeService;
@@ -62,6 +64,7 @@ export function createApp({ sequelize, documents, logger, signInTries, pages }: 
       },
     }),
   );
+  app.use(knownHost(names));
   app.use(compress());
   app.use(sameOrigin);
   // The key is 192 random bits and only its hash is stored, so a signature would add nothing.
@@ -79,26 +82,20 @@ export function createApp({ sequelize, documents, logger, signInTries, pages }: 
       app,
     ),
   );
-  app.use(
-    bodyParser({
-      enableTypes: ['json'],
-      jsonLimit: LARGEST_PROJECT_FILE * 2,
-      onError: (error) => {
-        throw error;
-      },
-    }),
-  );
   app.use(async (ctx, next) => {
     ctx.state.accountId = ctx.session?.accountId;
+    // What one account is told is kept by nobody else; pictures say otherwise for themselves.
+    if (ctx.path.startsWith('/api/')) ctx.set('Cache-Control', 'no-store');
     await next();
   });
+  const routers = [accountRoutes(accounts, signInTries), airframeRoutes(airframes, documents)];
+  app.use(bodyGate(routers));
   app.use(async (ctx, next) => {
     if (ctx.path !== '/api/health') return next();
     await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
     ctx.body = { ok: true };
   });
-  app.use(accountRoutes(accounts, signInTries).routes());
-  app.use(airframeRoutes(airframes, documents).routes());
+  for (const router of routers) app.use(router.routes());
   if (pages) servePages(app, pages);
   return { app, accounts, airframes };
 }
@@ -107,7 +104,10 @@ export function createApp({ sequelize, documents, logger, signInTries, pages }: 
 function servePages(app: Koa<AppState, AppContext>, folder: string): void {
   const index = fs.readFileSync(path.join(folder, 'index.html'), 'utf8');
   app.use(async (ctx, next) => {
-    const isPage = ctx.method === 'GET' && !ctx.path.startsWith('/api') && !/\.[a-z0-9]+$/i.test(ctx.path);
+    const isPage =
+      ctx.method === 'GET' &&
+      !ctx.path.startsWith('/api') &&
+      (ctx.path === '/index.html' || !/\.[a-z0-9]+$/i.test(ctx.path));
     if (!isPage) return next();
     ctx.type = 'html';
     ctx.set('Cache-Control', 'no-cache');

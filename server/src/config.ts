@@ -15,6 +15,8 @@ export interface Config {
   readonly demo?: string;
   /** Tries to sign in or up in a minute from one address. */
   readonly signInTries: number;
+  /** Names by which the server is asked, beside `localhost` and addresses by number; in lower case. */
+  readonly names: readonly string[];
 }
 
 /** Reads the configuration from environment variables. @throws Error naming the variable that is missing or wrong */
@@ -42,6 +44,9 @@ export function configFrom(env: Readonly<Record<string, string | undefined>>): C
     },
     pages: env.GRAIN_FOLD_PAGES,
     demo: env.GRAIN_FOLD_DEMO,
+    names: [env.HOST ?? '', ...(env.GRAIN_FOLD_NAMES ?? '').split(',')]
+      .map((name) => name.trim().toLowerCase())
+      .filter((name) => name !== ''),
     signInTries: whole('GRAIN_FOLD_SIGN_IN_TRIES', env.GRAIN_FOLD_SIGN_IN_TRIES ?? '10'),
   };
 }

@@ -18,10 +18,18 @@ const { app, accounts, airframes } = createApp({
   logger,
   signInTries: config.signInTries,
   pages: config.pages,
+  names: config.names,
 });
 if (config.demo) await loadDemo(config.demo, accounts, airframes);
 
-const server = http.createServer(app.callback());
+/** A request is here whole within this time, its head sooner, in ms: half a request holds no socket. */
+const WHOLE_REQUEST_MS = 60_000,
+  HEAD_MS = 15_000,
+  LOOK_MS = 5000;
+const server = http.createServer(
+  { requestTimeout: WHOLE_REQUEST_MS, headersTimeout: HEAD_MS, connectionsCheckingInterval: LOOK_MS },
+  app.callback(),
+);
 server.once('error', (error: NodeJS.ErrnoException) => {
   console.error(
     error.code === 'EADDRINUSE'

@@ -1,5 +1,12 @@
 import type { DefaultContextExtends, DefaultStateExtends } from 'koa';
 
+declare module 'koa' {
+  interface Request {
+    /** What was read of the body, as JSON. */
+    body?: unknown;
+  }
+}
+
 /** What a session holds. */
 export interface SessionBody {
   accountId?: string;

@@ -15,6 +15,8 @@ export function problems(logger: Logger): Middleware {
       if (problem.code === 'SERVER_FAULT' || problem.code === 'DATABASE_AWAY')
         logger.error({ err: error, path: ctx.path }, problem.message);
       const body = problem.toJSON();
+      // What is left of a body that is refused is not waited for.
+      if (!ctx.req.complete) ctx.set('Connection', 'close');
       ctx.status = body.status;
       ctx.body = JSON.stringify(body);
       ctx.type = 'application/problem+json';
@@ -28,10 +30,8 @@ function problemFrom(error: unknown): ServerProblem {
     return new ServerProblem(error.code === 'OUT_OF_RANGE' ? 'OUT_OF_RANGE' : 'BAD_REQUEST', error.message);
   if (error instanceof ConnectionError || error instanceof TimeoutError || isLostConnection(error))
     return new ServerProblem('DATABASE_AWAY');
-  const { status, type } = (error ?? {}) as { status?: number; type?: string };
-  if (status === 413 || type === 'entity.too.large')
-    return new ServerProblem('FILE_TOO_LARGE', 'The request is larger than this server takes in.');
-  if (status === 400) return new ServerProblem('BAD_REQUEST', 'The request body is not JSON.');
+  const { status } = (error ?? {}) as { status?: number };
+  if (status === 400) return new ServerProblem('BAD_REQUEST', 'The address could not be read.');
   return new ServerProblem('SERVER_FAULT');
 }
 

@@ -48,6 +48,16 @@ export const ERROR_CODES = {
   },
   CANNOT_PRINT: { status: 422, title: 'These page settings cannot print', mend: 'Change the number that is named.' },
   TOO_MANY_TRIES: { status: 429, title: 'Too many tries', mend: 'Wait a minute and try again.' },
+  TOO_MANY_DOCUMENTS: {
+    status: 429,
+    title: 'You wait for several documents already',
+    mend: 'Wait until one of them is there, then ask again.',
+  },
+  DOCUMENT_TOO_LARGE: {
+    status: 422,
+    title: 'This document takes longer than a minute, or more memory than there is',
+    mend: 'Choose a smaller scale, a larger sheet or fewer parts.',
+  },
   SERVER_FAULT: { status: 500, title: 'The server failed', mend: 'Try again; what was saved is safe.' },
   DATABASE_AWAY: {
     status: 503,

@@ -1,11 +1,10 @@
 import Router from '@koa/router';
 import type { Context } from 'koa';
 import { CreateAirframe, ImportAirframe, RenameAirframe, SaveAirframe, writeProjectFile } from '@grain-fold/contract';
-import { cutListOf, type Airframe } from '@grain-fold/core/airframe';
-import { cutListCsv } from '@grain-fold/core/cutting';
+import type { Airframe } from '@grain-fold/core/airframe';
 import { pageSettingsFault } from '@grain-fold/core/pages';
 import { worded } from '@grain-fold/core/units';
-import type { DocumentService } from '../documents/document.service.ts';
+import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
 import { ServerProblem } from '../http/server-problem.ts';
@@ -33,6 +32,12 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
   const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void =>
     ctx.attachment(`${name.replace(/[^\p{L}\p{N} ._-]/gu, '')}${ending}`);
   const today = (): string => new Date().toISOString().slice(0, 10);
+  /** Who asks: they wait no longer when their connection closes. */
+  const asker = (ctx: Pick<Context, 'res'> & { state: { accountId?: string } }): Asker => {
+    const gone = new AbortController();
+    ctx.res.once('close', () => gone.abort());
+    return { accountId: owner(ctx), signal: gone.signal };
+  };
 
   router.use(async (ctx, next) => {
     owner(ctx);
@@ -89,11 +94,11 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.body = writeProjectFile(airframe);
   });
   async function sendPicture(
-    ctx: Pick<Context, 'set' | 'type' | 'body'>,
+    ctx: Pick<Context, 'set' | 'type' | 'body' | 'res'> & { state: { accountId?: string } },
     airframe: Airframe,
     version: number,
   ): Promise<void> {
-    const picture = await documents.make({ kind: 'picture', airframe, version, date: today() });
+    const picture = await documents.make({ kind: 'picture', airframe, version, date: today() }, asker(ctx));
     // The page asks by the version: what a version looks like never changes.
     ctx.set('Cache-Control', 'private, max-age=604800, immutable');
     ctx.type = 'image/svg+xml';
@@ -111,18 +116,18 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     const fault = pageSettingsFault(airframe.settings.pages);
     if (fault) throw new ServerProblem('CANNOT_PRINT', worded(fault, airframe.settings.unit));
     attach(ctx, airframe.name, ' pages.pdf');
-    ctx.body = await documents.make({ kind: 'pages', airframe, version, date: today() });
+    ctx.body = await documents.make({ kind: 'pages', airframe, version, date: today() }, asker(ctx));
   });
   router.get('/:id/cut-list.pdf', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
     attach(ctx, airframe.name, ' cut list.pdf');
-    ctx.body = await documents.make({ kind: 'cut-list', airframe, version, date: today() });
+    ctx.body = await documents.make({ kind: 'cut-list', airframe, version, date: today() }, asker(ctx));
   });
   router.get('/:id/cut-list.csv', async (ctx) => {
-    const { airframe } = await airframes.open(owner(ctx), idOf(ctx));
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
     attach(ctx, airframe.name, ' cut list.csv');
+    ctx.body = await documents.make({ kind: 'cut-list-table', airframe, version, date: today() }, asker(ctx));
     ctx.type = 'text/csv; charset=utf-8';
-    ctx.body = cutListCsv(cutListOf(airframe), airframe.settings.unit);
   });
   return router;
 }

@@ -1,12 +1,13 @@
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
-import { cutListDocument, pagesDocument, standingPicture, type Airframe } from '@grain-fold/core/airframe';
+import { cutListDocument, cutListOf, pagesDocument, standingPicture, type Airframe } from '@grain-fold/core/airframe';
+import { cutListCsv } from '@grain-fold/core/cutting';
 import { writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
 import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
 
 /** A document to make of an airframe. */
 export interface DocumentJob {
-  readonly kind: 'pages' | 'cut-list' | 'picture';
+  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture';
   readonly airframe: Airframe;
   readonly version: number;
   readonly date: string;
@@ -23,12 +24,27 @@ export type DocumentResult =
 /** Runs a job and tells an error of core as a value. */
 export default async function runJob(job: DocumentJob): Promise<DocumentResult> {
   try {
-    return { ok: true, bytes: job.kind === 'picture' ? makePicture(job) : await makeDocument(job) };
+    return { ok: true, bytes: await made(job) };
   } catch (error) {
     if (error instanceof CoreError) return { ok: false, code: error.code, message: error.message };
     throw error;
   }
 }
+
+function made(job: DocumentJob): Uint8Array | Promise<Uint8Array> {
+  switch (job.kind) {
+    case 'picture':
+      return makePicture(job);
+    case 'cut-list-table':
+      return makeTable(job);
+    case 'pages':
+    case 'cut-list':
+      return makeDocument(job);
+  }
+}
+
+const makeTable = ({ airframe }: DocumentJob): Uint8Array =>
+  new TextEncoder().encode(cutListCsv(cutListOf(airframe), airframe.settings.unit));
 
 /** The airframe as it stands; nothing while nothing stands. */
 const makePicture = ({ airframe }: DocumentJob): Uint8Array =>

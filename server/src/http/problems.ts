@@ -11,6 +11,8 @@ export function problems(logger: Logger): Middleware {
       await next();
       if (ctx.status === 404 && ctx.body === undefined) throw new ServerProblem('NOT_FOUND');
     } catch (error) {
+      // Who asked is gone: there is nobody to answer, and nothing failed.
+      if ((error as { name?: string } | null)?.name === 'AbortError') return;
       const problem = problemFrom(error);
       if (problem.code === 'SERVER_FAULT' || problem.code === 'DATABASE_AWAY')
         logger.error({ err: error, path: ctx.path }, problem.message);

@@ -38,6 +38,8 @@ async function unitTests() {
     '--json',
     `--outputFile=${file}`,
     '--silent',
+    // Jest leaves a core to its watcher; nothing is watched here.
+    `--maxWorkers=${os.availableParallelism()}`,
   ]);
   const result = readJson(file);
   const bad = result ? result.numFailedTests + result.numRuntimeErrorTestSuites : 1;

@@ -1,12 +1,17 @@
 import type { Transaction } from 'sequelize';
 import type { AirframeLine, OpenedAirframe } from '@grain-fold/contract';
-import { piecesOfAirframe, type Airframe as AirframeData } from '@grain-fold/core/airframe';
-import { svgPath } from '@grain-fold/core/geometry';
+import type { Airframe as AirframeData } from '@grain-fold/core/airframe';
+import { pathBounds, pathSignedArea, svgPath } from '@grain-fold/core/geometry';
+import { holesOf, outlineOf } from '@grain-fold/core/part';
+import { curvesOf } from '@grain-fold/core/paths';
+import { existsIn, withMirrorHalf } from '@grain-fold/core/resolve';
 import { defined } from '@grain-fold/core/units';
 import { BoardRow, NestRow, PartRow, type Airframe } from '../models/index.ts';
 
 /** Outlines drawn in the list for one airframe. */
 const THUMBNAIL_PARTS = 7;
+/** Holes drawn in one of them. */
+const THUMBNAIL_HOLES = 40;
 
 /** Reads an airframe's rows as the state that a page works on. */
 export async function stateOf(row: Airframe, transaction?: Transaction): Promise<OpenedAirframe> {
@@ -43,14 +48,28 @@ export async function stateOf(row: Airframe, transaction?: Transaction): Promise
   };
 }
 
-/** The drawn thumbnail of an airframe: outlines of its largest parts. */
-export function thumbnailOf(airframe: AirframeData): AirframeLine['thumbnail'] {
-  return piecesOfAirframe(airframe)
-    .filter(({ part }) => part.side !== 'starboard')
-    .sort((a, b) => b.part.areaMm2 - a.part.areaMm2)
+/**
+ * The thumbnail of an airframe: outlines of its largest parts with their holes, as they are drawn. It is made at every save, so nothing is
+ * worked out for it: features and folds are left to the pictures that are made apart.
+ */
+export function thumbnailOf({ parts, settings }: AirframeData): AirframeLine['thumbnail'] {
+  return parts
+    .filter((part) => existsIn(part, settings.variant))
+    .flatMap((part) => {
+      const whole = withMirrorHalf(part),
+        outer = outlineOf(whole);
+      if (!outer?.closed || outer.nodes.length < 2) return [];
+      const outline = curvesOf(outer);
+      const holes = holesOf(whole)
+        .filter(({ closed }) => closed)
+        .slice(0, THUMBNAIL_HOLES)
+        .map(curvesOf);
+      return [{ areaMm2: Math.abs(pathSignedArea(outline)), paths: [outline, ...holes], box: pathBounds(outline) }];
+    })
+    .sort((a, b) => b.areaMm2 - a.areaMm2)
     .slice(0, THUMBNAIL_PARTS)
-    .map(({ part }) => ({
-      d: [part.outline!, ...part.holes].map((path) => svgPath(path, true)).join(''),
-      box: [part.bounds.minX, part.bounds.minY, part.bounds.maxX, part.bounds.maxY],
+    .map(({ paths, box }) => ({
+      d: paths.map((path) => svgPath(path, true)).join(''),
+      box: [box.minX, box.minY, box.maxX, box.maxY],
     }));
 }

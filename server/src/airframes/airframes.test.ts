@@ -71,6 +71,38 @@ describe('the list', () => {
   });
 });
 
+test('the thumbnail shows outlines as they are drawn, a half drawing whole', async () => {
+  const browser = await server.newcomer();
+  const made = (await browser.post('/airframes', { name: 'Halves', unit: 'mm' }).expect(201)).body as OpenedAirframe;
+  const drawn = applyCommand(
+    { ...emptyPart('h', 'Half', 'faced board'), symmetry: { along: 'upright', atMm: 0 } },
+    {
+      name: 'drawOutline',
+      args: {
+        draft: {
+          points: [
+            { x: 0, y: 0 },
+            { x: 60, y: 0 },
+            { x: 60, y: 40 },
+            { x: 0, y: 40 },
+          ],
+          segments: [{ kind: 'line' }, { kind: 'line' }, { kind: 'line' }],
+          closed: false,
+        },
+      },
+    },
+  );
+  if (!drawn.ok) throw new Error(drawn.message);
+  await browser
+    .post(`/airframes/${made.airframe.id}/save`, {
+      label: 'Half',
+      parts: [{ id: 'h', basedOn: 0, position: 0, value: drawn.part }],
+    })
+    .expect(200);
+  const [line] = (await browser.get('/airframes')).body as AirframeLine[];
+  expect(line!.thumbnail[0]!.box).toEqual([-60, 0, 60, 40]);
+});
+
 describe('nobody reaches another’s airframe', () => {
   const routes: readonly (readonly ['get' | 'post' | 'patch', string, object?])[] = [
     ['get', ''],

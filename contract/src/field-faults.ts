@@ -11,6 +11,22 @@ export interface FieldFault {
 /** Faults reported at most; a damaged file can have thousands. */
 const MOST_FAULTS = 20;
 
+/** The only fields that may be null: what a save takes away. */
+const MAY_BE_NULL = /^((parts|boards)\[\d+\]|nest)\.value$/;
+/** Names that every object has of itself: as fields they would pass for known. */
+const OWN_OF_OBJECTS = new Set(Object.getOwnPropertyNames(Object.prototype));
+
+/** Nulls, and fields named like what every object has, wherever they are: rules of classes let both through. */
+export function strayFaults(data: unknown, field = ''): readonly FieldFault[] {
+  if (data === null) return MAY_BE_NULL.test(field) ? [] : [{ field, message: 'must not be null' }];
+  if (Array.isArray(data)) return data.flatMap((one, index) => strayFaults(one, `${field}[${index}]`));
+  if (typeof data !== 'object') return [];
+  return Object.entries(data).flatMap(([key, value]) => {
+    const at = field === '' ? key : `${field}.${key}`;
+    return OWN_OF_OBJECTS.has(key) ? [{ field: at, message: 'is not a known field' }] : strayFaults(value, at);
+  });
+}
+
 /**
  * Checks plain data against a class of rules. Unknown fields are faults.
  * @returns every field that breaks a rule, as `parts[3].contours[0].nodes[2].x`; empty when all is well
@@ -18,6 +34,8 @@ const MOST_FAULTS = 20;
 export function fieldFaults<T extends object>(rules: ClassConstructor<T>, data: unknown): readonly FieldFault[] {
   if (typeof data !== 'object' || data === null || Array.isArray(data))
     return [{ field: '', message: 'must be a JSON object' }];
+  const strays = strayFaults(data);
+  if (strays.length > 0) return strays.slice(0, MOST_FAULTS);
   const errors = validateSync(plainToInstance(rules, data), {
     whitelist: true,
     forbidNonWhitelisted: true,

@@ -7,9 +7,9 @@ import {
 } from '@grain-fold/core/stock';
 import { MOST_NODES } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional } from 'class-validator';
 import { PointDto } from './path.dto.ts';
-import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf } from './rules.ts';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, EachNested } from './rules.ts';
 
 /** Boards of one size and material. */
 export class BoardDto {
@@ -29,7 +29,7 @@ export class BoardDto {
   @IsArray()
   @ArrayMinSize(3)
   @ArrayMaxSize(MOST_NODES)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => PointDto)
   outline?: PointDto[];
 }

@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import {
   FEATURE_KINDS,
   featureTraits,
@@ -17,11 +18,10 @@ import {
   WIDEST_GUIDE_TURN_DEGREES,
   WIDEST_TURN_DEGREES,
 } from '@grain-fold/core/part';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, Matches } from 'class-validator';
 import { IsFieldOfFeature } from './field-rules.ts';
 import { PointDto } from './path.dto.ts';
-import { HasVariants, IsIdentifier, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
+import { HasVariants, IsIdentifier, IsNumberBetween, IsOneOf, IsTextUpTo, Nested } from './rules.ts';
 
 /** A thing with a meaning that becomes holes, lines and edges when the part is made exact. */
 export class FeatureDto {
@@ -32,7 +32,7 @@ export class FeatureDto {
 }
 /** A feature that stands at a place. */
 class PlacedFeatureDto extends FeatureDto {
-  @ValidateNested() @Type(() => PointDto) at!: PointDto;
+  @Nested(() => PointDto) at!: PointDto;
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) angleDegrees!: number;
 }
 /** An edge of the drawing. */
@@ -42,7 +42,7 @@ export class FeatureEdgeDto {
 }
 /** A feature that stands on an edge. */
 class EdgeFeatureDto extends FeatureDto {
-  @ValidateNested() @Type(() => FeatureEdgeDto) on!: FeatureEdgeDto;
+  @Nested(() => FeatureEdgeDto) on!: FeatureEdgeDto;
 }
 /** One station along an edge. */
 export class StationDto {
@@ -79,15 +79,15 @@ export class GuideDto {
   @IsOneOf(GUIDE_KINDS) kind!: string;
 }
 export class LineGuideDto extends GuideDto {
-  @ValidateNested() @Type(() => PointDto) at!: PointDto;
+  @Nested(() => PointDto) at!: PointDto;
   @IsNumberBetween(-WIDEST_GUIDE_TURN_DEGREES, WIDEST_GUIDE_TURN_DEGREES) angleDegrees!: number;
 }
 export class CircleGuideDto extends GuideDto {
-  @ValidateNested() @Type(() => PointDto) at!: PointDto;
+  @Nested(() => PointDto) at!: PointDto;
   @IsNumberBetween(SMALLEST_GUIDE_RADIUS_MM, FURTHEST_COORDINATE_MM) radiusMm!: number;
 }
 export class BesideGuideDto extends GuideDto {
-  @ValidateNested() @Type(() => GuideBaseDto) of!: GuideBaseDto;
+  @Nested(() => GuideBaseDto) of!: GuideBaseDto;
   @IsNumberBetween(-FURTHEST_COORDINATE_MM, FURTHEST_COORDINATE_MM) byMm!: number;
 }
 export const GUIDE_TYPES = [

@@ -1,4 +1,4 @@
-import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateIf } from 'class-validator';
 import {
   LONGEST_FEATURE_TEXT,
   MATE_PATTERN,
@@ -8,7 +8,7 @@ import {
 } from '@grain-fold/core/features';
 import { isOptionalField, type OperationField } from '@grain-fold/core/operations';
 import { applyDecorators } from './apply-decorators.ts';
-import { IsCountBetween, isGiven, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
+import { IsCountBetween, isGiven, IsNumberBetween, IsOneOf, IsTextUpTo, EachNested } from './rules.ts';
 
 const numberRule = (kind: string, least: number, most: number): PropertyDecorator =>
   kind === 'count' ? IsCountBetween(least, most) : IsNumberBetween(least, most);
@@ -44,6 +44,6 @@ function featureValue(field: FeatureField): PropertyDecorator {
     case 'material':
       return IsTextUpTo(LONGEST_FEATURE_TEXT);
     case 'places':
-      return applyDecorators(IsArray(), ArrayMaxSize(MOST_STATION_MARKS), ValidateNested({ each: true }));
+      return applyDecorators(IsArray(), ArrayMaxSize(MOST_STATION_MARKS), EachNested());
   }
 }

@@ -1,7 +1,7 @@
 import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, Matches, ValidateNested } from 'class-validator';
-import { IsCountBetween, IsIdentifier, IsNumberBetween } from './rules.ts';
+import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
+import { IsCountBetween, IsIdentifier, IsNumberBetween, EachNested } from './rules.ts';
 
 const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
 
@@ -16,7 +16,7 @@ export class NestedBoardDto {
   @IsIdentifier() boardId!: string;
   @IsArray()
   @ArrayMaxSize(10_000)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => PlacedPieceDto)
   placements!: PlacedPieceDto[];
 }
@@ -29,6 +29,6 @@ export class NestDto {
   @Matches(/^[0-9a-f]{16}$/, { message: 'must be a fingerprint of 16 digits' }) readHash!: string;
   @IsCountBetween(0, 4_294_967_295) seed!: number;
   @IsCountBetween(0, 1_000_000_000) tried!: number;
-  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => NestedBoardDto) boards!: NestedBoardDto[];
-  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => UnplacedDto) unplaced!: UnplacedDto[];
+  @IsArray() @ArrayMaxSize(2000) @EachNested() @Type(() => NestedBoardDto) boards!: NestedBoardDto[];
+  @IsArray() @ArrayMaxSize(2000) @EachNested() @Type(() => UnplacedDto) unplaced!: UnplacedDto[];
 }

@@ -1,8 +1,7 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches } from 'class-validator';
 import { IDENTIFIER, LONGEST_NAME, MOST_NODES } from '@grain-fold/core/part';
 import { BOARD_FACES, OPERATION_KINDS, traitsOf, type OperationKind } from '@grain-fold/core/operations';
-import { HasVariants, IsIdentifier, IsOneOf, IsTextUpTo } from './rules.ts';
+import { HasVariants, IsIdentifier, IsOneOf, IsTextUpTo, Nested } from './rules.ts';
 import { IsFieldOf } from './field-rules.ts';
 
 /** Where an operation runs: a whole path, or some segments of it. */
@@ -20,7 +19,7 @@ export class PlaceDto {
 export class OperationDto {
   @IsIdentifier() id!: string;
   @IsOneOf(OPERATION_KINDS) kind!: string;
-  @ValidateNested() @Type(() => PlaceDto) on!: PlaceDto;
+  @Nested(() => PlaceDto) on!: PlaceDto;
   @IsOneOf(BOARD_FACES) face!: string;
   @IsTextUpTo(LONGEST_NAME) label!: string;
   @HasVariants() variants?: string[];

@@ -16,7 +16,7 @@ import {
 } from '@grain-fold/core/part';
 import { GRAIN_RULES } from '@grain-fold/core/stock';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, Matches, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, Matches } from 'class-validator';
 import {
   AttachmentDto,
   FEATURE_TYPES,
@@ -37,6 +37,8 @@ import {
   IsNumberBetween,
   IsTextUpTo,
   IsOneOf,
+  Nested,
+  EachNested,
 } from './rules.ts';
 
 /** How a part may lie on a board relative to its grain. */
@@ -61,18 +63,18 @@ export class PartDto {
   @IsNameUpTo(LONGEST_NAME) material!: string;
   @IsCountBetween(1, 999) quantity!: number;
   @IsOneOf(PART_HANDS) handed!: string;
-  @ValidateNested() @Type(() => GrainDto) grain!: GrainDto;
+  @Nested(() => GrainDto) grain!: GrainDto;
   @IsOneOf(PART_SIZINGS) sizing!: string;
   @IsTextUpTo(LONGEST_NOTES) notes!: string;
   @IsArray()
   @ArrayMaxSize(MOST_PATHS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => ContourDto)
   contours!: ContourDto[];
-  @IsArray() @ArrayMaxSize(MOST_PATHS) @ValidateNested({ each: true }) @Type(() => PathDto) lines!: PathDto[];
+  @IsArray() @ArrayMaxSize(MOST_PATHS) @EachNested() @Type(() => PathDto) lines!: PathDto[];
   @IsArray()
   @ArrayMaxSize(MOST_OPERATIONS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => OperationDto, {
     discriminator: { property: 'kind', subTypes: OPERATION_TYPES },
     keepDiscriminatorProperty: true,
@@ -81,13 +83,13 @@ export class PartDto {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_OPERATIONS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => DimensionDto)
   dimensions?: DimensionDto[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_FEATURES)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => FeatureDto, {
     discriminator: { property: 'kind', subTypes: FEATURE_TYPES },
     keepDiscriminatorProperty: true,
@@ -96,38 +98,38 @@ export class PartDto {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_GUIDES)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => GuideDto, { discriminator: { property: 'kind', subTypes: GUIDE_TYPES }, keepDiscriminatorProperty: true })
   guides?: GuideDto[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_NODES)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => AttachmentDto)
   attachments?: AttachmentDto[];
   /** The drawing is one half; the other is its mirror image in this line. */
-  @IsOptional() @ValidateNested() @Type(() => SymmetryDto) symmetry?: SymmetryDto;
+  @IsOptional() @Nested(() => SymmetryDto) symmetry?: SymmetryDto;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_PATHS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => PathGroupDto)
   pathGroups?: PathGroupDto[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_OPERATIONS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => SeamDto)
   seams?: SeamDto[];
   /** Where its pieces stand on other parts. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_JOINTS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => JointDto)
   joints?: JointDto[];
   /** Where it stands in the airframe when it stands on no other part. */
-  @IsOptional() @ValidateNested() @Type(() => PlaceOfPartDto) place?: PlaceOfPartDto;
+  @IsOptional() @Nested(() => PlaceOfPartDto) place?: PlaceOfPartDto;
   /** Ids of its folds in the order to fold them. */
   @IsOptional()
   @IsArray()
@@ -138,7 +140,7 @@ export class PartDto {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_OPERATIONS)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => InsideSizeDto)
   insideSizes?: InsideSizeDto[];
   @HasVariants() variants?: string[];

@@ -9,8 +9,8 @@ import {
 } from '@grain-fold/core/part';
 import { SIZINGS } from '@grain-fold/core/paths';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, ValidateNested } from 'class-validator';
-import { HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf } from './rules.ts';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional } from 'class-validator';
+import { HasVariants, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, Nested, EachNested } from './rules.ts';
 
 /** A point in mm, x to the right, y up, as seen from the face. */
 export class PointDto {
@@ -34,8 +34,8 @@ export class ArcSegmentDto extends SegmentDto {
   @IsNumberBetween(-1000, 1000) bulge!: number;
 }
 export class CubicSegmentDto extends SegmentDto {
-  @ValidateNested() @Type(() => PointDto) control1!: PointDto;
-  @ValidateNested() @Type(() => PointDto) control2!: PointDto;
+  @Nested(() => PointDto) control1!: PointDto;
+  @Nested(() => PointDto) control2!: PointDto;
 }
 
 export const SEGMENT_TYPES = [
@@ -51,13 +51,13 @@ export class PathDto {
   @IsArray()
   @ArrayMinSize(2)
   @ArrayMaxSize(MOST_NODES)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => NodeDto)
   nodes!: NodeDto[];
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(MOST_NODES)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => SegmentDto, {
     discriminator: { property: 'kind', subTypes: SEGMENT_TYPES },
     keepDiscriminatorProperty: true,
@@ -79,6 +79,6 @@ export class PlateSlotDto {
 /** The outline of a part, or a hole through it. */
 export class ContourDto extends PathDto {
   @IsOneOf(CONTOUR_ROLES) role!: string;
-  @IsOptional() @ValidateNested() @Type(() => PlateSlotDto) plate?: PlateSlotDto;
+  @IsOptional() @Nested(() => PlateSlotDto) plate?: PlateSlotDto;
   @HasVariants() variants?: string[];
 }

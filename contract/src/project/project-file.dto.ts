@@ -1,9 +1,9 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, Equals, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, Equals, IsArray, IsOptional } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
 import { NestDto } from './nest.dto.ts';
 import { PartDto } from './part.dto.ts';
-import { BOUNDS, IsIdentifier, IsNameUpTo } from './rules.ts';
+import { BOUNDS, IsIdentifier, IsNameUpTo, Nested, EachNested } from './rules.ts';
 import { SettingsDto } from './settings.dto.ts';
 
 /** What a project file calls itself. */
@@ -17,8 +17,8 @@ export class ProjectFileDto {
   @Equals(PROJECT_FORMAT_VERSION, { message: `must be ${PROJECT_FORMAT_VERSION}` }) formatVersion!: number;
   @IsIdentifier() id!: string;
   @IsNameUpTo(BOUNDS.nameLength) name!: string;
-  @ValidateNested() @Type(() => SettingsDto) settings!: SettingsDto;
-  @IsArray() @ArrayMaxSize(BOUNDS.parts) @ValidateNested({ each: true }) @Type(() => PartDto) parts!: PartDto[];
-  @IsArray() @ArrayMaxSize(BOUNDS.boards) @ValidateNested({ each: true }) @Type(() => BoardDto) boards!: BoardDto[];
-  @IsOptional() @ValidateNested() @Type(() => NestDto) nest?: NestDto;
+  @Nested(() => SettingsDto) settings!: SettingsDto;
+  @IsArray() @ArrayMaxSize(BOUNDS.parts) @EachNested() @Type(() => PartDto) parts!: PartDto[];
+  @IsArray() @ArrayMaxSize(BOUNDS.boards) @EachNested() @Type(() => BoardDto) boards!: BoardDto[];
+  @IsOptional() @Nested(() => NestDto) nest?: NestDto;
 }

@@ -226,6 +226,43 @@ test.each<[string, unknown, string, string]>([
     'settings.folds.toolDegrees',
   ],
   ['null for a part', changed('parts.0', null), 'FILE_DAMAGED', 'parts[0]'],
+  ['a list for a part', changed('parts.0', []), 'FILE_DAMAGED', 'parts: must be a list of objects, number 1 is none'],
+  ['a list for the settings', changed('settings', []), 'FILE_DAMAGED', 'settings: must be an object'],
+  ['no settings', changed('settings', undefined), 'FILE_DAMAGED', 'settings: must be an object'],
+  ['no page settings', changed('settings.pages', undefined), 'FILE_DAMAGED', 'settings.pages: must be an object'],
+  [
+    'a text for the nest settings',
+    changed('settings.nest', 'none'),
+    'FILE_DAMAGED',
+    'settings.nest: must be an object',
+  ],
+  [
+    'a part without its grain',
+    changed('parts.1.grain', undefined),
+    'FILE_DAMAGED',
+    'parts[1].grain: must be an object',
+  ],
+  ['a list for a centre line', changed('parts.1.symmetry', []), 'FILE_DAMAGED', 'parts[1].symmetry: must be an object'],
+  [
+    'work that is on nothing',
+    changed('parts.1.operations.0.on', undefined),
+    'FILE_DAMAGED',
+    'parts[1].operations[0].on',
+  ],
+  [
+    'a point that is a list',
+    changed('parts.1.contours.0.nodes.2', [1, 2]),
+    'FILE_DAMAGED',
+    'nodes: must be a list of objects, number 3 is none',
+  ],
+  [
+    'a field named like what every object has',
+    changed('parts.1.constructor', {}),
+    'FILE_DAMAGED',
+    'parts[1].constructor',
+  ],
+  ['null for the nest', changed('nest', null), 'FILE_DAMAGED', 'nest: must not be null'],
+  ['no segment', changed('parts.1.contours.0.segments.0', null), 'FILE_DAMAGED', 'parts[1].contours[0].segments'],
 ])('%s is refused, naming the field', (_, file, code, words) =>
   expect(read(file)).toMatchObject({ ok: false, code, message: expect.stringContaining(words) }),
 );

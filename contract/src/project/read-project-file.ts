@@ -2,7 +2,7 @@ import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Airframe } from '@grain-fold/core/airframe';
 import { brokenInvariant } from '@grain-fold/core/part';
 import { worded } from '@grain-fold/core/units';
-import { fieldFaults, type FieldFault } from '../field-faults.ts';
+import { fieldFaults, strayFaults, type FieldFault } from '../field-faults.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from './project-file.dto.ts';
 
@@ -106,6 +106,9 @@ export function readProjectData(data: unknown): ReadProjectFile {
       'FILE_NEWER',
       `The file has format version ${version}; this program reads up to ${PROJECT_FORMAT_VERSION}. Open it with a newer Grain Fold.`,
     );
+  // Older versions are brought up to date by what takes them to be sound.
+  const [stray] = strayFaults(data);
+  if (stray) return refused('FILE_DAMAGED', `${stray.field}: ${stray.message}.`, [stray]);
   const current = MIGRATIONS.slice(version - 1).reduce(
     (file, migrate) => migrate(file),
     data as Readonly<Record<string, unknown>>,

@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import { applyDecorators } from './apply-decorators.ts';
 import {
   ArrayMaxSize,
@@ -6,12 +7,15 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   Matches,
   Max,
   MaxLength,
   Min,
+  ValidateBy,
+  ValidateNested,
 } from 'class-validator';
 
 /** A finite number within bounds, both included. */
@@ -57,6 +61,24 @@ export const isGiven =
   (field: string) =>
   (object: object): boolean =>
     (object as Record<string, unknown>)[field] !== 'auto';
+
+/** An object of a class, which must be there: the rule for what is nested says nothing of what is missing, and takes a list for an object. */
+export const Nested = (of: () => new () => object): PropertyDecorator =>
+  applyDecorators(IsObject({ message: 'must be an object' }), ValidateNested(), Type(of));
+const isObject = (value: unknown): boolean => typeof value === 'object' && !Array.isArray(value);
+/** A list each of whose things is an object of the class that `Type` tells beside it; nested rules take a list for one too. */
+export const EachNested = (): PropertyDecorator =>
+  applyDecorators(
+    ValidateBy({
+      name: 'eachIsObject',
+      validator: {
+        validate: (value: unknown) => !Array.isArray(value) || value.every(isObject),
+        defaultMessage: (told) =>
+          `must be a list of objects, number ${(told?.value as unknown[]).findIndex((one) => !isObject(one)) + 1} is none`,
+      },
+    }),
+    ValidateNested({ each: true }),
+  );
 
 /** Names of variants, where a thing exists only in some. */
 export const HasVariants = (): PropertyDecorator =>

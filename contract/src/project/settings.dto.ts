@@ -11,9 +11,17 @@ import {
 } from '@grain-fold/core/pages';
 import { TURN_STEPS } from '@grain-fold/core/stock';
 import { LENGTH_UNITS, MASS_PER_AREA } from '@grain-fold/core/units';
-import { Type } from 'class-transformer';
-import { IsOptional, ValidateNested } from 'class-validator';
-import { BOUNDS, HasVariants, IsCountBetween, IsNameUpTo, IsNumberBetween, IsOneOf, IsTextUpTo } from './rules.ts';
+import { IsOptional } from 'class-validator';
+import {
+  BOUNDS,
+  HasVariants,
+  IsCountBetween,
+  IsNameUpTo,
+  IsNumberBetween,
+  IsOneOf,
+  IsTextUpTo,
+  Nested,
+} from './rules.ts';
 
 /** How the airframe is printed. */
 export class PageSettingsDto {
@@ -47,15 +55,15 @@ export class FoldDefaultsDto {
 export class SettingsDto {
   @IsOneOf(LENGTH_UNITS) unit!: string;
   @IsNumberBetween(0.05, 20) scale!: number;
-  @ValidateNested() @Type(() => PageSettingsDto) pages!: PageSettingsDto;
-  @ValidateNested() @Type(() => NestSettingsDto) nest!: NestSettingsDto;
+  @Nested(() => PageSettingsDto) pages!: PageSettingsDto;
+  @Nested(() => NestSettingsDto) nest!: NestSettingsDto;
   @IsTextUpTo(BOUNDS.notesLength) notes!: string;
   /** Named sets of optional parts, features and operations. */
   @HasVariants() variants?: string[];
   /** The variant that pages, boards and cut list follow; everything exists without one. */
   @IsOptional() @IsNameUpTo(40) variant?: string;
   /** How folds are made where a fold does not say so itself. */
-  @IsOptional() @ValidateNested() @Type(() => FoldDefaultsDto) folds?: FoldDefaultsDto;
+  @IsOptional() @Nested(() => FoldDefaultsDto) folds?: FoldDefaultsDto;
   /** What prices are in, as it is written: `€`, `USD`. */
   @IsOptional() @IsNameUpTo(6) currency?: string;
   /** What the mass of boards by area is told in. */

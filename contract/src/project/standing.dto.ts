@@ -5,9 +5,8 @@ import {
   WIDEST_TURN_DEGREES,
 } from '@grain-fold/core/part';
 import { BOARD_FACES } from '@grain-fold/core/operations';
-import { Type } from 'class-transformer';
-import { IsBoolean, IsOptional, Matches, ValidateNested } from 'class-validator';
-import { IsIdentifier, IsNumberBetween, IsOneOf } from './rules.ts';
+import { IsBoolean, IsOptional, Matches } from 'class-validator';
+import { IsIdentifier, IsNumberBetween, IsOneOf, Nested } from './rules.ts';
 
 /** A straight edge or line that a seam or a joint runs on: one that is drawn, or a piece of one that a feature or a mirror image makes. */
 const IsEdgeReference = (): PropertyDecorator => Matches(EDGE_REFERENCE, { message: 'must be the id of an edge' });
@@ -36,7 +35,7 @@ export class AirframePointDto {
 }
 /** Where a part stands in the airframe. */
 export class PlaceOfPartDto {
-  @ValidateNested() @Type(() => AirframePointDto) at!: AirframePointDto;
+  @Nested(() => AirframePointDto) at!: AirframePointDto;
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) rollDegrees!: number;
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) pitchDegrees!: number;
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) yawDegrees!: number;

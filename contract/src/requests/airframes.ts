@@ -1,12 +1,12 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, ValidateIf } from 'class-validator';
 import type { Airframe, AirframeNest, AirframeSettings } from '@grain-fold/core/airframe';
 import type { Part } from '@grain-fold/core/part';
 import type { Board } from '@grain-fold/core/stock';
 import { BoardDto } from '../project/board.dto.ts';
 import { NestDto } from '../project/nest.dto.ts';
 import { PartDto } from '../project/part.dto.ts';
-import { BOUNDS, IsCountBetween, IsIdentifier, IsTextUpTo } from '../project/rules.ts';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsTextUpTo, Nested, EachNested } from '../project/rules.ts';
 import { SettingsDto } from '../project/settings.dto.ts';
 
 const hasValue = (object: object): boolean => (object as { value?: unknown }).value !== null;
@@ -17,41 +17,41 @@ export class PartChange {
   @IsIdentifier() id!: string;
   @IsCountBetween(0, MOST_VERSION) basedOn!: number;
   @IsCountBetween(0, 100_000) position!: number;
-  @ValidateIf(hasValue) @ValidateNested() @Type(() => PartDto) value!: Part | null;
+  @ValidateIf(hasValue) @Nested(() => PartDto) value!: Part | null;
 }
 export class BoardChange {
   @IsIdentifier() id!: string;
   @IsCountBetween(0, MOST_VERSION) basedOn!: number;
   @IsCountBetween(0, 100_000) position!: number;
-  @ValidateIf(hasValue) @ValidateNested() @Type(() => BoardDto) value!: Board | null;
+  @ValidateIf(hasValue) @Nested(() => BoardDto) value!: Board | null;
 }
 export class SettingsChange {
   @IsCountBetween(1, MOST_VERSION) basedOn!: number;
-  @ValidateNested() @Type(() => SettingsDto) value!: AirframeSettings;
+  @Nested(() => SettingsDto) value!: AirframeSettings;
 }
 export class NestChange {
   @IsCountBetween(0, MOST_VERSION) basedOn!: number;
-  @ValidateIf(hasValue) @ValidateNested() @Type(() => NestDto) value!: AirframeNest | null;
+  @ValidateIf(hasValue) @Nested(() => NestDto) value!: AirframeNest | null;
 }
 
 /** One save: all of it happens, or nothing. */
 export class SaveAirframe {
   /** What was done, for the list of revisions. */
   @IsTextUpTo(200) label!: string;
-  @IsOptional() @ValidateNested() @Type(() => SettingsChange) settings?: SettingsChange;
+  @IsOptional() @Nested(() => SettingsChange) settings?: SettingsChange;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(BOUNDS.parts * 2)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => PartChange)
   parts?: PartChange[];
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(BOUNDS.boards * 2)
-  @ValidateNested({ each: true })
+  @EachNested()
   @Type(() => BoardChange)
   boards?: BoardChange[];
-  @IsOptional() @ValidateNested() @Type(() => NestChange) nest?: NestChange;
+  @IsOptional() @Nested(() => NestChange) nest?: NestChange;
 }
 
 /** Versions of everything that a save changed. */

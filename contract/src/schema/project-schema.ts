@@ -18,6 +18,8 @@ const options = {
   classTransformerMetadataStorage: defaultMetadataStorage,
   classValidatorMetadataStorage: getMetadataStorage(),
   refPointerPrefix: POINTER,
+  // Lists tell their things themselves.
+  additionalConverters: { eachIsObject: () => ({}) },
 };
 
 /** Fields that may say "auto" instead of a number. */

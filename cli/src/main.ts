@@ -36,6 +36,10 @@ FILE is a project file (*.grainfold.json). Results are JSON on standard output, 
 Exit codes: 0 done, 1 faults or open seams found, 2 wrong call, 3 file cannot be read or written, 4 parts found no place, 5 failed.
 `;
 
+/** Numbers as they are of use: a hundred-thousandth of a millimetre or a degree is beyond every tool, and every check of a nest. */
+const rounded = (_key: string, value: unknown): unknown =>
+  typeof value === 'number' ? Number(value.toFixed(5)) : value;
+
 async function main(): Promise<number> {
   const { command, file, options } = readArguments(process.argv.slice(2));
   if (options.help || command === undefined || command === 'help') {
@@ -47,7 +51,7 @@ async function main(): Promise<number> {
     throw new CliError('USAGE', `There is no command "${command}". Commands: ${Object.keys(COMMANDS).join(', ')}.`);
   if (file === undefined) throw new CliError('USAGE', `${command} needs a file.`);
   const { exit, result, text } = await run(file, options);
-  process.stdout.write(text ?? `${JSON.stringify(result, null, 1)}\n`);
+  process.stdout.write(text ?? `${JSON.stringify(result, rounded, 1)}\n`);
   return EXIT_CODES[exit];
 }
 

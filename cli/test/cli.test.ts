@@ -36,7 +36,7 @@ const write = (name: string, data: unknown): string => {
   fs.writeFileSync(file, typeof data === 'string' ? data : JSON.stringify(data));
   return file;
 };
-jest.setTimeout(60_000);
+jest.setTimeout(240_000);
 
 test('check tells figures and faults, and its exit code says which', async () => {
   const sound = await run('check', saltbox);
@@ -48,7 +48,7 @@ test('check tells figures and faults, and its exit code says which', async () =>
   });
   const three = await run('check', saltbox, '--variant', 'three channels');
   expect(JSON.parse(three.out)).toMatchObject({ faults: [], figures: { drawings: 14, pieces: 20 } });
-  const large = await run('check', saltbox, '--scale', '2');
+  const large = await run('check', path.join(root, 'demo/paperbark-mite.grainfold.json'), '--scale', '3');
   expect(large.exit).toBe(1);
   expect(JSON.parse(large.out).faults.map(({ code }: { code: string }) => code)).toContain('PART_TOO_LARGE');
 });

@@ -207,7 +207,16 @@ test('pages: own paper, a page chosen on the map, and one template a piece', asy
   await station(page, 'Pages');
   await expect(page.getByRole('heading', { name: '4 pages of A4' })).toBeVisible();
   await page.getByRole('group', { name: 'Choose a page' }).getByRole('button').nth(2).click();
-  await expect(page.getByRole('img', { name: /as it is printed/ })).toHaveAccessibleName(/Page 1\w+/);
+  const printed = page.getByRole('img', { name: /as it is printed/ });
+  await expect(printed).toHaveAccessibleName(/Page 1\w+/);
+  // Each page alone says what it shows and how it is joined.
+  for (const words of [
+    'Large',
+    '1 off · face up · 5.0 mm faced board',
+    'Face of Large',
+    /lay (this under 1\w+|1\w+ under)/,
+  ])
+    await expect(printed).toContainText(words);
   await choose(page, 'Paper', 'A3', { exact: true });
   await expect(page.getByRole('heading', { name: /pages of A3/ })).toBeVisible();
   await choose(page, 'Paper', 'own size', { exact: true });
@@ -245,6 +254,9 @@ test('in inches every figure is in inches; while drawing Ctrl+Z takes back a poi
     await station(page, word);
     await expect(page.locator('main')).not.toContainText(/\d mm\b/);
   }
+  await expect(page.locator('main')).toContainText('8 × 4 in');
+  await station(page, 'Stock');
+  await expect(page.getByLabel('Mass, oz/sq yd')).toHaveValue('14.16');
 });
 
 test('keys while drawing: a tool stays in hand, a far point is followed, F fits, a digit and Enter go to the next point', async ({

@@ -1,3 +1,4 @@
+import { CoreError } from '../units/index.ts';
 import { cutListPages } from '../cutting/index.ts';
 import type { DocumentTitle, Ink } from '../ink/index.ts';
 import { pageInk, paperSize, PAPERS } from '../pages/index.ts';
@@ -21,9 +22,24 @@ export const titleOf = ({ name, settings }: Airframe, version: number, date: str
   ...((settings.variants ?? []).length > 0 ? { variant: settings.variant ?? 'every variant' } : {}),
 });
 
-/** The printed pages of an airframe at true size. @throws CoreError OUT_OF_RANGE when its page settings cannot print */
-export function pagesDocument(airframe: Airframe, version: number, date: string): readonly PaperPage[] {
+/**
+ * The printed pages of an airframe at true size.
+ * @param mostPages a set of more is not made
+ * @throws CoreError OUT_OF_RANGE when its page settings cannot print, or when there are more pages
+ */
+export function pagesDocument(
+  airframe: Airframe,
+  version: number,
+  date: string,
+  mostPages = Infinity,
+): readonly PaperPage[] {
   const plan = pagesOf(airframe);
+  if (plan.pages.length > mostPages)
+    throw new CoreError(
+      'OUT_OF_RANGE',
+      `These are ${plan.pages.length} pages. Choose a larger paper, a smaller scale or fewer parts, or ask for all of them.`,
+      { pages: plan.pages.length },
+    );
   return plan.pages.map((page) => ({
     inks: pageInk(plan, page, titleOf(airframe, version, date)),
     ...paperSize(plan.settings),

@@ -360,3 +360,14 @@ test('a page’s legend has the strokes that lie on it, and no other', () => {
   for (const page of it.pages) expect(kindsOf(page)).toEqual([...new Set(onPage(page))].sort());
   expect(it.pages.map(kindsOf)).toEqual(expect.arrayContaining([['groove'], ['crease']]));
 });
+
+test('more pages than are laid out are refused at once, with their number and the mends', () => {
+  // 9 m each way on A4 with 8 mm margin, 12 mm overlap: (9000 − 12)/(185 − 12) = 52 by (9000 − 12)/(256 − 12) = 37 pages, twice.
+  const { window } = pageFrame(settings());
+  const [across, up] = [boundsWidth(window), boundsHeight(window)].map((room) => Math.ceil(8988 / (room - 12))) as [
+    number,
+    number,
+  ];
+  expect(2 * across * up).toBeGreaterThan(3000);
+  expect(() => plan([plate(9000, 9000), plate(9000, 9000, 'p2')])).toThrow(`up to ${2 * across * up} pages`);
+});

@@ -17,13 +17,15 @@ import { cellWindow } from './tile-lattice.ts';
 
 /** How finely a line is looked at to tell whether a page shows it, in mm. */
 const LEGEND_TOLERANCE_MM = 0.3;
+/** Pages of one set at most: more is no set to join by hand, and takes minutes to lay out. */
+export const MOST_PAGES = 3000;
 /** Room that packing needs round a template that just fits, in mm. */
 const FIT_RESERVE_MM = 3;
 
 /**
  * Lays templates out on as few pages as it can: what fits a page is packed with others by true shape and
  * crosses no seam, what does not is tiled. Pages without ink are left out. Every template is on paper exactly once.
- * @throws CoreError OUT_OF_RANGE when the settings cannot print; BROKEN_PLAN when a template would be on no sheet or on several
+ * @throws CoreError OUT_OF_RANGE when the settings cannot print, or when it would take more than {@link MOST_PAGES}; BROKEN_PLAN when a template would be on no sheet or on several
  */
 export function planPages(templates: readonly Template[], settings: PageSettings): PagePlan {
   const fault = pageSettingsFault(settings);
@@ -41,6 +43,10 @@ export function planPages(templates: readonly Template[], settings: PageSettings
     );
   };
   const room: PageRoom = { width, height, overlapMm: settings.overlapMm };
+  refuseTooMany(
+    drawn.filter((template) => !fits(template)),
+    room,
+  );
   const packed = packSmall(
     drawn.filter(fits),
     tiledSheets(
@@ -56,6 +62,23 @@ export function planPages(templates: readonly Template[], settings: PageSettings
   const plan = { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
   refuseLost(drawn, plan);
   return plan;
+}
+
+/** Refuses before anything is laid out: what the parts' rectangles would take. */
+function refuseTooMany(templates: readonly Template[], { width, height, overlapMm }: PageRoom): void {
+  const along = (sizeMm: number, roomMm: number): number =>
+    Math.max(1, Math.ceil((sizeMm - overlapMm) / (roomMm - overlapMm)));
+  const count = templates.reduce((sum, template) => {
+    const box = templateBounds(template),
+      [w, h] = [boundsWidth(box), boundsHeight(box)];
+    return sum + Math.min(along(w, width) * along(h, height), along(h, width) * along(w, height));
+  }, 0);
+  if (count > MOST_PAGES)
+    throw new CoreError(
+      'OUT_OF_RANGE',
+      `These parts would take up to ${count} pages; at most ${MOST_PAGES} are laid out. Choose a larger paper, a smaller scale or fewer parts.`,
+      { count },
+    );
 }
 
 /** A plan that leaves a part out would be found out after cutting: it is none. */

@@ -116,7 +116,10 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     const fault = pageSettingsFault(airframe.settings.pages);
     if (fault) throw new ServerProblem('CANNOT_PRINT', worded(fault, airframe.settings.unit));
     attach(ctx, airframe.name, ' pages.pdf');
-    ctx.body = await documents.make({ kind: 'pages', airframe, version, date: today() }, asker(ctx));
+    ctx.body = await documents.make(
+      { kind: 'pages', airframe, version, date: today(), isMany: ctx.query.all === 'yes' },
+      asker(ctx),
+    );
   });
   router.get('/:id/cut-list.pdf', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));

@@ -11,7 +11,12 @@ export interface DocumentJob {
   readonly airframe: Airframe;
   readonly version: number;
   readonly date: string;
+  /** Pages are made however many there are: that was asked for. */
+  readonly isMany?: boolean;
 }
+
+/** A set of more pages is made only when all of them are asked for. */
+const MANY_PAGES = 500;
 
 const require = createRequire(import.meta.url);
 const fontFile = (family: string, file: string): string => require.resolve(`${family}/files/${file}.woff`);
@@ -51,8 +56,11 @@ const makePicture = ({ airframe }: DocumentJob): Uint8Array =>
   new TextEncoder().encode(standingPicture(airframe) ?? '');
 
 /** Makes the PDF of a job. Runs on a worker thread, since packing pages and drawing them takes longer than a request may block. */
-function makeDocument({ kind, airframe, version, date }: DocumentJob): Promise<Uint8Array> {
-  const pages = kind === 'pages' ? pagesDocument(airframe, version, date) : cutListDocument(airframe, version, date);
+function makeDocument({ kind, airframe, version, date, isMany }: DocumentJob): Promise<Uint8Array> {
+  const pages =
+    kind === 'pages'
+      ? pagesDocument(airframe, version, date, isMany ? Infinity : MANY_PAGES)
+      : cutListDocument(airframe, version, date);
   const fonts: PdfFontFiles = {
     text: fontFile('@fontsource/barlow', 'barlow-latin-400-normal'),
     figure: fontFile('@fontsource/barlow-condensed', 'barlow-condensed-latin-500-normal'),

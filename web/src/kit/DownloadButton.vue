@@ -7,6 +7,7 @@ import { useAirframe } from '../stores/airframe/airframe.ts';
 /** Saves what is unsaved, then downloads a document that the server makes of it. */
 const props = defineProps<{
   name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file';
+  /** Asked for as it is, however large. */ all?: boolean;
   quiet?: boolean;
   disabled?: boolean;
 }>();
@@ -21,7 +22,9 @@ async function download(): Promise<void> {
   fault.value = '';
   try {
     await work.flush();
-    const response = await fetch(documentAddress(id, props.name), { credentials: 'same-origin' });
+    const response = await fetch(`${documentAddress(id, props.name)}${props.all ? '?all=yes' : ''}`, {
+      credentials: 'same-origin',
+    });
     if (!response.ok) throw new ApiError(await response.json());
     const name = /filename\*=UTF-8''([^;]+)/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];
     const plain = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];

@@ -74,6 +74,9 @@ const neighbours = computed(() =>
     )
     .join(', '),
 );
+/** More pages than anybody joins by hand unawares: they are asked about first. */
+const MANY_PAGES = 500;
+const isMany = computed(() => (plan.value?.pages.length ?? 0) > MANY_PAGES);
 </script>
 
 <template>
@@ -133,9 +136,15 @@ const neighbours = computed(() =>
           </p>
         </div>
         <section>
-          <DownloadButton name="pages.pdf" :disabled="!plan || plan.pages.length === 0"
+          <DownloadButton v-if="!isMany" name="pages.pdf" :disabled="!plan || plan.pages.length === 0"
             >Download the PDF</DownloadButton
           >
+          <template v-else>
+            <p class="warn" role="status">
+              {{ plan!.pages.length }} pages: choose a larger paper, a smaller scale or fewer parts.
+            </p>
+            <DownloadButton name="pages.pdf" all quiet>Download all of them</DownloadButton>
+          </template>
           <p class="hint">Print it at 100 %. Measure the bars on the first page before you cut.</p>
         </section>
         <p v-if="fault || figures.slowMessage" class="warn" role="alert">{{ fault || figures.slowMessage }}</p>

@@ -6,13 +6,14 @@ import { rectangleDraft } from '@grain-fold/core/paths';
 import { createPinia, setActivePinia } from 'pinia';
 
 const kept = new Map<string, unknown>();
+let isClosed = false;
 jest.unstable_mockModule('./unsaved-edits.ts', () => ({
   unsavedEdits: {
     keep: (id: string, edits: unknown) => {
       kept.set(id, edits);
       return Promise.resolve();
     },
-    find: (id: string) => Promise.resolve(kept.get(id)),
+    find: (id: string) => (isClosed ? Promise.reject(new Error('closed')) : Promise.resolve(kept.get(id))),
     forget: (id: string) => {
       kept.delete(id);
       return Promise.resolve();
@@ -295,6 +296,12 @@ test('the last hundred steps outlive a closed tab, those that were taken back to
   again.walk(-102);
   expect(again.airframe!.parts[0]!.name).toBe('Rib 3');
   expect((await opensAgain(opened(now, store.version + 7))).undoLabel).toBeUndefined();
+});
+test('a browser that keeps nothing opens the airframe all the same', async () => {
+  isClosed = true;
+  const store = await opensAgain(opened(start));
+  isClosed = false;
+  expect([store.airframe?.name, store.found, store.undoLabel]).toEqual(['Tern', undefined, undefined]);
 });
 test('edits brought back come with their steps; edits that did arrive are not offered', async () => {
   const store = work();

@@ -13,7 +13,7 @@ import { editedParts, type EditedParts, type PartEdit } from './edited-parts.ts'
 import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
 import { NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
 import { historyKeeper, stepsAround } from './kept-history.ts';
-import { lookBack } from './look-back.ts';
+import { lookBack, type LookedBack } from './look-back.ts';
 import { listed, versionLabel } from './version-label.ts';
 import { nextSaveState, retryAfterMs, type SaveEvent, type SaveState } from './save-state.ts';
 
@@ -64,7 +64,8 @@ export const useAirframe = defineStore('airframe', () => {
     if (airframe.value?.id === id) return;
     await close();
     const opened = await airframesApi.open(id);
-    const before = await lookBack(opened, keeper);
+    // A browser that keeps nothing has nothing to give back; what is edited in it is told as not kept.
+    const before = await lookBack(opened, keeper).catch((): LookedBack => ({ history: NO_HISTORY }));
     adopt(opened);
     if (!before.found) history.value = before.history;
     found.value = before.found;

@@ -52,7 +52,8 @@ test('the ticket follows an edit, with the figure before struck through', async 
   await expect(ticket(page, 'Boards')).toContainText('1 · not nested');
   await station(page, 'Scale');
   await setFigure(page, 'Factor', '2');
-  await expect(stations).toContainText(/Faults\s*(was\s*none\s*)?1/);
+  // Too large at once; that its two pieces find no place either is found out by the worker.
+  await expect(stations).toContainText(/Faults\s*(was\s*(none|1)\s*)?[13]/);
   await station(page, 'Parts');
   await page.getByRole('button', { name: /^Scale to 1\.156/ }).click();
   await expect(stations).toContainText(/none/);

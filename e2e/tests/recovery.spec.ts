@@ -5,7 +5,17 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { backUp, restore } from '../../scripts/database/backup.mjs';
 import { freePort, startDatabase } from '../../scripts/database/database.mjs';
 import { end, startServer } from '../../scripts/workshop.mjs';
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
+import {
+  drawPlate,
+  expect,
+  newAirframe,
+  saved,
+  setFigure,
+  signUp,
+  station,
+  test,
+  typePoint,
+} from '../support/workshop.ts';
 
 const status = (page: Page) => page.getByRole('status').filter({ hasText: /saved|saving/ });
 /** What the server holds, asked past the page. */
@@ -75,6 +85,21 @@ test('a closed tab: the half-drawn outline goes on where it was, and every step 
   await expect(again.getByLabel('How many')).toHaveValue('1');
   await again.keyboard.press('Control+Shift+z');
   await expect(again.getByLabel('How many')).toHaveValue('4');
+  await saved(again);
+  // Another station looked at in the middle: the drawing goes on where it was, on its own part.
+  await again.keyboard.press('n');
+  for (const at of [
+    { across: '0', up: '0' },
+    { across: '50', up: '0' },
+    { across: '50', up: '20' },
+  ])
+    await typePoint(again, at);
+  await station(again, 'Stock');
+  await station(again, 'Parts');
+  await expect(again.getByRole('alert')).toContainText('What you had begun to draw on Part 2 is here');
+  await again.getByRole('button', { name: 'Close it' }).click();
+  await expect(again.getByRole('complementary').last()).toContainText(/Area\s*5\.0/);
+  for (let step = 0; step < 2; step++) await again.keyboard.press('Control+z');
   await saved(again);
   await again.reload();
   await expect(again.getByLabel('How many')).toHaveValue('4');

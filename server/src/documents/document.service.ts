@@ -3,9 +3,11 @@ import { CoreError } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
 import type { DocumentJob, DocumentResult } from './document-job.ts';
 
-/** Documents that are made at the same time, and that one account may have asked for and not got yet. */
-const MOST_AT_ONCE = 2,
-  MOST_OF_ONE_ACCOUNT = 4;
+/** Documents that are made at the same time. */
+const MOST_AT_ONCE = 2;
+/** What one account may have asked for and not got yet: few documents, and as many pictures as its list of airframes shows at once. */
+const MOST_DOCUMENTS = 4,
+  MOST_PICTURES = 100;
 /** What the making of one document may take. */
 export interface JobLimits {
   readonly longestMs: number;
@@ -22,7 +24,7 @@ export interface Asker {
 /** Makes documents on worker threads, a few at a time, each within its limits; one that nobody waits for any more is ended. */
 export class DocumentService {
   private readonly pool: Piscina;
-  /** Documents that each account waits for. */
+  /** What each account waits for, pictures and documents apart. */
   private readonly waiting = new Map<string, number>();
 
   /** @param worker address of the built or source job module; sources are run through tsx */
@@ -45,15 +47,17 @@ export class DocumentService {
    * @throws ServerProblem TOO_MANY_DOCUMENTS when the account waits for several already; DOCUMENT_TOO_LARGE beyond the limits
    */
   async make(job: DocumentJob, { accountId, signal }: Asker): Promise<Buffer> {
-    const count = this.waiting.get(accountId) ?? 0;
-    if (count >= MOST_OF_ONE_ACCOUNT) throw new ServerProblem('TOO_MANY_DOCUMENTS');
-    this.waiting.set(accountId, count + 1);
+    const isPicture = job.kind === 'picture',
+      key = `${isPicture ? 'pictures' : 'documents'} of ${accountId}`;
+    const count = this.waiting.get(key) ?? 0;
+    if (count >= (isPicture ? MOST_PICTURES : MOST_DOCUMENTS)) throw new ServerProblem('TOO_MANY_DOCUMENTS');
+    this.waiting.set(key, count + 1);
     try {
       return await this.run(job, signal);
     } finally {
-      const left = this.waiting.get(accountId)! - 1;
-      if (left > 0) this.waiting.set(accountId, left);
-      else this.waiting.delete(accountId);
+      const left = this.waiting.get(key)! - 1;
+      if (left > 0) this.waiting.set(key, left);
+      else this.waiting.delete(key);
     }
   }
 

@@ -44,3 +44,10 @@ test('an account waits for four documents at most; another’s is not held up by
   ]);
   for (const one of others) expect(one.subarray(0, 5).toString()).toBe('%PDF-');
 }, 60_000);
+
+test('a list of many airframes gets all of its pictures, and documents beside them', async () => {
+  const documents = serve();
+  const pictures = Array.from({ length: 12 }, () => documents.make(job('picture'), me));
+  const [table, ...all] = await Promise.all([documents.make(job('cut-list-table'), me), ...pictures]);
+  expect([table!.length > 0, all.length]).toEqual([true, 12]);
+}, 60_000);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { contextOf } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/checks';
@@ -86,7 +86,6 @@ const pickedParts = computed(() => airframe.value.parts.filter(({ id }) => picke
 const { choose, addPart, duplicatePart, removePart, movePart, copy, paste, mirror, removeChosen, nudge } =
   usePartEditing(part, selection, drafting);
 useKeptDrawing(part, drafting, choose);
-onBeforeUnmount(() => drafting.keep());
 watch(
   () => part.value?.id,
   () => {

@@ -5,7 +5,8 @@ import { keptDrawing } from './kept-drawing.ts';
 import type { Drafting } from './use-drafting.ts';
 
 /**
- * Keeps the path that is being drawn while it is not yet an edit, and goes on with it when the station opens again.
+ * Keeps the path that is being drawn while it is not yet an edit, and goes on with it when the station opens again: another station may
+ * have been looked at meanwhile, or the tab closed.
  * @param choose shows a part on the mat
  */
 export function useKeptDrawing(

@@ -1,7 +1,7 @@
 import { featureFaults, featureWord, isOnEdge, scaledFeature, type Feature } from '../features/index.ts';
-import { flattenClosedPath, isInsideRegion, midpoint } from '../geometry/index.ts';
+import { insideRegionOf, midpoint } from '../geometry/index.ts';
 import { featureIdOf, findPath, holesOf, outlineOf, type Contour, type Part } from '../part/index.ts';
-import { curvesOf } from '../paths/index.ts';
+import { ringOf } from '../paths/index.ts';
 import { expandPart, type ExpandContext, siteOf, neededWidth } from '../resolve/index.ts';
 import type { Board } from '../stock/index.ts';
 import type { Fault } from './fault.ts';
@@ -75,13 +75,15 @@ function wordsOff(part: Part, context: ExpandContext): readonly Fault[] {
   const whole = expandPart(part, context),
     outline = outlineOf(whole);
   if (!outline?.closed) return [];
-  const ring = flattenClosedPath(curvesOf(outline), 0.05),
-    holes = holesOf(whole)
+  const isOn = insideRegionOf(
+    ringOf(outline, 0.05),
+    holesOf(whole)
       .filter(({ closed }) => closed)
-      .map((hole) => flattenClosedPath(curvesOf(hole), 0.05));
+      .map((hole) => ringOf(hole, 0.05)),
+  );
   return lettering.flatMap((feature): readonly Fault[] => {
     const points = whole.lines.filter(({ id }) => featureIdOf(id) === feature.id).flatMap(({ nodes }) => nodes);
-    if (points.every((p) => isInsideRegion(p, ring, holes))) return [];
+    if (points.every(isOn)) return [];
     return [
       {
         code: 'WORDS_OFF',

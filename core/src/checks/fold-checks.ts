@@ -1,16 +1,18 @@
 import { foldReach } from '../editing/index.ts';
 import {
-  distanceToEdge,
+  boundsOf,
+  boxIndex,
   distanceToRun,
-  flattenClosedPath,
+  edgeDistanceOf,
   flattenOpenPath,
-  isInsideRegion,
+  growBounds,
+  insideRegionOf,
   midpoint,
   type Point,
 } from '../geometry/index.ts';
 import { canFold, isThroughCut, tooSlantEnds, traitsOf, type Operation } from '../operations/index.ts';
-import { findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
-import { curvesOf } from '../paths/index.ts';
+import { findLine, findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
+import { curvesOf, ringOf } from '../paths/index.ts';
 import { foundLips, type ResolvedPart } from '../resolve/index.ts';
 import { formatAngle, lengthText } from '../units/index.ts';
 import type { Fault } from './fault.ts';
@@ -18,12 +20,46 @@ import type { Fault } from './fault.ts';
 /** How near a fold's end must come to an edge, in mm: the width of a knife cut. */
 const REACH_MM = 0.2;
 const STRAIGHT_MM = 0.05;
+const RING_MM = 0.02;
 
 /** Fold lines that are not straight, or that end before an edge. */
 export function foldFaults(part: Part): readonly Fault[] {
-  return part.operations
-    .filter((operation) => canFold(operation.kind) && part.lines.some((line) => line.id === operation.on.pathId))
-    .flatMap((operation) => [...curved(part, operation), ...short(part, operation)]);
+  const folds = part.operations.filter(
+    (operation) => canFold(operation.kind) && findLine(part, operation.on.pathId) !== undefined,
+  );
+  if (folds.length === 0) return [];
+  const gapOf = gapsIn(part);
+  return folds.flatMap((operation) => [...curved(part, operation), ...short(part, operation, gapOf)]);
+}
+
+/** How far a place on the part is from the nearest edge, or from the nearest cut or fold of other work, in mm; 0 beside the part. */
+type GapOf = (p: Point, except: Operation) => number;
+
+function gapsIn(part: Part): GapOf {
+  const outline = outlineOf(part);
+  if (!outline?.closed) return () => 0;
+  const ring = ringOf(outline, RING_MM),
+    holes = holesOf(part)
+      .filter((hole) => hole.closed)
+      .map((hole) => ringOf(hole, RING_MM));
+  const isOn = insideRegionOf(ring, holes),
+    toEdge = edgeDistanceOf([ring, ...holes]);
+  const stops = part.operations
+    .filter(({ kind }) => isThroughCut(kind) || canFold(kind))
+    .flatMap(({ id, on }) => {
+      const points = flattenOpenPath(curvesOf(findPath(part, on.pathId)!), 0.05);
+      return points.slice(1).map((to, index) => ({ id, run: [points[index]!, to] as const }));
+    });
+  const near = boxIndex(stops.map(({ run }) => boundsOf(run)));
+  return (p, except) => {
+    if (!isOn(p)) return 0;
+    const most = toEdge(p);
+    return near
+      .touching(growBounds(boundsOf([p]), most))
+      .map((index) => stops[index]!)
+      .filter(({ id }) => id !== except.id)
+      .reduce((least, { run }) => Math.min(least, distanceToRun(p, ...run)), most);
+  };
 }
 
 /** Work that meets an edge at so slant an angle that it cannot be run to it. */
@@ -80,28 +116,13 @@ function curved(part: Part, operation: Operation): readonly Fault[] {
   ];
 }
 
-function short(part: Part, operation: Operation): readonly Fault[] {
+function short(part: Part, operation: Operation, gapOf: GapOf): readonly Fault[] {
   const outline = outlineOf(part),
     line = findPath(part, operation.on.pathId)!;
   if (!outline?.closed || line.closed) return [];
-  const ring = flattenClosedPath(curvesOf(outline), 0.02);
-  const holes = holesOf(part)
-    .filter((hole) => hole.closed)
-    .map((hole) => flattenClosedPath(curvesOf(hole), 0.02));
-  const stops = part.operations
-    .filter((other) => other.id !== operation.id && (isThroughCut(other.kind) || canFold(other.kind)))
-    .map((other) => flattenOpenPath(curvesOf(findPath(part, other.on.pathId)!), 0.05));
-  const gapAt = (p: Point): number => {
-    if (!isInsideRegion(p, ring, holes)) return 0;
-    const toEdge = Math.min(distanceToEdge(p, ring), ...holes.map((hole) => distanceToEdge(p, hole)));
-    return Math.min(
-      toEdge,
-      ...stops.map((stop) => Math.min(...stop.slice(1).map((b, index) => distanceToRun(p, stop[index]!, b)))),
-    );
-  };
   const first = line.nodes[0]!,
     last = line.nodes.at(-1)!;
-  const worst = [first, last].map((p) => ({ p, gap: gapAt(p) })).reduce((a, b) => (b.gap > a.gap ? b : a));
+  const worst = [first, last].map((p) => ({ p, gap: gapOf(p, operation) })).reduce((a, b) => (b.gap > a.gap ? b : a));
   const isOffPart = !foldReach(part, line.id);
   if (worst.gap <= REACH_MM && !isOffPart) return [];
   if (isOffPart) {

@@ -1,4 +1,13 @@
-import { centroid, distanceToEdge, flattenClosedPath, isInside, separation } from '../geometry/index.ts';
+import {
+  boundsOf,
+  boxIndex,
+  centroid,
+  edgeDistanceOf,
+  flattenClosedPath,
+  growBounds,
+  insideOf,
+  separation,
+} from '../geometry/index.ts';
 import { holesOf, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
@@ -6,6 +15,8 @@ import { lengthText } from '../units/index.ts';
 
 /** Flattening for the checks: a tenth of a knife's width. */
 const TOLERANCE_MM = 0.05;
+/** Holes nearer than this run into each other, in mm. */
+const TOUCHING_MM = 0.01;
 
 /** Holes that lie outside the outline, cut through its edge, or run into each other. */
 export function holeFaults(part: Part): readonly Fault[] {
@@ -15,13 +26,21 @@ export function holeFaults(part: Part): readonly Fault[] {
   const holes = holesOf(part)
     .filter((hole) => hole.closed)
     .map((hole) => ({ hole, ring: flattenClosedPath(curvesOf(hole), TOLERANCE_MM) }));
+  const isWithin = insideOf(ring),
+    fromEdge = edgeDistanceOf([ring]),
+    boxes = holes.map(({ ring: edge }) => boundsOf(edge)),
+    others = boxIndex(boxes);
   return holes.flatMap(({ hole, ring: edge }, index): readonly Fault[] => {
-    const outside = edge.filter((p) => !isInside(p, ring));
+    const outside = edge.filter((p) => !isWithin(p));
     const cutsThrough = outside.length < edge.length;
-    const reach = outside.length > 0 ? Math.max(...outside.map((p) => distanceToEdge(p, ring))) : 0;
-    const clash = holes
-      .slice(0, index)
-      .some((other) => separation({ outer: edge, holes: [] }, { outer: other.ring, holes: [] }, 0.01) < 0.01);
+    const reach = outside.length > 0 ? Math.max(...outside.map(fromEdge)) : 0;
+    const clash = others
+      .touching(growBounds(boxes[index]!, TOUCHING_MM))
+      .some(
+        (at) =>
+          at < index &&
+          separation({ outer: edge, holes: [] }, { outer: holes[at]!.ring, holes: [] }, TOUCHING_MM) < TOUCHING_MM,
+      );
     if (outside.length === 0 && !clash) return [];
     const title =
       clash && outside.length === 0

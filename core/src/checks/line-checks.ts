@@ -1,14 +1,20 @@
 import {
+  boxIndex,
+  curveBounds,
   curveLength,
   curveMeetings,
   curvePoint,
   distance,
-  isInsideRegion,
   flattenClosedPath,
+  insideOf,
+  joinBounds,
   midpoint,
+  pointIndex,
+  type Bounds,
+  type Point,
 } from '../geometry/index.ts';
 import { canFold, traitsOf, type Operation } from '../operations/index.ts';
-import { holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
+import { findLine, holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
 import { curveOf, curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
 import { lengthText } from '../units/index.ts';
@@ -17,6 +23,8 @@ import { lengthText } from '../units/index.ts';
 const NEAR_MISS_MM = 0.5;
 const TINY_MM = 0.2;
 const SAME_PLACE_MM = 1e-3;
+/** Boxes of curves that lie on each other differ by less: controls may differ further than curves do. */
+const SAME_BOX_MM = 10 * SAME_PLACE_MM;
 
 /** Slips of drafting: ends that nearly meet, edges too short to be meant, lines drawn twice, folds that cross. */
 export const lineFaults = (part: Part): readonly Fault[] => [
@@ -28,11 +36,14 @@ export const lineFaults = (part: Part): readonly Fault[] => [
 
 function nearMisses(part: Part): readonly Fault[] {
   const open = part.lines.filter((line) => !line.closed);
-  return open.flatMap((a, index) =>
-    open.slice(index + 1).flatMap((b): readonly Fault[] => {
-      const pairs = [a.nodes[0]!, a.nodes.at(-1)!].flatMap((p) =>
-        [b.nodes[0]!, b.nodes.at(-1)!].map((q) => ({ p, q, gap: distance(p, q) })),
-      );
+  const endsOf = ({ nodes }: DrawnLine) => [nodes[0]!, nodes.at(-1)!] as const;
+  const endsNear = pointIndex(open.flatMap(endsOf));
+  return open.flatMap((a, index) => {
+    const others = new Set(endsOf(a).flatMap((p) => endsNear(p, NEAR_MISS_MM).map((at) => Math.floor(at / 2))));
+    const later = [...others].filter((at) => at > index).sort((m, n) => m - n);
+    return later.flatMap((at): readonly Fault[] => {
+      const b = open[at]!;
+      const pairs = endsOf(a).flatMap((p) => endsOf(b).map((q) => ({ p, q, gap: distance(p, q) })));
       const nearest = pairs.sort((m, n) => m.gap - n.gap)[0]!;
       if (nearest.gap <= SAME_PLACE_MM || nearest.gap > NEAR_MISS_MM) return [];
       return [
@@ -49,8 +60,8 @@ function nearMisses(part: Part): readonly Fault[] {
           },
         },
       ];
-    }),
-  );
+    });
+  });
 }
 
 function tinyEdges(part: Part): readonly Fault[] {
@@ -77,10 +88,13 @@ function tinyEdges(part: Part): readonly Fault[] {
 
 /** The same line or hole drawn twice, either way round. */
 function doubled(part: Part): readonly Fault[] {
-  const paths = pathsOf(part);
+  const paths = pathsOf(part),
+    boxes = paths.map(boxOf),
+    near = pointIndex(boxes.map(cornerOf));
   return paths.flatMap((a, index) =>
-    paths.slice(index + 1).flatMap((b): readonly Fault[] => {
-      if (!isSame(a, b)) return [];
+    near(cornerOf(boxes[index]!), SAME_BOX_MM).flatMap((at): readonly Fault[] => {
+      const b = paths[at]!;
+      if (at <= index || !isSameBox(boxes[index]!, boxes[at]!) || !isSame(a, b)) return [];
       const words = 'role' in b ? 'hole' : 'line';
       return [
         {
@@ -96,33 +110,39 @@ function doubled(part: Part): readonly Fault[] {
     }),
   );
 }
+const boxOf = (path: Contour | DrawnLine): Bounds => joinBounds(curvesOf(path).map(curveBounds));
+const cornerOf = ({ minX, minY }: Bounds): Point => ({ x: minX, y: minY });
+const isSameBox = (a: Bounds, b: Bounds): boolean =>
+  (['minX', 'minY', 'maxX', 'maxY'] as const).every((side) => Math.abs(a[side] - b[side]) < SAME_BOX_MM);
 function isSame(a: Contour | DrawnLine, b: Contour | DrawnLine): boolean {
   if (a.closed !== b.closed || a.nodes.length !== b.nodes.length) return false;
-  const [p, q] = [curvesOf(a), curvesOf(b)];
-  const middles = q.map((curve) => curvePoint(curve, 0.5));
-  return (
-    a.nodes.every((node) => b.nodes.some((other) => distance(node, other) < SAME_PLACE_MM)) &&
-    p.every((curve) => middles.some((middle) => distance(middle, curvePoint(curve, 0.5)) < SAME_PLACE_MM))
-  );
+  const middlesOf = (path: Contour | DrawnLine) => curvesOf(path).map((curve) => curvePoint(curve, 0.5));
+  const isAmong = (points: readonly Point[], others: readonly Point[]): boolean => {
+    const near = pointIndex(others);
+    return points.every((p) => near(p, SAME_PLACE_MM).some((at) => distance(p, others[at]!) < SAME_PLACE_MM));
+  };
+  return isAmong(a.nodes, b.nodes) && isAmong(middlesOf(a), middlesOf(b));
 }
 
 /** Folds that cross on the part: the board cannot bend about both. */
 function crossingFolds(part: Part): readonly Fault[] {
   const outline = outlineOf(part);
   if (!outline?.closed) return [];
-  const ring = flattenClosedPath(curvesOf(outline), 0.05),
-    holes = holesOf(part)
+  const isWithin = insideOf(flattenClosedPath(curvesOf(outline), 0.05)),
+    inHole = holesOf(part)
       .filter((hole) => hole.closed)
-      .map((hole) => flattenClosedPath(curvesOf(hole), 0.05));
+      .map((hole) => insideOf(flattenClosedPath(curvesOf(hole), 0.05)));
   const folds = part.operations
     .filter((operation) => canFold(operation.kind))
     .flatMap((operation) => {
-      const line = part.lines.find(({ id }) => id === operation.on.pathId);
-      return line ? [{ operation, line }] : [];
+      const line = findLine(part, operation.on.pathId);
+      return line ? [{ operation, line, box: boxOf(line) }] : [];
     });
+  const others = boxIndex(folds.map(({ box }) => box));
   return folds.flatMap((a, index) =>
-    folds.slice(index + 1).flatMap((b): readonly Fault[] => {
-      if (a.line.id === b.line.id) return [];
+    others.touching(a.box).flatMap((other): readonly Fault[] => {
+      const b = folds[other]!;
+      if (other <= index || a.line.id === b.line.id) return [];
       const inner = (s: number, length: number): boolean =>
         s * length > NEAR_MISS_MM && (1 - s) * length > NEAR_MISS_MM;
       const at = curvesOf(a.line)
@@ -131,7 +151,7 @@ function crossingFolds(part: Part): readonly Fault[] {
             curveMeetings(p, q).filter(({ s, t }) => inner(s, curveLength(p)) && inner(t, curveLength(q))),
           ),
         )
-        .find(({ point }) => isInsideRegion(point, ring, holes));
+        .find(({ point }) => isWithin(point) && !inHole.some((isIn) => isIn(point)));
       return at ? [crossingFault(part, a.operation, b.operation, at.point)] : [];
     }),
   );

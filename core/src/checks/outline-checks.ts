@@ -1,6 +1,6 @@
 import { distance, midpoint, selfCrossings } from '../geometry/index.ts';
 import { traitsOf } from '../operations/index.ts';
-import { outlineOf, type Part } from '../part/index.ts';
+import { findLine, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
 import { lengthText } from '../units/index.ts';
@@ -61,7 +61,7 @@ export function outlineFaults(part: Part): readonly Fault[] {
 
 function openPockets(part: Part): readonly Fault[] {
   return part.operations.flatMap((operation): readonly Fault[] => {
-    const line = part.lines.find((one) => one.id === operation.on.pathId);
+    const line = findLine(part, operation.on.pathId);
     if (traitsOf(operation.kind).ground !== 'area' || !line || line.closed) return [];
     return [
       {

@@ -1,4 +1,4 @@
-import { boundsOf, distanceToEdge, pathLength, type Path, type Point, type Polygon } from '../geometry/index.ts';
+import { boundsOf, edgeDistanceOf, pathLength, type Path, type Point, type Polygon } from '../geometry/index.ts';
 import { traitsOf, type BoardFace, type OperationKind, type Stroke } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { defined, degrees } from '../units/index.ts';
@@ -35,8 +35,7 @@ export interface CutLine {
  * @param holeWords what each hole is for, in the order of the part's holes; plain holes when left out
  */
 export function linesOf(part: ResolvedPart, holeWords: readonly string[] = []): readonly CutLine[] {
-  const rings = [part.outer, ...part.holeRings].filter((ring) => ring.length > 0);
-  const toEdge = (p: Point): number => Math.min(Infinity, ...rings.map((ring) => distanceToEdge(p, ring)));
+  const toEdge = edgeDistanceOf([part.outer, ...part.holeRings]);
   const place = (path: Path, closed: boolean): CutPlace => placeOf(path, closed, part.bounds, toEdge);
   const through = (kind: 'outline' | 'hole', words: string, path: Path): CutLine => ({
     kind,

@@ -13,6 +13,7 @@ import {
   isInside,
   isInsideRegion,
   leftOf,
+  pointIndex,
   polygonArea,
   signedArea,
   subtract,
@@ -93,7 +94,7 @@ export function platesOf(part: ResolvedPart): FlatPlates {
   const known = [
     [...cuts.flat(), ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat()))],
     body.flat(),
-  ];
+  ].map((points): Corners => ({ points, near: pointIndex(points) }));
   const board = piecesOf(foam)
     .map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const }))
     .filter(({ outer }) => outer.length > 2);
@@ -152,6 +153,12 @@ function stripEdges(
   return [at(Math.min(...offsets)), at(Math.max(...offsets))];
 }
 
+/** Corners that were drawn, and which of them are near a place. */
+interface Corners {
+  readonly points: readonly Point[];
+  readonly near: (p: Point, reachMm: number) => readonly number[];
+}
+
 /** Corners nearer together than this are the nicks of cuts that ran on past an edge. */
 const NICK_MM = 3 * OVERRUN_MM;
 
@@ -159,7 +166,7 @@ const NICK_MM = 3 * OVERRUN_MM;
  * A ring without the nicks that cuts leave: each becomes the one corner that was drawn there.
  * @param known corners that were drawn, those that count first in front
  */
-function withoutNicks(ring: Polygon, known: readonly (readonly Point[])[]): Polygon {
+function withoutNicks(ring: Polygon, known: readonly Corners[]): Polygon {
   const isApart = (index: number): boolean =>
     distance(ring[index]!, ring[(index + ring.length - 1) % ring.length]!) > NICK_MM;
   const first = ring.findIndex((_, index) => isApart(index));
@@ -181,9 +188,11 @@ function withoutNicks(ring: Polygon, known: readonly (readonly Point[])[]): Poly
 }
 
 /** The corner nearest to one of a cluster's, within the size of a nick. */
-function nearestOf(corners: readonly Point[], cluster: readonly Point[]): Point | undefined {
+function nearestOf({ points, near }: Corners, cluster: readonly Point[]): Point | undefined {
   let nearest: { readonly p: Point; readonly mm: number } | undefined;
-  for (const p of corners) {
+  const about = new Set(cluster.flatMap((own) => near(own, NICK_MM)));
+  for (const index of [...about].sort((a, b) => a - b)) {
+    const p = points[index]!;
     const mm = Math.min(...cluster.map((own) => distance(own, p)));
     if (mm <= NICK_MM && (!nearest || mm < nearest.mm)) nearest = { p, mm };
   }

@@ -2,7 +2,10 @@ import { curvePoint, curveTangent, nearestOnCurve, splitCurve, type Curve } from
 import { curveMeetings, type Meeting } from './meetings.ts';
 import { flattenClosedPath, pathSignedArea, reversePath, type Path } from './path.ts';
 import { cross, distance, dot, subtract, type Point } from './point.ts';
-import { isInside } from './polygon.ts';
+import { boundsOf, growBounds } from './bounds.ts';
+import { pointIndex } from './box-index.ts';
+import { curveBounds, curveIndex } from './curve-bounds.ts';
+import { insideOf } from './ring-index.ts';
 
 /** How two outlines become one: everything in either, the first without the second, what both have. */
 export type Combination = 'join' | 'cutOut' | 'common';
@@ -17,14 +20,16 @@ const SAME_PLACE_MM = 1e-4;
 export function combineOutlines(first: Path, second: Path, how: Combination): readonly Path[] {
   const a = counterClockwisePath(first),
     b = counterClockwisePath(second);
+  const sideOfA = sides(a),
+    sideOfB = sides(b);
   const keptA = cutAt(a, b).filter((piece) => {
-    const side = sideOf(piece, b);
+    const side = sideOfB(piece);
     if (side === 'on') return how !== 'cutOut';
     if (side === 'against') return how === 'cutOut';
     return how === 'common' ? side === 'inside' : side === 'outside';
   });
   const keptB = cutAt(b, a).filter((piece) => {
-    const side = sideOf(piece, a);
+    const side = sideOfA(piece);
     return how === 'join' ? side === 'outside' : side === 'inside';
   });
   return chain([...keptA, ...(how === 'cutOut' ? reversePath(keptB) : keptB)]);
@@ -32,10 +37,16 @@ export function combineOutlines(first: Path, second: Path, how: Combination): re
 
 const counterClockwisePath = (path: Path): Path => (pathSignedArea(path) < 0 ? reversePath(path) : path);
 
+/** Curves further apart than this meet nowhere: they start to be looked for where they come near each other. */
+const REACH_MM = 0.2;
+
 /** The path's curves, cut wherever they meet the other path; where they only touch it they are left whole. */
 export function cutAt(path: Path, other: Path): Path {
+  const others = curveIndex(other);
   return path.flatMap((curve, index) => {
-    const cuts = other
+    const cuts = others
+      .touching(growBounds(curveBounds(curve), REACH_MM))
+      .map((at) => other[at]!)
       .flatMap((one) =>
         curveMeetings(curve, one)
           .filter((meeting) => !isTouch(path, index, one, other, meeting))
@@ -107,16 +118,24 @@ const curveIsShort = (curve: Curve): boolean => distance(curvePoint(curve, 0.5),
 /** Places along a piece by which its side is judged: a piece may touch the path in one of them. */
 const JUDGED_AT = [0.5, 0.31, 0.73];
 
-/** Where a piece lies to a closed path; `on` runs the same way along it, `against` the other. */
-function sideOf(piece: Curve, path: Path): 'inside' | 'outside' | 'on' | 'against' {
-  const nearest = JUDGED_AT.map((t) => {
-    const at = curvePoint(piece, t);
-    return { t, at, ...nearestOnPathCurve(path, at) };
-  });
-  const off = nearest.find(({ distance: d }) => d >= SAME_PLACE_MM);
-  if (off) return isInside(off.at, flattenClosedPath(path, 1e-3)) ? 'inside' : 'outside';
-  const { t, curve, near } = nearest[0]!;
-  return dot(curveTangent(piece, t), curveTangent(curve, near)) > 0 ? 'on' : 'against';
+type Side = 'inside' | 'outside' | 'on' | 'against';
+
+/** Where pieces lie to a closed path; `on` runs the same way along it, `against` the other. */
+function sides(path: Path): (piece: Curve) => Side {
+  const index = curveIndex(path),
+    isWithin = insideOf(flattenClosedPath(path, 1e-3));
+  return (piece) => {
+    let first: { readonly t: number; readonly curve: Curve; readonly near: number } | undefined;
+    for (const t of JUDGED_AT) {
+      const at = curvePoint(piece, t);
+      const close = index.touching(growBounds(boundsOf([at]), SAME_PLACE_MM)).map((one) => path[one]!);
+      const nearest = close.length > 0 ? nearestOnPathCurve(close, at) : undefined;
+      if (!nearest || nearest.distance >= SAME_PLACE_MM) return isWithin(at) ? 'inside' : 'outside';
+      first ??= { t, ...nearest };
+    }
+    const { t, curve, near } = first!;
+    return dot(curveTangent(piece, t), curveTangent(curve, near)) > 0 ? 'on' : 'against';
+  };
 }
 
 /** The curve of a path that a point lies nearest to, and where on it. */
@@ -133,21 +152,27 @@ const nearestOnPathCurve = (
 
 /** Pieces joined end to start into closed loops; what closes nowhere is left out. */
 export function chain(pieces: readonly Curve[]): readonly Path[] {
-  const left = [...pieces];
+  const startsNear = pointIndex(pieces.map(({ from }) => from)),
+    isLeft = pieces.map(() => true);
   const loops: Path[] = [];
-  while (left.length > 0) {
-    const loop = [left.shift()!];
+  pieces.forEach((piece, index) => {
+    if (!isLeft[index]) return;
+    isLeft[index] = false;
+    const loop = [piece];
     for (;;) {
       const end: Point = loop.at(-1)!.to;
       if (distance(end, loop[0]!.from) < SAME_PLACE_MM * 10) {
         loops.push(sealed(loop));
         break;
       }
-      const next = left.findIndex((curve) => distance(curve.from, end) < SAME_PLACE_MM * 10);
-      if (next < 0) break;
-      loop.push(left.splice(next, 1)[0]!);
+      const next = startsNear(end, SAME_PLACE_MM * 10).find(
+        (at) => isLeft[at] && distance(pieces[at]!.from, end) < SAME_PLACE_MM * 10,
+      );
+      if (next === undefined) break;
+      isLeft[next] = false;
+      loop.push(pieces[next]!);
     }
-  }
+  });
   return loops.filter((loop) => Math.abs(pathSignedArea(loop)) > 1e-6);
 }
 

@@ -1,7 +1,8 @@
 import { curvePoint } from './curve.ts';
 import { flattenPathWithOrigin, type Path, type PathPoint } from './path.ts';
 import { cross, distance, interpolate, subtract, type Point } from './point.ts';
-import { isInside } from './polygon.ts';
+import { boundsOf } from './bounds.ts';
+import { edgesNear, insideOf } from './ring-index.ts';
 
 /** Runs shorter than this are no runs but rounding, in mm. */
 const SHORTEST_RUN_MM = 1e-6;
@@ -141,15 +142,21 @@ export function lineCuts(a: Point, b: Point, ring: readonly Point[]): readonly n
   const direction = { x: (b.x - a.x) / length, y: (b.y - a.y) / length };
   const cuts: number[] = [];
   for (let index = 0; index < ring.length; index++) {
-    const p = ring[index]!,
-      q = ring[(index + 1) % ring.length]!;
-    const sideP = cross(direction, subtract(p, a)),
-      sideQ = cross(direction, subtract(q, a));
-    if (sideP >= 0 === sideQ >= 0) continue;
-    const at = { x: p.x + ((q.x - p.x) * sideP) / (sideP - sideQ), y: p.y + ((q.y - p.y) * sideP) / (sideP - sideQ) };
-    cuts.push((at.x - a.x) * direction.x + (at.y - a.y) * direction.y);
+    const at = cutOf(a, direction, ring, index);
+    if (at !== undefined) cuts.push(at);
   }
   return cuts.sort((m, n) => m - n);
+}
+
+/** Where the line through a point cuts edge i of a ring, as a signed distance along it; undefined where it does not. */
+function cutOf(a: Point, direction: Point, ring: readonly Point[], index: number): number | undefined {
+  const p = ring[index]!,
+    q = ring[(index + 1) % ring.length]!;
+  const sideP = cross(direction, subtract(p, a)),
+    sideQ = cross(direction, subtract(q, a));
+  if (sideP >= 0 === sideQ >= 0) return undefined;
+  const at = { x: p.x + ((q.x - p.x) * sideP) / (sideP - sideQ), y: p.y + ((q.y - p.y) * sideP) / (sideP - sideQ) };
+  return (at.x - a.x) * direction.x + (at.y - a.y) * direction.y;
 }
 
 /**
@@ -161,13 +168,16 @@ export function runsInside(
   region: readonly (readonly Point[])[],
 ): readonly (readonly Point[])[] {
   const runs: Point[][] = [];
+  const isWithin = region.map(insideOf);
   for (let index = 0; index + 1 < line.length; index++) {
     const a = line[index]!,
       b = line[index + 1]!;
     const length = distance(a, b);
     if (length === 0) continue;
+    const direction = { x: (b.x - a.x) / length, y: (b.y - a.y) / length },
+      box = boundsOf([a, b]);
     const cuts = region
-      .flatMap((ring) => lineCuts(a, b, ring))
+      .flatMap((ring) => edgesNear(ring, box, SHORTEST_RUN_MM).flatMap((edge) => cutOf(a, direction, ring, edge) ?? []))
       .filter((at) => at > 0 && at < length)
       .sort((m, n) => m - n);
     const marks = [0, ...cuts, length];
@@ -176,7 +186,7 @@ export function runsInside(
         to = marks[mark + 1]!;
       const isIn =
         to - from > SHORTEST_RUN_MM &&
-        region.filter((ring) => isInside(interpolate(a, b, (from + to) / 2 / length), ring)).length % 2 === 1;
+        isWithin.filter((isIn) => isIn(interpolate(a, b, (from + to) / 2 / length))).length % 2 === 1;
       if (!isIn) continue;
       const start = interpolate(a, b, from / length),
         end = interpolate(a, b, to / length);

@@ -218,11 +218,20 @@ export function flattenCurve(
   curve: Curve,
   toleranceMm: number,
 ): readonly { readonly point: Point; readonly t: number }[] {
-  const steps = stepsFor(curve, toleranceMm);
-  return Array.from({ length: steps }, (_, step) => ({ point: curvePoint(curve, step / steps), t: step / steps }));
+  const steps = flattenSteps(curve, toleranceMm);
+  if (curve.kind !== 'arc' || steps === 1)
+    return Array.from({ length: steps }, (_, step) => ({ point: curvePoint(curve, step / steps), t: step / steps }));
+  const { centre, radius, start, sweep } = arcGeometry(curve);
+  return Array.from({ length: steps }, (_, step) => {
+    const t = step / steps,
+      angle = start + sweep * t;
+    const point = { x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) };
+    return { point: step === 0 ? curve.from : point, t };
+  });
 }
 
-function stepsFor(curve: Curve, toleranceMm: number): number {
+/** How many chords follow a curve within a tolerance in mm: at most 2000. */
+export function flattenSteps(curve: Curve, toleranceMm: number): number {
   if (isStraight(curve)) return 1;
   if (curve.kind === 'arc') {
     const { radius, sweep } = arcGeometry(curve);

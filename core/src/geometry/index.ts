@@ -8,6 +8,7 @@ export {
   growBounds,
   joinBounds,
 } from './bounds.ts';
+export { type BoxIndex, boxIndex, pointIndex } from './box-index.ts';
 export { type Combination, combineOutlines, cutAt, cutCurve } from './combine-outlines.ts';
 export { type SelfCrossing, lineCuts, runsInside, selfCrossings } from './crossings.ts';
 export {
@@ -18,10 +19,12 @@ export {
   curvePoint,
   curveTangent,
   flattenCurve,
+  flattenSteps,
   nearestOnCurve,
   parameterAtLength,
   splitCurve,
 } from './curve.ts';
+export { curveBounds, curveIndex } from './curve-bounds.ts';
 export { fitCurves } from './fit-path.ts';
 export { roomiestPlace } from './inner-place.ts';
 export { curveMeetings } from './meetings.ts';
@@ -68,6 +71,7 @@ export {
   signedArea,
 } from './polygon.ts';
 export { type Region, bandAlong, differenceOf, growRegion, intersectionOf, regionArea, unionOf } from './region.ts';
+export { edgeDistanceOf, edgesNear, insideOf, insideRegionOf } from './ring-index.ts';
 export { type Shape, separation } from './separation.ts';
 export { smoothCurve } from './smooth-curve.ts';
 export {

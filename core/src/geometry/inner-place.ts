@@ -1,6 +1,7 @@
 import { boundsHeight, boundsOf, boundsWidth } from './bounds.ts';
 import type { Point } from './point.ts';
-import { distanceToEdge, isInside, type Polygon } from './polygon.ts';
+import type { Polygon } from './polygon.ts';
+import { edgeDistanceOf, insideRegionOf } from './ring-index.ts';
 
 /**
  * The place inside a polygon that is furthest from every edge, and how far it is.
@@ -12,10 +13,9 @@ export function roomiestPlace(
   avoid: readonly Polygon[],
   precisionMm: number,
 ): { readonly place: Point; readonly distance: number } {
-  const depth = (p: Point): number => {
-    const toEdge = Math.min(distanceToEdge(p, ring), ...avoid.map((hole) => distanceToEdge(p, hole)));
-    return isInside(p, ring) && !avoid.some((hole) => isInside(p, hole)) ? toEdge : -toEdge;
-  };
+  const toEdge = edgeDistanceOf([ring, ...avoid]),
+    isWithin = insideRegionOf(ring, avoid);
+  const depth = (p: Point): number => (isWithin(p) ? toEdge(p) : -toEdge(p));
   const box = boundsOf(ring);
   const size = Math.max(precisionMm, Math.min(boundsWidth(box), boundsHeight(box)));
   let cells: { x: number; y: number; half: number; depth: number }[] = [];

@@ -1,4 +1,12 @@
-import { flattenOpenPath, isInsideRegion, type Point } from '../geometry/index.ts';
+import {
+  boundsOf,
+  boxIndex,
+  distance,
+  flattenOpenPath,
+  insideRegionOf,
+  type BoxIndex,
+  type Point,
+} from '../geometry/index.ts';
 import type { TextMark } from '../marks/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { memo, radians, type LengthUnit } from '../units/index.ts';
@@ -32,14 +40,37 @@ const ASIDE = [0, 1.3, -1.3, 2.6, -2.6];
 /** What a place costs: to cover another text or what is in the way, a corner beside the part, to leave its line, a line of other work under it. */
 const COST = { covered: 100, outside: 10, aside: 3, struck: 1 } as const;
 const ROUGH_MM = 0.3;
+/** Places tried for all captions of a part together: where there are very many, each gets fewer. */
+const MOST_TRIES = 5000;
 
-/** Every line of work and the edges of its width as points, with whose they are. */
-const linesOf = memo((part: ResolvedPart): readonly { readonly id: string; readonly points: readonly Point[] }[] =>
-  part.strokes.flatMap(({ operationId, paths, area }) => [
+/** A straight run of a line of work or of an edge of its width: whose, and of which of its lines. */
+interface WorkRun {
+  readonly id: string;
+  readonly line: number;
+  readonly from: Point;
+  readonly to: Point;
+}
+interface Ground {
+  readonly runs: readonly WorkRun[];
+  readonly near: BoxIndex;
+  readonly isOnPart: (p: Point) => boolean;
+}
+
+/** What captions are written over: every run of work by where it lies, and the part itself. */
+const groundOf = memo((part: ResolvedPart): Ground => {
+  const lines = part.strokes.flatMap(({ operationId, paths, area }) => [
     ...paths.map((path) => ({ id: operationId, points: flattenOpenPath(path, ROUGH_MM) })),
     ...area.map((ring) => ({ id: operationId, points: [...ring, ring[0]!] })),
-  ]),
-);
+  ]);
+  const runs = lines.flatMap(({ id, points }, line) =>
+    points.slice(1).map((to, index): WorkRun => ({ id, line, from: points[index]!, to })),
+  );
+  return {
+    runs,
+    near: boxIndex(runs.map(({ from, to }) => boundsOf([from, to]))),
+    isOnPart: part.outer.length === 0 ? () => true : insideRegionOf(part.outer, part.holeRings),
+  };
+});
 
 /**
  * Where the captions of a part's lines are written: each on its own line, in its middle or as near to it as leaves every other text, the
@@ -52,8 +83,11 @@ export function placeCaptions(
   lettering: Lettering,
   obstacles: readonly TurnedBox[] = [],
 ): readonly PlacedCaption[] {
-  const placed: PlacedCaption[] = [];
-  for (const mark of lineTexts(part, unit)) {
+  const placed: PlacedCaption[] = [],
+    ground = groundOf(part);
+  const marks = lineTexts(part, unit),
+    most = Math.max(2, Math.floor(MOST_TRIES / Math.max(1, marks.length)));
+  for (const mark of marks) {
     const widthMm = mark.text.length * lettering.letterMm * LETTER_SHARE + lettering.paddingMm;
     const tries = ASIDE.flatMap((aside) =>
       offsets(widthMm, (mark.slideMm ?? 0) - widthMm / 2).map((by) => ({
@@ -69,8 +103,10 @@ export function placeCaptions(
     );
     const texts = [...placed, ...obstacles];
     placed.push(
-      cheapest(tries, ({ caption, asideMm }) => costOf(caption, part, texts) + (asideMm === 0 ? 0 : COST.aside))
-        .caption,
+      cheapest(
+        tries.slice(0, most),
+        ({ caption, asideMm }) => costOf(caption, ground, texts) + (asideMm === 0 ? 0 : COST.aside),
+      ).caption,
     );
   }
   return placed;
@@ -86,18 +122,19 @@ function cheapest<T extends object>(tries: readonly T[], cost: (one: T) => numbe
   return best;
 }
 
-function costOf(one: PlacedCaption, part: ResolvedPart, texts: readonly TurnedBox[]): number {
+function costOf(one: PlacedCaption, { runs, near, isOnPart }: Ground, texts: readonly TurnedBox[]): number {
+  const corners = cornersOf(one);
   const covered = texts.filter((other) => isCovered(one, other)).length;
   // A dimension may stand beside the part; work lies on it.
-  const outside =
-    one.mark.dimensionId !== undefined || part.outer.length === 0
-      ? 0
-      : cornersOf(one).filter((corner) => !isInsideRegion(corner, part.outer, part.holeRings)).length;
-  const struck = linesOf(part).filter(
-    ({ id, points }) =>
-      id !== one.mark.operationId && points.slice(1).some((to, index) => strikes(points[index]!, to, one)),
-  ).length;
-  return COST.covered * covered + COST.outside * outside + COST.struck * struck;
+  const outside = one.mark.dimensionId !== undefined ? 0 : corners.filter((corner) => !isOnPart(corner)).length;
+  const struck = new Set(
+    near
+      .touching(boundsOf(corners))
+      .map((index) => runs[index]!)
+      .filter(({ id, from, to }) => id !== one.mark.operationId && strikes(from, to, one))
+      .map(({ line }) => line),
+  );
+  return COST.covered * covered + COST.outside * outside + COST.struck * struck.size;
 }
 
 /** A place moved along a direction. */
@@ -120,6 +157,8 @@ const cornersOf = ({ at, angleDegrees, widthMm, heightMm }: TurnedBox): readonly
 
 /** Whether two turned boxes overlap: no axis of either parts them. @source the separating axis theorem */
 function isCovered(a: TurnedBox, b: TurnedBox): boolean {
+  // Boxes further apart than they are long never do.
+  if (distance(a.at, b.at) > (a.widthMm + a.heightMm + b.widthMm + b.heightMm) / 2) return false;
   return [a, b].every(({ angleDegrees }) =>
     [angleDegrees, angleDegrees + 90].every((degrees) => {
       const axis = along({ x: 0, y: 0 }, degrees, 1);
@@ -136,25 +175,27 @@ function halfAlong({ angleDegrees, widthMm, heightMm }: TurnedBox, degrees: numb
 
 /** Whether a straight run passes through a box. @source Liang–Barsky clipping in the box's own frame */
 function strikes(from: Point, to: Point, { at, angleDegrees, widthMm, heightMm }: TurnedBox): boolean {
-  const [cos, sin] = [Math.cos(radians(angleDegrees)), Math.sin(radians(angleDegrees))];
-  const inBox = (p: Point): readonly [number, number] => [
-    (p.x - at.x) * cos + (p.y - at.y) * sin,
-    (p.y - at.y) * cos - (p.x - at.x) * sin,
-  ];
-  const [a, b] = [inBox(from), inBox(to)];
-  let [low, high] = [0, 1];
-  for (const [axis, half] of [
-    [0, widthMm / 2],
-    [1, heightMm / 2],
-  ] as const) {
-    const step = b[axis]! - a[axis]!;
-    if (Math.abs(step) < 1e-12) {
-      if (Math.abs(a[axis]!) >= half) return false;
-      continue;
-    }
-    const [s, t] = [(-half - a[axis]!) / step, (half - a[axis]!) / step];
-    low = Math.max(low, Math.min(s, t));
-    high = Math.min(high, Math.max(s, t));
-  }
-  return low < high - 1e-9;
+  const cos = Math.cos(radians(angleDegrees)),
+    sin = Math.sin(radians(angleDegrees));
+  const [low, high] = within(
+    (from.x - at.x) * cos + (from.y - at.y) * sin,
+    (to.x - from.x) * cos + (to.y - from.y) * sin,
+    widthMm / 2,
+  );
+  if (low >= high) return false;
+  const [bottom, top] = within(
+    (from.y - at.y) * cos - (from.x - at.x) * sin,
+    (to.y - from.y) * cos - (to.x - from.x) * sin,
+    heightMm / 2,
+  );
+  return Math.max(low, bottom) < Math.min(high, top) - 1e-9;
+}
+const ALL = [0, 1] as const,
+  NONE = [1, 0] as const;
+/** Between which parameters of 0 to 1 a run that starts at a place and goes on by a step lies within a half width of 0. */
+function within(start: number, step: number, half: number): readonly [number, number] {
+  if (Math.abs(step) < 1e-12) return Math.abs(start) >= half ? NONE : ALL;
+  const s = (-half - start) / step,
+    t = (half - start) / step;
+  return [Math.max(0, Math.min(s, t)), Math.min(1, Math.max(s, t))];
 }

@@ -14,7 +14,7 @@ import {
 import { inksOfMark, lineInk, textInk, type DocumentTitle, type Ink } from '../ink/index.ts';
 import { lineMarks, placeCaptions, type TurnedBox } from '../linecode/index.ts';
 import type { TextMark } from '../marks/index.ts';
-import { degrees, radians, worded, type LengthUnit } from '../units/index.ts';
+import { degrees, memo, radians, worded, type LengthUnit } from '../units/index.ts';
 import { foldNumberPlaces, foldNumbers, RING_MM } from './fold-numbers.ts';
 import { barsUp } from './page-bars.ts';
 import { pageFooter } from './page-footer.ts';
@@ -28,19 +28,15 @@ export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): reado
   const { frame } = plan;
   const sheet = plan.sheets.find((one) => one.number === page.sheet)!;
   const toPaper = translation(frame.window.minX - page.view.minX, frame.window.minY - page.view.minY);
-  const labels = sheetLabels(plan, page.sheet);
-  const bands = seamBands(
-    plan.pages.filter((one) => one.sheet === page.sheet),
-    plan.settings.overlapMm,
-  );
+  const labels = sheetLabels(plan, page.sheet),
+    captions = sheetCaptions(plan, page.sheet, title.unit);
   const drawing = sheet.placed.flatMap((placed) =>
     templateInkOnPage(
       placed,
       labels.filter(({ template }) => template === placed),
-      bands,
+      captions.get(placed) ?? [],
       page,
       toPaper,
-      title.unit,
     ),
   );
   return [
@@ -58,20 +54,14 @@ const wordedInk = (ink: Ink, unit: LengthUnit): Ink =>
 function templateInkOnPage(
   { template, transform }: PlacedTemplate,
   labels: readonly PageLabel[],
-  bands: readonly Bounds[],
+  captions: readonly TextMark[],
   page: Page,
   toPaper: Transform,
-  unit: LengthUnit,
 ): readonly Ink[] {
   const t = compose(transform, toPaper);
   return [
     ...lineMarks(template.part).flatMap((mark) => inksOfMark(mark, t)),
-    ...captionsClear(
-      template,
-      transform,
-      [...labels.map(({ box }) => growBounds(box, ROUND_LABEL_MM)), ...bands],
-      unit,
-    ).flatMap((mark) => inksOfMark(mark, t)),
+    ...captions.flatMap((mark) => inksOfMark(mark, t)),
     ...foldNumbers(template, t),
     ...labels.filter((label) => label.page === page.name).flatMap((label) => labelInk(label, toPaper)),
   ];
@@ -97,6 +87,27 @@ function labelInk(
 /** Size of captions on paper in mm, and white round the name of a part. */
 const CAPTION = { letterMm: 3, heightMm: 3.6, paddingMm: 2 };
 const ROUND_LABEL_MM = 1;
+
+/** The captions of every template of a sheet: they are the same on each of its pages. */
+const sheetCaptions = memo(
+  (plan: PagePlan, sheetNumber: number, unit: LengthUnit): ReadonlyMap<PlacedTemplate, readonly TextMark[]> => {
+    const sheet = plan.sheets.find(({ number }) => number === sheetNumber),
+      labels = sheetLabels(plan, sheetNumber);
+    const bands = seamBands(
+      plan.pages.filter((one) => one.sheet === sheetNumber),
+      plan.settings.overlapMm,
+    );
+    return new Map(
+      (sheet?.placed ?? []).map((placed) => {
+        const names = labels
+          .filter(({ template }) => template === placed)
+          .map(({ box }) => growBounds(box, ROUND_LABEL_MM));
+        return [placed, captionsClear(placed.template, placed.transform, [...names, ...bands], unit)] as const;
+      }),
+    );
+  },
+  (sheetNumber, unit) => `${sheetNumber} ${unit}`,
+);
 
 /**
  * The captions of a template, clear of its names and of the seams, of the numbers of its folds, of each other and of its lines.

@@ -22,6 +22,7 @@ export {
   type Symmetry,
   emptyPart,
   findPath,
+  findLine,
   holesOf,
   outlineOf,
   pathsOf,

@@ -3,13 +3,8 @@ import type { Point } from '../geometry/index.ts';
 import type { DrawnPath, Segment } from '../paths/index.ts';
 import { lengthText } from '../units/index.ts';
 import { featureIdOf } from './derived-ids.ts';
+import { tooMuch, type Broken } from './weight.ts';
 import { findPath, FURTHEST_COORDINATE_MM, pathsOf, type Part } from './part.ts';
-
-/** The first broken rule of a part and where. */
-export interface Broken {
-  readonly field: string;
-  readonly message: string;
-}
 
 /** What is wrong with a part's own structure: the first broken rule and where, or undefined when it is sound. */
 export function brokenInvariant(part: Part): Broken | undefined {
@@ -67,7 +62,8 @@ export function brokenInvariant(part: Part): Broken | undefined {
     brokenGuide(part, ids) ??
     brokenGroup(part, ids) ??
     brokenSeam(part, ids) ??
-    brokenStanding(part, ids)
+    brokenStanding(part, ids) ??
+    tooMuch(part)
   );
 }
 

@@ -6,6 +6,9 @@ export const MOST_FEATURES = 500;
 export const MOST_GUIDES = 200;
 export const MOST_JOINTS = 999;
 export const MOST_VARIANTS = 20;
+/** Points that follow the curves of a part within a hundredth of a millimetre, and things that its features become. */
+export const MOST_POINTS = 100_000;
+export const MOST_MADE = 2000;
 export const MOST_IDS = 10_000_000;
 /** Letters of names and labels, of notes, and of the names of guides, groups of lines and variants. */
 export const LONGEST_NAME = 80;

@@ -2,6 +2,7 @@ import type { Feature } from '../features/index.ts';
 import type { BoardFace, Operation } from '../operations/index.ts';
 import type { DrawnPath, Sizing } from '../paths/index.ts';
 import type { GrainRule } from '../stock/index.ts';
+import { memo } from '../units/index.ts';
 import type { Dimension } from './dimension.ts';
 import type { Attachment, Guide } from './guide.ts';
 
@@ -146,8 +147,20 @@ export const piecesOf = (part: Part): number => part.quantity * (part.handed ===
 
 /** Every path of a part: contours, then lines. */
 export const pathsOf = (part: Part): readonly (Contour | DrawnLine)[] => [...part.contours, ...part.lines];
-export const findPath = (part: Part, pathId: string): Contour | DrawnLine | undefined =>
-  pathsOf(part).find((path) => path.id === pathId);
+export const findPath = (part: Part, pathId: string): Contour | DrawnLine | undefined => pathsById(part).get(pathId);
+
+/** The line with an id: no contour. */
+export function findLine(part: Part, pathId: string): DrawnLine | undefined {
+  const path = findPath(part, pathId);
+  return path && !('role' in path) ? path : undefined;
+}
+
+/** The first path of each id: ids are not known to stand once before a part is checked. */
+const pathsById = memo((part: Part): ReadonlyMap<string, Contour | DrawnLine> => {
+  const byId = new Map<string, Contour | DrawnLine>();
+  for (const path of pathsOf(part)) if (!byId.has(path.id)) byId.set(path.id, path);
+  return byId;
+});
 
 /** A part with nothing drawn yet. */
 export function emptyPart(id: string, name: string, material: string, group = ''): Part {

@@ -1,5 +1,5 @@
-import type { Curve, Path, Point } from '../geometry/index.ts';
-import { CoreError } from '../units/index.ts';
+import { flattenClosedPath, type Curve, type Path, type Point, type Polygon } from '../geometry/index.ts';
+import { CoreError, memo } from '../units/index.ts';
 
 /** A corner or end of a drawn path. Its id never changes while it exists. */
 export interface PathNode extends Point {
@@ -75,6 +75,12 @@ function curveBetween(segment: Segment, from: PathNode, to: PathNode): Curve {
 
 /** The whole drawn path as curves. */
 export const curvesOf = (path: DrawnPath): Path => path.segments.map((_, index) => curveOf(path, index));
+
+/** A closed drawn path as a polygon no further from it than the tolerance in mm. Remembered by the path. */
+export const ringOf: (path: DrawnPath, toleranceMm: number) => Polygon = memo(
+  (path: DrawnPath, toleranceMm: number) => flattenClosedPath(curvesOf(path), toleranceMm),
+  (toleranceMm) => toleranceMm,
+);
 
 export const SIZING_WORDS: Readonly<Record<Sizing, string>> = {
   scaled: 'scales',

@@ -17,6 +17,7 @@ export {
   type Sizing,
   curveOf,
   curvesOf,
+  ringOf,
   segmentFrom,
 } from './drawn-path.ts';
 export { type GuideShape, ON_GUIDE_MM, guideCrossings, isOnGuide, nearestOnGuide, shapeBeside } from './guide-shape.ts';

@@ -1,4 +1,13 @@
-import { curvePoint, distance, nearestOnCurve, type Path } from '../geometry/index.ts';
+import {
+  boundsOf,
+  curveIndex,
+  curvePoint,
+  distance,
+  growBounds,
+  nearestOnCurve,
+  pointIndex,
+  type Path,
+} from '../geometry/index.ts';
 import { curvesOf, type DrawnPath, type PathNode, type Segment, segmentFrom } from './drawn-path.ts';
 import type { PathIds } from './path-ids.ts';
 
@@ -17,22 +26,26 @@ export interface RebuiltPath {
  * segment keeps its id. So operations stay where they were meant.
  */
 export function rebuildPath(old: DrawnPath, curves: Path, ids: PathIds): RebuiltPath {
-  const before = curvesOf(old);
+  const before = curvesOf(old),
+    curvesNear = curveIndex(before),
+    nodesNear = pointIndex(old.nodes);
   const usedNodes = new Set<string>(),
     usedSegments = new Set<string>();
   const splits = new Map<string, string[]>();
   const nodes = curves.map(({ from }): PathNode => {
-    const same = old.nodes.find((node) => !usedNodes.has(node.id) && distance(node, from) < SAME_PLACE_MM);
+    const same = nodesNear(from, SAME_PLACE_MM)
+      .map((index) => old.nodes[index]!)
+      .find((node) => !usedNodes.has(node.id) && distance(node, from) < SAME_PLACE_MM);
     const id = same?.id ?? ids.next('n');
     usedNodes.add(id);
     return { id, x: from.x, y: from.y };
   });
   const segments = curves.map((curve): Segment => {
-    const lies = (t: number): readonly number[] =>
-      before.flatMap((one, index) =>
-        nearestOnCurve(one, curvePoint(curve, t)).distance < SAME_PLACE_MM ? [index] : [],
-      );
-    const at = lies(0.5).find((index) => lies(0.2).includes(index) && lies(0.8).includes(index));
+    const lies = (index: number, t: number): boolean =>
+      nearestOnCurve(before[index]!, curvePoint(curve, t)).distance < SAME_PLACE_MM;
+    const at = curvesNear
+      .touching(growBounds(boundsOf([curvePoint(curve, 0.5)]), SAME_PLACE_MM))
+      .find((index) => [0.5, 0.2, 0.8].every((t) => lies(index, t)));
     const oldId = at === undefined ? undefined : old.segments[at]!.id;
     if (oldId !== undefined && !usedSegments.has(oldId)) {
       usedSegments.add(oldId);

@@ -1,7 +1,7 @@
 import { foldOfMouth } from '../allowance/index.ts';
 import { cross, distance, dot, midpoint, subtract, unitVector } from '../geometry/index.ts';
 import type { Operation } from '../operations/index.ts';
-import type { DrawnLine, Part } from '../part/index.ts';
+import { findLine, type DrawnLine, type Part } from '../part/index.ts';
 import { defined } from '../units/index.ts';
 
 /** Lips further apart than this many thicknesses are no groove: it would fold by more than a knife can cut. */
@@ -25,7 +25,7 @@ export interface Lips {
 /** Bevels that stand on straight lines within the part, instead of on an edge. */
 const lipsOf = (part: Part): readonly Lip[] =>
   part.operations.flatMap((operation) => {
-    const line = operation.kind === 'bevel' ? part.lines.find(({ id }) => id === operation.on.pathId) : undefined;
+    const line = operation.kind === 'bevel' ? findLine(part, operation.on.pathId) : undefined;
     return line && !line.closed && line.nodes.length === 2 && line.segments[0]!.kind === 'line'
       ? [{ operation, line }]
       : [];
@@ -132,4 +132,4 @@ export function withLipsAsGrooves(part: Part, thicknessMm: number): Part {
 
 /** Whether any bevel stands on a line within the part. */
 export const hasLips = (part: Part): boolean =>
-  part.operations.some(({ kind, on }) => kind === 'bevel' && part.lines.some(({ id }) => id === on.pathId));
+  part.operations.some(({ kind, on }) => kind === 'bevel' && findLine(part, on.pathId) !== undefined);

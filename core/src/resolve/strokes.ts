@@ -21,7 +21,7 @@ import {
   type Operation,
   type Stroke,
 } from '../operations/index.ts';
-import { findPath, type Part } from '../part/index.ts';
+import { findLine, findPath, type Part } from '../part/index.ts';
 import { curveOf, curvesOf, FINE_TOLERANCE_MM } from '../paths/index.ts';
 
 /** The runs of an operation as paths: neighbouring chosen segments are joined into one. */
@@ -64,7 +64,7 @@ function onBody(path: Path, body: Region): readonly Path[] {
 /** One operation of a part made exact: its lines, its worked area at true width, its words. */
 export function strokeOf(part: Part, operation: Operation, thicknessMm: number, body: Region): Stroke {
   const { paths: drawn, closed } = operationPaths(part, operation);
-  const isLine = !closed && part.lines.some(({ id }) => id === operation.on.pathId);
+  const isLine = !closed && findLine(part, operation.on.pathId) !== undefined;
   const paths = isLine && body.length > 0 ? drawn.flatMap((path) => onBody(path, body)) : drawn;
   const runs: readonly (readonly Point[])[] = paths.map((path) =>
     closed ? counterClockwise(flattenClosedPath(path, FINE_TOLERANCE_MM)) : flattenOpenPath(path, FINE_TOLERANCE_MM),

@@ -1,4 +1,4 @@
-import { lineCuts, type Curve, type Path, type Point, type Polygon } from '../../geometry/index.ts';
+import { boundsOf, lineCuts, type Curve, type Path, type Point, type Polygon } from '../../geometry/index.ts';
 
 /** Depth of tongues, and least width of one, in mm: longer than any board is thick, and wide enough to glue. */
 const TONGUE_MM = 20;
@@ -9,11 +9,15 @@ const SCARF_RUN = 2;
 const STEP_MM = 5;
 const FURTHEST_SHARE = 0.25;
 const BEYOND_MM = 1000;
+/** Places along a part that are tried, and counts of tongues at each. */
+const MOST_PLACES = 200,
+  MOST_COUNTS = 8;
 
 /** Places along a length, nearest to its middle first. */
 export function placesFromMiddle(low: number, length: number): readonly number[] {
   const most = Math.floor((length * FURTHEST_SHARE) / STEP_MM);
-  const steps = Array.from({ length: most + 1 }, (_, step) => step * STEP_MM);
+  const apart = STEP_MM * Math.max(1, Math.ceil((2 * most) / MOST_PLACES));
+  const steps = Array.from({ length: Math.floor((most * STEP_MM) / apart) + 1 }, (_, step) => step * apart);
   return steps.flatMap((step) =>
     step === 0 ? [low + length / 2] : [low + length / 2 - step, low + length / 2 + step],
   );
@@ -35,7 +39,8 @@ const straight = (ring: Polygon): Path =>
 /** The cuts at a place along the part, that with the most tongues first; none where its outline is met more than twice. */
 export function cutsAt(ring: Polygon, at: number, isLevel: boolean): readonly Cut[] {
   const point = (along: number, across: number): Point => (isLevel ? { x: along, y: across } : { x: across, y: along });
-  const base = isLevel ? Math.min(...ring.map(({ y }) => y)) : Math.min(...ring.map(({ x }) => x));
+  const { minX, minY } = boundsOf(ring),
+    base = isLevel ? minY : minX;
   const [start, end] = [point(at, base - 1), point(at, base)];
   const cuts = lineCuts(start, end, ring)
     .map((t) => base - 1 + t)
@@ -50,13 +55,20 @@ export function cutsAt(ring: Polygon, at: number, isLevel: boolean): readonly Cu
     );
     return [cutAlong('scarf', ends, isLevel)];
   }
-  return Array.from({ length: most - 1 }, (_, index) => most - index).map((count) =>
+  return countsOfTongues(most).map((count) =>
     cutAlong(
       'tongues',
       steps(from, to, count).map(([across, side]) => point(at + (side * TONGUE_MM) / 2, across)),
       isLevel,
     ),
   );
+}
+
+/** Counts of tongues to try, the most first: every one down to two while they are few, else some between. */
+function countsOfTongues(most: number): readonly number[] {
+  const all = most - 1;
+  if (all <= MOST_COUNTS) return Array.from({ length: all }, (_, index) => most - index);
+  return Array.from({ length: MOST_COUNTS }, (_, index) => most - Math.round((index * (all - 1)) / (MOST_COUNTS - 1)));
 }
 
 /** A cut by its line, with the part's ground on either side of it. */

@@ -1,13 +1,16 @@
 import {
   boundsOf,
+  boundsTouch,
   combineOutlines,
   curvePoint,
   cutAt,
   distance,
   flattenClosedPath,
   flattenOpenPath,
+  growBounds,
   isInside,
   pathSignedArea,
+  type Bounds,
   type Path,
   type Point,
   type Polygon,
@@ -46,6 +49,8 @@ const OFF_CORNER_MM = 7;
 /** Features and holes stay this far from the cut, in mm. */
 const CLEAR_MM = 15;
 const FLATTENED_MM = 0.05;
+/** Cuts that nothing is in the way of and that still do not part it in two: after so many it is given up. */
+const MOST_TRIES = 12;
 
 /**
  * Cuts a part across its longer side, near the middle, where no hole or feature is in the way. Folds and lines that cross the cut are on both halves.
@@ -54,23 +59,60 @@ const FLATTENED_MM = 0.05;
  */
 export function splitPart(part: Part, secondId: string): SplitPart | undefined {
   const outline = outlineOf(part);
-  if (!outline?.closed || part.symmetry) return undefined;
+  // What is itself too much to be kept is not cut: its halves seldom could be.
+  if (!outline?.closed || part.symmetry || outOfBounds(part)) return undefined;
   const ring = flattenClosedPath(curvesOf(outline), FLATTENED_MM);
   const { minX, minY, maxX, maxY } = boundsOf(ring);
   const isLevel = maxX - minX >= maxY - minY,
     low = isLevel ? minX : minY,
     length = isLevel ? maxX - minX : maxY - minY;
+  const obstacles = obstaclesOf(part);
+  let tries = 0;
   for (const at of placesFromMiddle(low, length)) {
     for (const cut of cutsAt(ring, at, isLevel)) {
-      const halves = isClear(part, cut) ? halvesAt(part, outline, cut, secondId) : undefined;
+      if (!isClear(obstacles, cut)) continue;
+      const halves = halvesAt(part, outline, cut, secondId);
       if (halves) return { halves, atMm: at - low, how: cut.how };
+      tries += 1;
+      if (tries === MOST_TRIES) return undefined;
     }
   }
   return undefined;
 }
 
+interface Obstacle {
+  readonly points: readonly Point[];
+  readonly box: Bounds;
+}
+/** What a cut must keep off: holes, closed lines and edges that bear features stay whole, folds and lines may cross it. */
+interface Obstacles {
+  readonly whole: readonly Obstacle[];
+  readonly lines: readonly Obstacle[];
+  readonly places: readonly Point[];
+}
+
+function obstaclesOf(part: Part): Obstacles {
+  const obstacle = (points: readonly Point[]): Obstacle => ({ points, box: boundsOf(points) });
+  const features = part.features ?? [];
+  const edges = features.filter(isOnEdge).flatMap(({ on }) => {
+    const found = findSegment(part, on.segmentId);
+    if (!found) return [];
+    const curve = curveOf(found.path, found.index);
+    return [obstacle([curve.from, curvePoint(curve, 0.5), curve.to])];
+  });
+  const closed = [...holesOf(part), ...part.lines.filter((one) => one.closed)];
+  return {
+    whole: [...closed.map((path) => obstacle(flattenClosedPath(curvesOf(path), FLATTENED_MM))), ...edges],
+    lines: part.lines
+      .filter((one) => !one.closed)
+      .map((path) => obstacle(flattenOpenPath(curvesOf(path), FLATTENED_MM))),
+    places: features.flatMap((feature) => (isOnEdge(feature) ? [] : [feature.at])),
+  };
+}
+
 /** Whether no hole, feature or closed line is in the way of a cut, and no tabs or laps stand on an edge that it parts. */
-function isClear(part: Part, { line, beforeRing }: Cut): boolean {
+function isClear({ whole, lines, places }: Obstacles, { line, beforeRing }: Cut): boolean {
+  const reach = growBounds(boundsOf(line), CLEAR_MM);
   const nearLine = (p: Point): boolean =>
     line.some((from, index) => {
       const to = line[index + 1];
@@ -86,16 +128,12 @@ function isClear(part: Part, { line, beforeRing }: Cut): boolean {
         return to === undefined || distanceToSpan(corner, from, to) > OFF_CORNER_MM;
       }),
     );
-  const closed = [...holesOf(part), ...part.lines.filter((one) => one.closed)];
+  // What the cut's own box does not reach lies on one side of it.
+  const within = (list: readonly Obstacle[]): readonly Obstacle[] => list.filter(({ box }) => boundsTouch(box, reach));
   return (
-    part.lines.every((one) => one.closed || isOffCorners(flattenOpenPath(curvesOf(one), FLATTENED_MM))) &&
-    closed.every((path) => isOneSided(flattenClosedPath(curvesOf(path), FLATTENED_MM))) &&
-    (part.features ?? []).every((feature) => {
-      if (!isOnEdge(feature)) return !nearLine(feature.at);
-      const found = findSegment(part, feature.on.segmentId);
-      const curve = found && curveOf(found.path, found.index);
-      return !curve || isOneSided([curve.from, curvePoint(curve, 0.5), curve.to]);
-    })
+    !places.some((p) => boundsTouch(boundsOf([p]), reach) && nearLine(p)) &&
+    within(whole).every(({ points }) => isOneSided(points)) &&
+    within(lines).every(({ points }) => isOffCorners(points))
   );
 }
 const distanceToSpan = (p: Point, from: Point, to: Point): number => {
@@ -209,7 +247,9 @@ function lineWithin(line: DrawnLine, side: Path, ring: Polygon, ids: IdSource): 
 /** The longest edge of a half that lies along the cut. */
 function longestOn(part: Part, line: readonly Point[]): string | undefined {
   const outline = outlineOf(part)!;
+  const reach = growBounds(boundsOf(line), 1);
   const isOn = (p: Point): boolean =>
+    boundsTouch(boundsOf([p]), reach) &&
     line.some((from, index) => line[index + 1] !== undefined && distanceToSpan(p, from, line[index + 1]!) < 1e-3);
   return outline.segments
     .map(({ id }, index) => ({ id, curve: curveOf(outline, index) }))

@@ -1,6 +1,6 @@
-import { directionDegrees, flattenClosedPath, lineCuts, polar, type Point } from '../../geometry/index.ts';
+import { directionDegrees, lineCuts, polar, type Point } from '../../geometry/index.ts';
 import { findPath, outlineOf, type Part, withPath } from '../../part/index.ts';
-import { curvesOf, FINE_TOLERANCE_MM } from '../../paths/index.ts';
+import { FINE_TOLERANCE_MM, ringOf } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
 /**
@@ -14,7 +14,7 @@ export function foldReach(part: Part, pathId: string): readonly [Point, Point] |
     to = line?.nodes.at(-1);
   if (!outline?.closed || !from || !to) return undefined;
   const length = Math.hypot(to.x - from.x, to.y - from.y);
-  const cuts = lineCuts(from, to, flattenClosedPath(curvesOf(outline), FINE_TOLERANCE_MM));
+  const cuts = lineCuts(from, to, ringOf(outline, FINE_TOLERANCE_MM));
   const before = cuts.filter((at) => at < length / 2).at(-1),
     after = cuts.find((at) => at > length / 2);
   if (before === undefined || after === undefined) return undefined;

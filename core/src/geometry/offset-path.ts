@@ -8,6 +8,8 @@ import {
   splitCurve,
   type Curve,
 } from './curve.ts';
+import { boundsOf, growBounds } from './bounds.ts';
+import { curveBounds, curveIndex } from './curve-bounds.ts';
 import { fitRing } from './fit-path.ts';
 import { curveMeetings } from './meetings.ts';
 import { flattenClosedPath, pathLength, pathSignedArea, reversePath, type Path } from './path.ts';
@@ -18,8 +20,12 @@ import { growRegion, regionArea } from './region.ts';
 /** Corners of an offset keep their point, up to this many times the distance; beyond, and when round, they get an arc. */
 const SHARPEST_CORNER = 6;
 const SLACK_MM = 5e-3;
+/** Curves further apart than this meet nowhere. */
+const REACH_MM = 0.2;
 /** How true a moved cubic is to its distance. */
 const CUBIC_FIT_MM = 2e-3;
+/** How often a cubic is halved to be so: beyond, it comes to a point, and nothing near it is left. */
+const MOST_HALVINGS = 6;
 
 /** Fineness of the polygon that an offset is checked by, how much of it may be missing along the outline, and how true a fit to it is. */
 const POLYGON_MM = 1e-3;
@@ -50,16 +56,17 @@ export function offsetOutline(outline: Path, byMm: number, corners: 'sharp' | 'r
 
 function exactOffset(path: Path, byMm: number, corners: 'sharp' | 'round'): readonly Path[] {
   const raw = rawOffset(path, byMm, corners);
+  const others = curveIndex(raw),
+    isClear = clearOf(path, Math.abs(byMm) - SLACK_MM);
   const pieces = raw.flatMap((curve, index) => {
-    const cuts = raw
-      .flatMap((other, at) => (at === index ? [] : curveMeetings(curve, other).map(({ s }) => s)))
+    const cuts = others
+      .touching(growBounds(curveBounds(curve), REACH_MM))
+      .flatMap((at) => (at === index ? [] : curveMeetings(curve, raw[at]!).map(({ s }) => s)))
       .filter((s) => s > 1e-9 && s < 1 - 1e-9)
       .sort((m, n) => m - n);
     return cutCurve(curve, cuts);
   });
-  const kept = pieces.filter((piece) =>
-    [0.5, 0.25, 0.75].every((t) => distanceToPath(curvePoint(piece, t), path) >= Math.abs(byMm) - SLACK_MM),
-  );
+  const kept = pieces.filter((piece) => [0.5, 0.25, 0.75].every((t) => isClear(curvePoint(piece, t))));
   return chain(kept)
     .filter((loop) => pathSignedArea(loop) > 0)
     .map(withoutSeams);
@@ -83,8 +90,14 @@ function withoutSeams(loop: Path): Path {
   return merged.length > 2 && goesOn(last, first) ? [{ ...first, from: last.from }, ...merged.slice(1, -1)] : merged;
 }
 
-const distanceToPath = (p: Point, path: Path): number =>
-  Math.min(...path.map((curve) => nearestOnCurve(curve, p).distance));
+/** Whether places are at least a distance away from every curve of a path. */
+function clearOf(path: Path, byMm: number): (p: Point) => boolean {
+  const index = curveIndex(path);
+  return (p) =>
+    index
+      .touching(growBounds(boundsOf([p]), Math.max(0, byMm)))
+      .every((at) => nearestOnCurve(path[at]!, p).distance >= byMm);
+}
 
 /** Unit vector to the right of a curve's run: outwards on a counter-clockwise outline. */
 function rightOf(curve: Curve, t: number): Point {
@@ -133,7 +146,7 @@ function offsetCubic(curve: Cubic, byMm: number, depth: number): readonly Curve[
   const isTrue = [0.25, 0.5, 0.75].every(
     (t) => Math.abs(nearestOnCurve(curve, curvePoint(moved, t)).distance - Math.abs(byMm)) < CUBIC_FIT_MM,
   );
-  if (isTrue || depth >= 8) return [moved];
+  if (isTrue || depth >= MOST_HALVINGS) return [moved];
   const [head, tail] = splitCurve(curve, 0.5) as readonly [Cubic, Cubic];
   return [...offsetCubic(head, byMm, depth + 1), ...offsetCubic(tail, byMm, depth + 1)];
 }

@@ -6,7 +6,20 @@ export type Region = readonly Polygon[];
 
 /** Decimal places that the clipping library keeps: 1e-5 mm. */
 const PRECISION = 5;
-const out = (region: Region): PathsD => region.map((ring) => ring.map(({ x, y }) => ({ x, y })));
+const ROUNDING = 10 ** PRECISION;
+/** Whether a ring or line has two places: the library fails on one whose points all fall together. */
+const hasExtent = (points: Polygon): boolean => {
+  const first = points[0];
+  return (
+    first !== undefined &&
+    points.some(
+      ({ x, y }) =>
+        Math.round(x * ROUNDING) !== Math.round(first.x * ROUNDING) ||
+        Math.round(y * ROUNDING) !== Math.round(first.y * ROUNDING),
+    )
+  );
+};
+const out = (region: Region): PathsD => region.filter(hasExtent).map((ring) => ring.map(({ x, y }) => ({ x, y })));
 const back = (paths: PathsD): Region => paths.map((path) => path.map(({ x, y }) => ({ x, y })));
 
 export const unionOf = (region: Region): Region => back(unionD(out(region), [], FillRule.NonZero, PRECISION));
@@ -38,7 +51,5 @@ export function growRegion(
 /** The band of a given width centred on an open line, with square-cut ends at the line's ends. */
 export function bandAlong(line: Polygon, widthMm: number): Region {
   if (line.length < 2 || widthMm <= 0) return [];
-  return back(
-    inflatePathsD([line.map(({ x, y }) => ({ x, y }))], widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION),
-  );
+  return back(inflatePathsD(out([line]), widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION));
 }

@@ -40,6 +40,12 @@ export const ERROR_CODES = {
   },
   NOT_FOUND: { status: 404, title: 'There is nothing here', mend: 'Go back to your airframes.' },
   NAME_TAKEN: { status: 409, title: 'That name is taken', mend: 'Choose another name.' },
+  WORKSHOP_FULL: {
+    status: 409,
+    title: 'Your workshop is full',
+    mend: 'Download the airframes that you keep as project files, and go on in a new workshop.',
+  },
+  DEMO_FULL: { status: 409, title: 'The demo workshop is full', mend: 'Reset it from the list of airframes.' },
   STALE_SAVE: { status: 409, title: 'Somebody saved a newer version', mend: 'Keep theirs, or keep both.' },
   OUT_OF_RANGE: {
     status: 422,

@@ -4,6 +4,7 @@ export * from './field-faults.ts';
 export * from './error-codes.ts';
 export * from './project/read-project-file.ts';
 export { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from './project/project-file.dto.ts';
+export { BOUNDS } from './project/rules.ts';
 export { FEATURE_TYPES } from './project/feature.dto.ts';
 export { OPERATION_TYPES } from './project/operation.dto.ts';
 export * from './requests/accounts.ts';

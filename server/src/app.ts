@@ -5,8 +5,10 @@ import { createSession } from 'koa-session';
 import serve from 'koa-static';
 import type { Logger } from 'pino';
 import { QueryTypes, type Sequelize } from 'sequelize';
+import { randomBytes } from 'node:crypto';
 import { accountRoutes } from './accounts/account.routes.ts';
 import { AccountService } from './accounts/account.service.ts';
+import { DemoWorkshop } from './accounts/demo-workshop.ts';
 import { airframeRoutes } from './airframes/airframe.routes.ts';
 import { AirframeService } from './airframes/airframe.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
@@ -14,12 +16,14 @@ import type { AppContext, AppState } from './http/app-context.ts';
 import { bodyGate } from './http/body-gate.ts';
 import { knownHost } from './http/known-host.ts';
 import { problems } from './http/problems.ts';
+import { ServerProblem } from './http/server-problem.ts';
 import { sameOrigin } from './http/same-origin.ts';
 import { sessionStore } from './http/session-store.ts';
 import fs from 'node:fs';
 import path from 'node:path';
 
 const SESSION_DAYS = 30;
+const HEALTH = '/api/health';
 
 /** What the application is built from. */
 export interface AppParts {
@@ -28,19 +32,22 @@ export interface AppParts {
   readonly logger: Logger;
   readonly signInTries: number;
   readonly pages?: string;
+  /** Folder of the demo workshop's project files; none: no demo workshop. */
+  readonly demo?: string;
   /** Names of the server beside `localhost`, in lower case. */
   readonly names?: readonly string[];
 }
 
 /** Builds the application: security, sessions, routes, then the pages. */
-export function createApp({ sequelize, documents, logger, signInTries, pages, names = [] }: AppParts): {
+export function createApp({ sequelize, documents, logger, signInTries, pages, demo, names = [] }: AppParts): {
   readonly app: Koa<AppState, AppContext>;
   readonly accounts: AccountService;
-  readonly airframes: AirframeService;
+  readonly workshop: DemoWorkshop | undefined;
 } {
   const app = new Koa<AppState, AppContext>();
   const accounts = new AccountService();
   const airframes = new AirframeService(sequelize);
+  const workshop = demo ? new DemoWorkshop(demo, sequelize, accounts, airframes) : undefined;
   app.use(problems(logger));
   app.use(
     helmet({
@@ -77,27 +84,32 @@ export function createApp({ sequelize, documents, logger, signInTries, pages, na
         httpOnly: true,
         sameSite: 'strict',
         signed: false,
+        genid: () => randomBytes(24).toString('base64url'),
         store: sessionStore,
       },
       app,
     ),
   );
   app.use(async (ctx, next) => {
+    // Files need no session: they are there while the database is away.
+    if (!ctx.path.startsWith('/api/') || ctx.path === HEALTH) return next();
     ctx.state.accountId = ctx.session?.accountId;
     // What one account is told is kept by nobody else; pictures say otherwise for themselves.
-    if (ctx.path.startsWith('/api/')) ctx.set('Cache-Control', 'no-store');
+    ctx.set('Cache-Control', 'no-store');
     await next();
   });
-  const routers = [accountRoutes(accounts, signInTries), airframeRoutes(airframes, documents)];
+  const routers = [accountRoutes(accounts, workshop, signInTries), airframeRoutes(airframes, documents)];
   app.use(bodyGate(routers));
   app.use(async (ctx, next) => {
-    if (ctx.path !== '/api/health') return next();
+    if (ctx.path !== HEALTH) return next();
+    if (ctx.method !== 'GET' && ctx.method !== 'HEAD') throw new ServerProblem('NOT_FOUND');
     await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
+    ctx.set('Cache-Control', 'no-store');
     ctx.body = { ok: true };
   });
   for (const router of routers) app.use(router.routes());
   if (pages) servePages(app, pages);
-  return { app, accounts, airframes };
+  return { app, accounts, workshop };
 }
 
 /** Serves the built pages; every address that is no file gets the page itself, which knows its own routes. */

@@ -2,7 +2,7 @@ import http from 'node:http';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { configFrom } from './config.ts';
-import { loadDemo } from './demo.ts';
+import { closeDemo } from './accounts/demo-workshop.ts';
 import { DocumentService } from './documents/document.service.ts';
 import { migrate } from './migrations/index.ts';
 import { connect } from './models/index.ts';
@@ -12,15 +12,16 @@ const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const sequelize = connect(config.database);
 await migrate(sequelize);
 const documents = new DocumentService(new URL('./documents/document-job.js', import.meta.url));
-const { app, accounts, airframes } = createApp({
+const { app, accounts, workshop } = createApp({
   sequelize,
   documents,
   logger,
   signInTries: config.signInTries,
   pages: config.pages,
+  demo: config.demo,
   names: config.names,
 });
-if (config.demo) await loadDemo(config.demo, accounts, airframes);
+await (workshop ? workshop.account() : closeDemo(accounts));
 
 /** A request is here whole within this time, its head sooner, in ms: half a request holds no socket. */
 const WHOLE_REQUEST_MS = 60_000,

@@ -12,6 +12,16 @@ export class SignUp {
   password!: string;
 }
 
+/** Another password for the account that is signed in. */
+export class ChangePassword {
+  @IsString({ message: 'must be a text' })
+  @Length(1, 200, { message: 'must have 1 to 200 characters' })
+  present!: string;
+  @IsString({ message: 'must be a text' })
+  @Length(10, 200, { message: 'must have 10 to 200 characters' })
+  next!: string;
+}
+
 /** Name and password of an account that exists. */
 export class SignIn {
   @IsString({ message: 'must be a text' }) @Length(1, 40, { message: 'must have 1 to 40 characters' }) name!: string;

@@ -36,6 +36,9 @@ export class NestChange {
 
 /** One save: all of it happens, or nothing. */
 export class SaveAirframe {
+  /** Which browser saves, and which of its saves this is: the last one is known when it is sent again. */
+  @IsOptional() @IsIdentifier() client?: string;
+  @IsOptional() @IsIdentifier() id?: string;
   /** What was done, for the list of revisions. */
   @IsTextUpTo(200) label!: string;
   @IsOptional() @Nested(() => SettingsChange) settings?: SettingsChange;

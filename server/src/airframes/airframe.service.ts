@@ -13,6 +13,8 @@ import { defined, type LengthUnit } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
 import { Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry } from '../models/index.ts';
 import { stateOf, thumbnailOf } from './airframe-state.ts';
+import { knownReceipt, keepReceipt } from './save-receipts.ts';
+import { roomForAirframe, roomForVersion, withinFile } from './workshop-bounds.ts';
 import { appendRevision, saveChanges } from './save-changes.ts';
 
 /** Revisions listed at most. */
@@ -78,8 +80,13 @@ export class AirframeService {
   save(accountId: string, id: string, changes: SaveAirframe): Promise<SaveReceipt> {
     return this.sequelize.transaction(async (transaction) => {
       const airframe = await this.find(accountId, id, transaction);
+      const known = await knownReceipt(airframe, changes, transaction);
+      if (known) return known;
+      await roomForVersion(accountId, transaction);
       const receipt = await saveChanges(airframe, changes, transaction);
+      await withinFile(airframe, transaction);
       await this.refreshLine(airframe, transaction);
+      await keepReceipt(airframe, changes, receipt, transaction);
       return receipt;
     });
   }
@@ -192,8 +199,9 @@ export class AirframeService {
   }
 
   /** Stores a whole airframe as a new one with its first revision. */
-  store(accountId: string, airframe: AirframeData, label: string): Promise<OpenedAirframe> {
-    return this.sequelize.transaction(async (transaction) => {
+  store(accountId: string, airframe: AirframeData, label: string, within?: Transaction): Promise<OpenedAirframe> {
+    const all = async (transaction: Transaction): Promise<OpenedAirframe> => {
+      await roomForAirframe(accountId, transaction);
       const id = randomUUID();
       const row = await Airframe.create(
         {
@@ -232,6 +240,7 @@ export class AirframeService {
         transaction,
       );
       return stateOf(row, transaction);
-    });
+    };
+    return within ? all(within) : this.sequelize.transaction(all);
   }
 }

@@ -128,6 +128,8 @@ export async function saveChanges(
   return { version: airframe.version, savedAt: airframe.savedAt.toISOString(), ...receipt };
 }
 
+const bytesOf = (body: unknown): number => Buffer.byteLength(JSON.stringify(body ?? null));
+
 /** Counts the airframe's version up and writes down what this save left each thing as. */
 export async function appendRevision(
   airframe: Airframe,
@@ -137,6 +139,7 @@ export async function appendRevision(
 ): Promise<void> {
   airframe.version += 1;
   airframe.savedAt = new Date();
+  airframe.bytes = Number(airframe.bytes) + entries.reduce((sum, { body }) => sum + bytesOf(body), 0);
   await airframe.save({ transaction });
   const { id: airframeId, version: number, savedAt } = airframe;
   await Revision.create({ airframeId, number, label: label || 'Change', savedAt }, { transaction });

@@ -19,6 +19,7 @@ export function problems(logger: Logger): Middleware {
       const body = problem.toJSON();
       // What is left of a body that is refused is not waited for.
       if (!ctx.req.complete) ctx.set('Connection', 'close');
+      if (problem.more.retryAfterSeconds) ctx.set('Retry-After', String(problem.more.retryAfterSeconds));
       ctx.status = body.status;
       ctx.body = JSON.stringify(body);
       ctx.type = 'application/problem+json';

@@ -6,13 +6,19 @@ export class ServerProblem extends Error {
   constructor(
     readonly code: ErrorCode,
     detail: string = ERROR_CODES[code].title,
-    readonly more: { readonly fields?: readonly FieldFault[]; readonly conflicts?: readonly Conflict[] } = {},
+    readonly more: {
+      readonly fields?: readonly FieldFault[];
+      readonly conflicts?: readonly Conflict[];
+      /** When the same may be asked again. */
+      readonly retryAfterSeconds?: number;
+    } = {},
   ) {
     super(detail);
   }
 
   toJSON(): Problem {
     const { status, title, mend } = ERROR_CODES[this.code];
-    return { type: 'about:blank', status, code: this.code, title, detail: this.message, mend, ...this.more };
+    const { retryAfterSeconds: _seconds, ...more } = this.more;
+    return { type: 'about:blank', status, code: this.code, title, detail: this.message, mend, ...more };
   }
 }

@@ -12,7 +12,13 @@ export const sessionStore = {
   },
   async set(key: string, body: Record<string, unknown>, maxAge: number | 'session' | undefined): Promise<void> {
     const lifetime = typeof maxAge === 'number' ? maxAge : 86_400_000;
-    await SessionRow.upsert({ keyHash: hashOf(key), body, expiresAt: new Date(Date.now() + lifetime) });
+    const { accountId } = body;
+    await SessionRow.upsert({
+      keyHash: hashOf(key),
+      accountId: typeof accountId === 'string' ? accountId : null,
+      body,
+      expiresAt: new Date(Date.now() + lifetime),
+    });
   },
   async destroy(key: string): Promise<void> {
     await SessionRow.destroy({

@@ -1,9 +1,13 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { up as firstTables } from './20261125-first-tables.ts';
+import { up as accountsAndReceipts } from './20261127-accounts-and-receipts.ts';
 
 /** Migrations in order; forward only, and never changed once released. */
-const MIGRATIONS = [{ name: '20261125-first-tables', up: firstTables }];
+const MIGRATIONS = [
+  { name: '20261125-first-tables', up: firstTables },
+  { name: '20261127-accounts-and-receipts', up: accountsAndReceipts },
+];
 
 /** Seconds to wait for another server that is migrating. */
 const LOCK_SECONDS = 60;

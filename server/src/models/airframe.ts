@@ -1,4 +1,11 @@
-import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { AirframeLine } from '@grain-fold/contract';
 import type { AirframeSettings } from '@grain-fold/core/airframe';
 import { jsonText } from './json-text.ts';
@@ -13,6 +20,8 @@ export class Airframe extends Model<InferAttributes<Airframe>, InferCreationAttr
   declare settingsVersion: number;
   declare thumbnail: AirframeLine['thumbnail'];
   declare boardsUsed: number | null;
+  /** What its versions take, in bytes. */
+  declare bytes: CreationOptional<number>;
   declare savedAt: Date;
   declare putAwayAt: Date | null;
 }
@@ -28,6 +37,7 @@ export function defineAirframe(sequelize: Sequelize): void {
       settingsVersion: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
       thumbnail: jsonText('thumbnail'),
       boardsUsed: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+      bytes: { type: DataTypes.BIGINT.UNSIGNED, allowNull: false, defaultValue: 0 },
       savedAt: { type: DataTypes.DATE(3), allowNull: false },
       putAwayAt: { type: DataTypes.DATE(3), allowNull: true },
     },

@@ -6,9 +6,10 @@ import { BoardRow, defineBoardRow } from './board-row.ts';
 import { defineNestRow, NestRow } from './nest-row.ts';
 import { definePartRow, PartRow } from './part-row.ts';
 import { defineRevision, defineRevisionEntry, Revision, RevisionEntry } from './revision.ts';
+import { defineSaveReceiptRow, SaveReceiptRow } from './save-receipt.ts';
 import { defineSessionRow, SessionRow } from './session-row.ts';
 
-export { Account, Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry, SessionRow };
+export { Account, Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry, SaveReceiptRow, SessionRow };
 
 /** Connects to MariaDB and binds every model to the connection. */
 export function connect(database: Config['database']): Sequelize {
@@ -32,6 +33,7 @@ export function connect(database: Config['database']): Sequelize {
     defineNestRow,
     defineRevision,
     defineRevisionEntry,
+    defineSaveReceiptRow,
   ])
     define(sequelize);
   return sequelize;

@@ -2,5 +2,5 @@
 import 'reflect-metadata';
 
 export { fieldFaults } from './field-faults.ts';
-export { SignIn, SignUp } from './requests/accounts.ts';
+export { ChangePassword, SignIn, SignUp } from './requests/accounts.ts';
 export { CreateAirframe, RenameAirframe } from './requests/new-airframe.ts';

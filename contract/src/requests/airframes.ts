@@ -93,11 +93,24 @@ export interface AirframeLine {
   readonly thumbnail: readonly { readonly d: string; readonly box: readonly [number, number, number, number] }[];
 }
 
+/** Some lines of the list of airframes, the last saved first; `total` counts all of them, `away` those put away. */
+export interface AirframePage {
+  readonly lines: readonly AirframeLine[];
+  readonly total: number;
+  readonly away: number;
+}
+
 /** A line of the list of revisions. */
 export interface RevisionLine {
   readonly number: number;
   readonly label: string;
   readonly savedAt: string;
+}
+
+/** Some lines of the list of revisions, the newest first; `total` counts all of them. */
+export interface RevisionPage {
+  readonly lines: readonly RevisionLine[];
+  readonly total: number;
 }
 
 /** Who is signed in. */

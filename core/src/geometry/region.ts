@@ -1,4 +1,6 @@
 import { differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
+import { CoreError } from '../units/index.ts';
+import { swept } from './endless-sweep.ts';
 import { signedArea, type Polygon } from './polygon.ts';
 
 /** Any set of rings under the non-zero rule: outer rings counter-clockwise, holes clockwise. */
@@ -21,12 +23,28 @@ const hasExtent = (points: Polygon): boolean => {
 };
 const out = (region: Region): PathsD => region.filter(hasExtent).map((ring) => ring.map(({ x, y }) => ({ x, y })));
 const back = (paths: PathsD): Region => paths.map((path) => path.map(({ x, y }) => ({ x, y })));
+/** The same rings with x for y, running the same way round. */
+const turned = (paths: PathsD): PathsD => paths.map((path) => path.map(({ x, y }) => ({ x: y, y: x })).reverse());
+const countOf = (paths: PathsD): number => paths.reduce((sum, path) => sum + path.length, 0);
 
-export const unionOf = (region: Region): Region => back(unionD(out(region), [], FillRule.NonZero, PRECISION));
+/** Has the library work on regions, the other way over where its sweep stands still. @throws CoreError OUT_OF_RANGE where it does so both ways */
+function clipped(work: (...paths: PathsD[]) => PathsD, ...regions: readonly Region[]): Region {
+  const paths = regions.map(out),
+    points = paths.reduce((sum, one) => sum + countOf(one), 0);
+  const done = swept(points, () => work(...paths)) ?? swept(points, () => turned(work(...paths.map(turned))));
+  if (!done)
+    throw new CoreError('OUT_OF_RANGE', 'an outline runs back over itself: take the edges out that lie on each other');
+  return back(done);
+}
+
+export const unionOf = (region: Region): Region =>
+  clipped((paths) => unionD(paths, [], FillRule.NonZero, PRECISION), region);
 export const intersectionOf = (a: Region, b: Region): Region =>
-  a.length === 0 || b.length === 0 ? [] : back(intersectD(out(a), out(b), FillRule.NonZero, PRECISION));
+  a.length === 0 || b.length === 0
+    ? []
+    : clipped((own, others) => intersectD(own, others, FillRule.NonZero, PRECISION), a, b);
 export const differenceOf = (a: Region, b: Region): Region =>
-  a.length === 0 ? [] : back(differenceD(out(a), out(b), FillRule.NonZero, PRECISION));
+  a.length === 0 ? [] : clipped((own, others) => differenceD(own, others, FillRule.NonZero, PRECISION), a, b);
 /** Area in mm²: holes count off. */
 export const regionArea = (region: Region): number => Math.abs(region.reduce((sum, ring) => sum + signedArea(ring), 0));
 
@@ -45,11 +63,14 @@ export function growRegion(
 ): Region {
   if (byMm === 0) return region;
   const join = corners === 'round' ? JoinType.Round : JoinType.Miter;
-  return back(inflatePathsD(out(region), byMm, join, EndType.Polygon, SHARPEST_CORNER, PRECISION, arcToleranceMm));
+  return clipped(
+    (paths) => inflatePathsD(paths, byMm, join, EndType.Polygon, SHARPEST_CORNER, PRECISION, arcToleranceMm),
+    region,
+  );
 }
 
 /** The band of a given width centred on an open line, with square-cut ends at the line's ends. */
 export function bandAlong(line: Polygon, widthMm: number): Region {
   if (line.length < 2 || widthMm <= 0) return [];
-  return back(inflatePathsD(out([line]), widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION));
+  return clipped((paths) => inflatePathsD(paths, widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION), [line]);
 }

@@ -29,6 +29,12 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     if (!Number.isInteger(number) || number < 1) throw new ServerProblem('NOT_FOUND', 'There is no such version.');
     return number;
   };
+  /** How many lines of a list are passed over. */
+  const fromOf = ({ query: { from = '0' } }: Pick<Context, 'query'>): number => {
+    if (typeof from !== 'string' || !/^\d{1,7}$/.test(from))
+      throw new ServerProblem('BAD_REQUEST', 'from: must be a whole number.');
+    return Number(from);
+  };
   const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void =>
     ctx.attachment(`${name.replace(/[^\p{L}\p{N} ._-]/gu, '')}${ending}`);
   const today = (): string => new Date().toISOString().slice(0, 10);
@@ -44,7 +50,7 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     await next();
   });
   router.get('/', async (ctx) => {
-    ctx.body = await airframes.list(owner(ctx));
+    ctx.body = await airframes.list(owner(ctx), ctx.query.away === 'yes', fromOf(ctx));
   });
   router.post('/', async (ctx) => {
     const { name, unit } = checkedBody(ctx, CreateAirframe);
@@ -78,7 +84,7 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.status = 204;
   });
   router.get('/:id/revisions', async (ctx) => {
-    ctx.body = await airframes.revisions(owner(ctx), idOf(ctx));
+    ctx.body = await airframes.revisions(owner(ctx), idOf(ctx), fromOf(ctx));
   });
   router.get('/:id/revisions/:number', async (ctx) => {
     ctx.body = await airframes.revision(owner(ctx), idOf(ctx), numberOf(ctx));

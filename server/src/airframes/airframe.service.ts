@@ -4,7 +4,8 @@ import {
   readProjectFile,
   type AirframeLine,
   type OpenedAirframe,
-  type RevisionLine,
+  type AirframePage,
+  type RevisionPage,
   type SaveAirframe,
   type SaveReceipt,
 } from '@grain-fold/contract';
@@ -17,20 +18,31 @@ import { knownReceipt, keepReceipt } from './save-receipts.ts';
 import { roomForAirframe, roomForVersion, withinFile } from './workshop-bounds.ts';
 import { appendRevision, saveChanges } from './save-changes.ts';
 
-/** Revisions listed at most. */
-const REVISIONS_LISTED = 500;
+/** Lines of a list that are told at once. */
+const AIRFRAMES_A_PAGE = 60,
+  REVISIONS_A_PAGE = 500;
 
 /** Airframes of one account. Every query names the owner, so that nobody reaches another's by a guessed id. */
 export class AirframeService {
   constructor(private readonly sequelize: Sequelize) {}
 
-  async list(accountId: string): Promise<readonly AirframeLine[]> {
-    const rows = await Airframe.findAll({ where: { accountId }, order: [['savedAt', 'DESC']] });
+  /** A page of the list, of what is put away or of the others. @param from lines before it */
+  async list(accountId: string, isAway = false, from = 0): Promise<AirframePage> {
+    const away = await Airframe.count({ where: { accountId, putAwayAt: { [Op.ne]: null } } });
+    const { rows, count: total } = await Airframe.findAndCountAll({
+      where: { accountId, putAwayAt: isAway ? { [Op.ne]: null } : null },
+      order: [
+        ['savedAt', 'DESC'],
+        ['id', 'ASC'],
+      ],
+      offset: from,
+      limit: AIRFRAMES_A_PAGE,
+    });
     const counts = (await PartRow.count({
       where: { airframeId: rows.map(({ id }) => id), body: { [Op.ne]: null } } as never,
       group: ['airframeId'],
     })) as unknown as { airframeId: string; count: number }[];
-    return rows.map((row) => ({
+    const lines = rows.map((row): AirframeLine => ({
       id: row.id,
       name: row.name,
       savedAt: row.savedAt.toISOString(),
@@ -40,6 +52,7 @@ export class AirframeService {
       parts: counts.find(({ airframeId }) => airframeId === row.id)?.count ?? 0,
       putAwayAt: row.putAwayAt?.toISOString() ?? null,
     }));
+    return { lines, total, away };
   }
 
   create(accountId: string, name: string, unit: LengthUnit): Promise<OpenedAirframe> {
@@ -111,14 +124,19 @@ export class AirframeService {
     await airframe.save();
   }
 
-  async revisions(accountId: string, id: string): Promise<readonly RevisionLine[]> {
+  /** A page of the list of revisions. @param from lines before it */
+  async revisions(accountId: string, id: string, from = 0): Promise<RevisionPage> {
     await this.find(accountId, id);
-    const rows = await Revision.findAll({
+    const { rows, count: total } = await Revision.findAndCountAll({
       where: { airframeId: id },
       order: [['number', 'DESC']],
-      limit: REVISIONS_LISTED,
+      offset: from,
+      limit: REVISIONS_A_PAGE,
     });
-    return rows.map(({ number, label, savedAt }) => ({ number, label, savedAt: savedAt.toISOString() }));
+    return {
+      lines: rows.map(({ number, label, savedAt }) => ({ number, label, savedAt: savedAt.toISOString() })),
+      total,
+    };
   }
 
   /** The airframe as a revision left it. */

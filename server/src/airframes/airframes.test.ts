@@ -48,7 +48,7 @@ describe('the list', () => {
   test('new, rename, duplicate, put away and bring back', async () => {
     const browser = await server.newcomer();
     const list = async (): Promise<AirframeLine[]> =>
-      (await browser.get('/airframes').expect(200)).body as AirframeLine[];
+      (await browser.get('/airframes').expect(200)).body.lines as AirframeLine[];
     const { airframe } = await create(browser, 'First');
     await browser.send('patch', `/airframes/${airframe.id}`, { name: 'Renamed' }).expect(204);
     await browser
@@ -57,14 +57,16 @@ describe('the list', () => {
       .expect(({ body }) => expect(body.airframe.name).toBe('Renamed copy'));
     expect((await list()).map(({ name }) => name).sort()).toEqual(['Renamed', 'Renamed copy']);
     await browser.post(`/airframes/${airframe.id}/put-away`).expect(204);
-    expect((await list()).find(({ id }) => id === airframe.id)!.putAwayAt).not.toBeNull();
+    expect((await list()).map(({ name }) => name)).toEqual(['Renamed copy']);
+    const away = (await browser.get('/airframes?away=yes').expect(200)).body;
+    expect(away).toMatchObject({ total: 1, away: 1, lines: [{ id: airframe.id, putAwayAt: expect.any(String) }] });
     await browser.post(`/airframes/${airframe.id}/bring-back`).expect(204);
     expect((await list()).find(({ id }) => id === airframe.id)!.putAwayAt).toBeNull();
   });
   test('it tells parts, boards and a drawn thumbnail', async () => {
     const browser = await server.newcomer();
     await browser.post('/airframes/import', { text: demo('paperbark-mite') }).expect(201);
-    const [line] = (await browser.get('/airframes')).body as AirframeLine[];
+    const [line] = (await browser.get('/airframes')).body.lines as AirframeLine[];
     expect(line).toMatchObject({ name: 'Paperbark Mite', parts: 7, boards: 1 });
     expect(line!.thumbnail.length).toBeGreaterThan(3);
     expect(line!.thumbnail[0]!.d).toMatch(/^M[\d. -]+/);
@@ -99,7 +101,7 @@ test('the thumbnail shows outlines as they are drawn, a half drawing whole', asy
       parts: [{ id: 'h', basedOn: 0, position: 0, value: drawn.part }],
     })
     .expect(200);
-  const [line] = (await browser.get('/airframes')).body as AirframeLine[];
+  const [line] = (await browser.get('/airframes')).body.lines as AirframeLine[];
   expect(line!.thumbnail[0]!.box).toEqual([-60, 0, 60, 40]);
 });
 
@@ -139,7 +141,7 @@ describe('nobody reaches another’s airframe', () => {
   );
   test('a stranger’s list is empty', async () => {
     await create();
-    expect((await (await server.newcomer()).get('/airframes')).body).toEqual([]);
+    expect((await (await server.newcomer()).get('/airframes')).body).toEqual({ lines: [], total: 0, away: 0 });
   });
 });
 
@@ -316,7 +318,7 @@ describe('versions', () => {
     } = await create();
     await save(id, { label: 'Draw rib', parts: [partChange(plate('a', 'Rib'))] });
     await save(id, { label: 'Remove rib', parts: [partChange(null, 1, 0, 'a')] });
-    const { body: lines } = await builder.get(`/airframes/${id}/revisions`).expect(200);
+    const { lines } = (await builder.get(`/airframes/${id}/revisions`).expect(200)).body;
     expect(lines.map(({ number, label }: { number: number; label: string }) => [number, label])).toEqual([
       [3, 'Remove rib'],
       [2, 'Draw rib'],

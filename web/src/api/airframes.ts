@@ -1,4 +1,4 @@
-import type { AirframeLine, Me, OpenedAirframe, RevisionLine, SaveAirframe, SaveReceipt } from '@grain-fold/contract';
+import type { AirframePage, Me, OpenedAirframe, RevisionPage, SaveAirframe, SaveReceipt } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
 import type { LengthUnit } from '@grain-fold/core/units';
 import { ask } from './client.ts';
@@ -8,11 +8,14 @@ export const sessionApi = {
   signUp: (name: string, password: string) => ask<Me>('POST', '/accounts', { name, password }),
   signIn: (name: string, password: string) => ask<Me>('POST', '/session', { name, password }),
   openDemo: () => ask<Me>('POST', '/session/demo', {}),
+  changePassword: (present: string, next: string) => ask<Me>('POST', '/account/password', { present, next }),
+  resetDemo: () => ask<void>('POST', '/demo/reset', {}),
   signOut: () => ask<void>('DELETE', '/session'),
 };
 
 export const airframesApi = {
-  list: () => ask<readonly AirframeLine[]>('GET', '/airframes'),
+  list: (isAway: boolean, from: number) =>
+    ask<AirframePage>('GET', `/airframes?away=${isAway ? 'yes' : 'no'}&from=${from}`),
   create: (name: string, unit: LengthUnit) => ask<OpenedAirframe>('POST', '/airframes', { name, unit }),
   import: (text: string) => ask<OpenedAirframe>('POST', '/airframes/import', { text }),
   open: (id: string) => ask<OpenedAirframe>('GET', `/airframes/${id}`),
@@ -21,7 +24,7 @@ export const airframesApi = {
   duplicate: (id: string) => ask<OpenedAirframe>('POST', `/airframes/${id}/duplicate`, {}),
   putAway: (id: string) => ask<void>('POST', `/airframes/${id}/put-away`, {}),
   bringBack: (id: string) => ask<void>('POST', `/airframes/${id}/bring-back`, {}),
-  revisions: (id: string) => ask<readonly RevisionLine[]>('GET', `/airframes/${id}/revisions`),
+  revisions: (id: string, from: number) => ask<RevisionPage>('GET', `/airframes/${id}/revisions?from=${from}`),
   revision: (id: string, number: number) => ask<Airframe>('GET', `/airframes/${id}/revisions/${number}`),
   restore: (id: string, number: number) =>
     ask<OpenedAirframe>('POST', `/airframes/${id}/revisions/${number}/restore`, {}),

@@ -31,7 +31,16 @@ export async function ask<T>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: 
   } catch {
     throw new ApiError(undefined);
   }
-  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const isProblem = response.headers.get('Content-Type')?.includes('problem+json') ?? false;
-  throw new ApiError(isProblem ? ((await response.json()) as Problem) : undefined);
+  if (response.ok) return (response.status === 204 ? undefined : await read(response)) as T;
+  throw new ApiError(isProblem ? ((await read(response)) as Problem) : undefined);
+}
+
+/** What an answer says. One that was cut off on its way is no answer: the same is asked again. */
+async function read(response: Response): Promise<unknown> {
+  try {
+    return await response.json();
+  } catch {
+    throw new ApiError(undefined);
+  }
 }

@@ -24,9 +24,12 @@ export const useSession = defineStore('session', () => {
   const openDemo = async (): Promise<void> => {
     me.value = await sessionApi.openDemo();
   };
+  const changePassword = async (present: string, next: string): Promise<void> => {
+    me.value = await sessionApi.changePassword(present, next);
+  };
   async function signOut(): Promise<void> {
     await sessionApi.signOut();
     me.value = null;
   }
-  return { me, hasDemo, isKnown, refresh, signUp, signIn, openDemo, signOut };
+  return { me, hasDemo, isKnown, refresh, signUp, signIn, openDemo, changePassword, signOut };
 });

@@ -4,15 +4,16 @@ import 'element-plus/theme-chalk/el-message-box.css';
 import dayjs from 'dayjs';
 import { Download, Plus, Upload } from '@element-plus/icons-vue';
 import { useDropZone } from '@vueuse/core';
-import { computed, onMounted, ref, useTemplateRef } from 'vue';
+import { onMounted, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { AirframeLine } from '@grain-fold/contract';
-import { airframesApi, documentAddress, pictureAddress } from '../../api/airframes.ts';
+import { airframesApi, documentAddress, pictureAddress, sessionApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import AirframePicture from '../../pictures/AirframePicture.vue';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
 import { closeAirframe } from '../../stores/airframe/close-airframe.ts';
 import { useSession } from '../../stores/session.ts';
+import AccountDialog from './AccountDialog.vue';
 import NewAirframeDialog from './NewAirframeDialog.vue';
 
 const LARGEST_FILE = 8 * 1024 * 1024;
@@ -20,6 +21,9 @@ const LARGEST_FILE = 8 * 1024 * 1024;
 const session = useSession();
 const router = useRouter();
 const lines = ref<readonly AirframeLine[]>([]);
+const total = ref(0);
+const awayCount = ref(0);
+const isAccountOpen = ref(false);
 const isLoaded = ref(false);
 const showsAway = ref(false);
 const isMaking = ref(false);
@@ -36,9 +40,6 @@ const { isOverDropZone } = useDropZone(page, {
 });
 const fault = ref('');
 
-const shown = computed(() => lines.value.filter((line) => (line.putAwayAt !== null) === showsAway.value));
-const awayCount = computed(() => lines.value.filter((line) => line.putAwayAt !== null).length);
-
 async function attempt(action: () => Promise<void>): Promise<void> {
   fault.value = '';
   try {
@@ -50,8 +51,33 @@ async function attempt(action: () => Promise<void>): Promise<void> {
 }
 const load = (): Promise<void> =>
   attempt(async () => {
-    lines.value = await airframesApi.list();
+    // As many as were seen before, so that nothing that was just done is out of sight.
+    const seen = lines.value.length;
+    lines.value = [];
+    do await more();
+    while (lines.value.length < Math.min(seen, total.value));
     isLoaded.value = true;
+  });
+/** The next lines of the list. */
+async function more(): Promise<void> {
+  const page = await airframesApi.list(showsAway.value, lines.value.length);
+  const known = new Set(lines.value.map(({ id }) => id));
+  lines.value = [...lines.value, ...page.lines.filter(({ id }) => !known.has(id))];
+  // A list that got shorter meanwhile has no more than it told.
+  total.value = page.lines.length === 0 ? lines.value.length : page.total;
+  awayCount.value = page.away;
+}
+function turnOver(): void {
+  showsAway.value = !showsAway.value;
+  lines.value = [];
+  isLoaded.value = false;
+  void load();
+}
+const resetDemo = (): Promise<void> =>
+  attempt(async () => {
+    await sessionApi.resetDemo();
+    await load();
+    ElMessage({ message: 'The demo workshop is as it was.' });
   });
 onMounted(async () => {
   await closeAirframe();
@@ -117,12 +143,14 @@ async function signOut(): Promise<void> {
     <header>
       <p class="brand"><GrainFoldMark /> Grain Fold</p>
       <span class="who">{{ session.me?.name }}</span>
+      <el-button v-if="session.me?.isDemo" text size="small" @click="resetDemo">Put the demo back as it was</el-button>
+      <el-button v-else text size="small" @click="isAccountOpen = true">Account</el-button>
       <el-button text size="small" @click="signOut">Sign out</el-button>
     </header>
     <main id="main">
       <div class="head">
         <h1>{{ showsAway ? 'Put away' : 'Airframes' }}</h1>
-        <el-button text v-if="awayCount > 0 || showsAway" @click="showsAway = !showsAway">
+        <el-button text v-if="awayCount > 0 || showsAway" @click="turnOver">
           {{ showsAway ? 'Back to airframes' : `Put away ${awayCount}` }}
         </el-button>
         <span class="space" />
@@ -134,8 +162,8 @@ async function signOut(): Promise<void> {
         <el-button type="primary" :icon="Plus" @click="isMaking = true">New airframe</el-button>
       </div>
       <el-alert v-if="fault" class="fault" type="error" :title="fault" :closable="false" />
-      <ul v-if="shown.length > 0" class="cards">
-        <li v-for="line in shown" :key="line.id" class="card">
+      <ul v-if="lines.length > 0" class="cards">
+        <li v-for="line in lines" :key="line.id" class="card">
           <component
             :is="line.putAwayAt ? 'div' : 'a'"
             class="picture"
@@ -191,8 +219,12 @@ async function signOut(): Promise<void> {
         </p>
         <el-button v-if="!showsAway" type="primary" @click="isMaking = true">New airframe</el-button>
       </div>
+      <el-button v-if="lines.length > 0 && lines.length < total" class="more" @click="attempt(more)">
+        Show more ({{ lines.length }} of {{ total }})
+      </el-button>
     </main>
     <NewAirframeDialog v-model="isMaking" @create="create" />
+    <AccountDialog v-model="isAccountOpen" />
   </div>
 </template>
 
@@ -294,6 +326,9 @@ main {
   flex-wrap: wrap;
   gap: 2px;
   margin-top: 10px;
+}
+.more {
+  margin-top: 22px;
 }
 .empty {
   color: var(--ink);

@@ -17,6 +17,7 @@ import { compareAirframes } from './compare-airframes.ts';
 
 const work = useAirframe();
 const lines = shallowRef<readonly RevisionLine[]>([]);
+const total = ref(0);
 const chosen = ref<number>();
 const then = shallowRef<Airframe>();
 const fault = ref('');
@@ -36,7 +37,18 @@ async function guarded(action: () => Promise<void>): Promise<void> {
 }
 const load = (): Promise<void> =>
   guarded(async () => {
-    lines.value = await airframesApi.revisions(work.airframe!.id);
+    const page = await airframesApi.revisions(work.airframe!.id, 0);
+    // Older ones that were asked for stay: they never change.
+    const oldest = page.lines.at(-1)?.number ?? 0;
+    lines.value = [...page.lines, ...lines.value.filter(({ number }) => number < oldest)];
+    total.value = page.total;
+  });
+const older = (): Promise<void> =>
+  guarded(async () => {
+    const page = await airframesApi.revisions(work.airframe!.id, lines.value.length);
+    const oldest = lines.value.at(-1)?.number ?? Infinity;
+    lines.value = [...lines.value, ...page.lines.filter(({ number }) => number < oldest)];
+    total.value = page.total;
   });
 watch(() => work.version, load, { immediate: true });
 const look = (number: number): Promise<void> =>
@@ -108,6 +120,9 @@ const shapes = computed(() => {
         </header>
         <p v-if="fault" class="warn" role="alert">{{ fault }}</p>
         <VersionList class="list" :lines="lines" :chosen="chosen" :is-busy="isBusy" @choose="look" />
+        <el-button v-if="lines.length < total" class="older" :disabled="isBusy" @click="older">
+          Show older versions ({{ lines.length }} of {{ total }})
+        </el-button>
       </div>
       <aside class="slip" aria-label="Version">
         <template v-if="then && chosen !== undefined">

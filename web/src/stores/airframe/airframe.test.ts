@@ -337,3 +337,50 @@ test('an edit of several parts is one step, and none of it happens when one of t
   expect(store.message).toBe('That part is gone.');
   expect(store.airframe!.parts.map(({ contours }) => contours.length)).toEqual([0, 0]);
 });
+
+test('a save whose answer is lost or cut off is sent again as it was, and what was edited since on top of it: no conflict with oneself', async () => {
+  const store = work();
+  const arrived: SaveAirframe[] = [];
+  const lost = [
+    () => Promise.reject(new TypeError('the network is gone')),
+    () => Promise.resolve(new Response('{"version": 2, "savedAt": "20', { status: 200 })),
+  ];
+  answer = (body) => {
+    arrived.push(body);
+    return lost[arrived.length - 1]?.() ?? receipt(body);
+  };
+  rename(store, 'First');
+  await settle(600);
+  expect(store.saveState).toBe('offline');
+  rename(store, 'Second');
+  await settle(6000);
+  expect(store.saveState).toBe('saved');
+  const [first, again, third, fourth] = arrived;
+  expect([again, third]).toEqual([first, first]);
+  expect(fourth).toMatchObject({ parts: [{ basedOn: 2, value: { name: 'Second' } }] });
+  expect(fourth!.id).not.toBe(first!.id);
+  expect(fourth!.client).toBe(first!.client);
+});
+
+test('a save that was under way when the page was closed is sent again as it was once the edits are brought back', async () => {
+  const store = work();
+  answer = () => Promise.reject(new TypeError('the network is gone'));
+  rename(store, 'First');
+  await settle(600);
+  rename(store, 'Second');
+  jest.clearAllTimers(); // the page is closed
+  const { sent } = kept.get('x') as { sent: { changes: SaveAirframe } };
+  setActivePinia(createPinia());
+  const next = useAirframe();
+  const arrived: SaveAirframe[] = [];
+  answer = (body) => {
+    arrived.push(body);
+    return receipt(body);
+  };
+  await next.open('x');
+  next.bringBack();
+  await settle(3000);
+  expect(arrived[0]).toEqual(sent.changes);
+  expect(arrived[1]).toMatchObject({ parts: [{ basedOn: 2, value: { name: 'Second' } }] });
+  expect(next.saveState).toBe('saved');
+});

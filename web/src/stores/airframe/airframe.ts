@@ -10,7 +10,7 @@ import { ApiError } from '../../api/client.ts';
 import { carriedOut, type CarriedOutAction } from './carried-out.ts';
 import { changesBetween, mergeEdits, type Settlement } from './changes.ts';
 import { editedParts, type EditedParts, type PartEdit } from './edited-parts.ts';
-import { unsavedEdits, type UnsavedEdits } from './unsaved-edits.ts';
+import { unsavedEdits, type SentSave, type UnsavedEdits } from './unsaved-edits.ts';
 import { NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
 import { historyKeeper, stepsAround } from './kept-history.ts';
 import { lookBack, type LookedBack } from './look-back.ts';
@@ -47,6 +47,9 @@ export const useAirframe = defineStore('airframe', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let saving: Promise<void> | undefined;
   let failures = 0;
+  /** What was sent last, until it is known what became of it. */
+  let sent: SentSave | undefined;
+  const client = crypto.randomUUID();
 
   function adopt(opened: OpenedAirframe): void {
     base = opened.airframe;
@@ -58,6 +61,7 @@ export const useAirframe = defineStore('airframe', () => {
     saveState.value = 'saved';
     conflicts.value = [];
     message.value = '';
+    sent = undefined;
   }
 
   async function open(id: string): Promise<void> {
@@ -112,6 +116,7 @@ export const useAirframe = defineStore('airframe', () => {
         base: toRaw(base),
         versions: toRaw(versions),
         at: new Date().toISOString(),
+        ...(sent ? { sent: toRaw(sent) } : {}),
         steps: stepsAround(history.value),
       }),
       keeper.write(now.id, history.value, now),
@@ -190,21 +195,25 @@ export const useAirframe = defineStore('airframe', () => {
   }
 
   async function saveNow(): Promise<void> {
-    const now = airframe.value;
-    if (!now || !base || saveState.value === 'stale') return;
-    const changes = changesBetween(base, now, versions, '');
-    if (!changes) {
-      saveState.value = 'saved';
-      await unsavedEdits.forget(now.id).catch(() => undefined); // storage that is closed to us has nothing to forget
-      return;
+    const present = airframe.value;
+    if (!present || !base || saveState.value === 'stale') return;
+    if (!sent) {
+      const changes = changesBetween(base, present, versions, '');
+      if (!changes) {
+        saveState.value = 'saved';
+        await unsavedEdits.forget(present.id).catch(() => undefined); // storage that is closed to us has nothing to forget
+        return;
+      }
+      const label = versionLabel(history.value, base, present, changes);
+      sent = { changes: { ...changes, label, client, id: crypto.randomUUID() }, airframe: present };
+      keepLocally();
     }
+    const { changes, airframe: now } = sent;
     happened({ kind: 'started' });
     try {
-      const receipt = await airframesApi.save(now.id, {
-        ...changes,
-        label: versionLabel(history.value, base, now, changes),
-      });
+      const receipt = await airframesApi.save(now.id, changes);
       failures = 0;
+      sent = undefined;
       base = now;
       versions = {
         settings: receipt.settings ?? versions.settings,
@@ -237,6 +246,8 @@ export const useAirframe = defineStore('airframe', () => {
   function failed(error: ApiError): void {
     saveMessage.value = error.message;
     happened({ kind: 'failed', code: error.code });
+    // A refused save has changed nothing: the next one starts anew. Of one that was not answered that is not known.
+    if (saveState.value === 'stale' || saveState.value === 'refused') sent = undefined;
     if (saveState.value === 'stale') conflicts.value = error.problem?.conflicts ?? [];
     if (saveState.value !== 'offline') return;
     failures += 1;
@@ -249,6 +260,8 @@ export const useAirframe = defineStore('airframe', () => {
     await saving;
     if (!airframe.value || airframe.value === base) return;
     await save();
+    // A save that was sent again is followed by what was edited since.
+    if (saveState.value === 'unsaved') await save();
     if (saveState.value !== 'saved' && saveState.value !== 'unsaved')
       throw new ApiError({
         code: 'SERVER_FAULT',
@@ -277,6 +290,7 @@ export const useAirframe = defineStore('airframe', () => {
     found.value = undefined;
     base = kept.base;
     versions = kept.versions;
+    sent = kept.sent;
     if (foundHistory.past.length > 0) history.value = foundHistory;
     else if (current) history.value = withStep(NO_HISTORY, stepFrom(current, 'Bring back unsaved edits'));
     show(kept.airframe);

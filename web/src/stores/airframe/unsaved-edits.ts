@@ -1,7 +1,14 @@
 import { createStore, del, get, set } from 'idb-keyval';
-import type { OpenedAirframe } from '@grain-fold/contract';
+import type { OpenedAirframe, SaveAirframe } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
 import type { StepsAround } from './kept-history.ts';
+
+/** A save that was sent and of which nothing is known yet: it is sent again as it was, so that the server knows it. */
+export interface SentSave {
+  readonly changes: SaveAirframe;
+  /** The airframe that it leaves. */
+  readonly airframe: Airframe;
+}
 
 /** Edits that the server has not acknowledged, with the versions they were made from. */
 export interface UnsavedEdits {
@@ -9,6 +16,8 @@ export interface UnsavedEdits {
   readonly base: Airframe;
   readonly versions: OpenedAirframe['versions'];
   readonly at: string;
+  /** The save that was under way. */
+  readonly sent?: SentSave;
   /** The steps of the history around them. */
   readonly steps?: StepsAround;
 }

@@ -8,9 +8,12 @@ import { end, startServer } from './workshop.mjs';
 
 /** How often it is looked whether the copy of the day is there, in ms. */
 const LOOK_FOR_COPY_MS = 3_600_000;
+const withDemo = !process.argv.includes('--no-demo');
 const port = Number(process.env.PORT || 5180);
 
 try {
+  const [strange] = process.argv.slice(2).filter((word) => word !== '--no-demo');
+  if (strange) throw new Error(`There is no "${strange}". Start with npm start, or npm start -- --no-demo.`);
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new Error(`PORT must be a whole number from 1 to 65535, got "${process.env.PORT}".`);
   ensureDebianPackages({ mariadbd: 'mariadb-server' });
@@ -21,6 +24,7 @@ try {
     host: process.env.HOST || '127.0.0.1',
     port,
     quiet: false,
+    env: withDemo ? {} : { GRAIN_FOLD_DEMO: '' },
   }).catch(async (error) => {
     await database.stop();
     throw error;

@@ -16,6 +16,7 @@ await build({
   entryPoints: {
     main: path.join(here, 'src/main.ts'),
     'documents/document-job': path.join(here, 'src/documents/document-job.ts'),
+    'reading/reading-job': path.join(here, 'src/reading/reading-job.ts'),
   },
   outdir: path.join(here, 'dist'),
   bundle: true,

@@ -16,8 +16,20 @@ const MAY_BE_NULL = /^((parts|boards)\[\d+\]|nest)\.value$/;
 /** Names that every object has of itself: as fields they would pass for known. */
 const OWN_OF_OBJECTS = new Set(Object.getOwnPropertyNames(Object.prototype));
 
-/** Nulls, and fields named like what every object has, wherever they are: rules of classes let both through. */
+/** What no text may have, wherever it stands: it could be neither kept nor written as it came. */
+function strayLetters(text: string): string | undefined {
+  if (/\p{Surrogate}/u.test(text)) return 'has half a letter in it: it was cut off, or is of another encoding';
+  // eslint-disable-next-line no-control-regex -- these are what is looked for
+  if (/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/.test(text)) return 'has a control character in it';
+  return /\p{M}{5}/u.test(text) ? 'has more than four marks on one letter' : undefined;
+}
+
+/** Nulls, fields named like what every object has, and letters that are none, wherever they are: rules of classes let them through. */
 export function strayFaults(data: unknown, field = ''): readonly FieldFault[] {
+  if (typeof data === 'string') {
+    const message = strayLetters(data);
+    return message ? [{ field, message }] : [];
+  }
   if (data === null) return MAY_BE_NULL.test(field) ? [] : [{ field, message: 'must not be null' }];
   if (Array.isArray(data)) return data.flatMap((one, index) => strayFaults(one, `${field}[${index}]`));
   if (typeof data !== 'object') return [];
@@ -45,6 +57,10 @@ export function fieldFaults<T extends object>(rules: ClassConstructor<T>, data: 
   return errors.flatMap((error) => flattened(error, '')).slice(0, MOST_FAULTS);
 }
 
+/** A value in a message, where the rule's own words could not hold it. */
+const shown = (value: unknown): string =>
+  value === undefined ? 'nothing' : (JSON.stringify(value) ?? String(value)).slice(0, 60);
+
 function flattened(error: ValidationError, parent: string): readonly FieldFault[] {
   const field = /^\d+$/.test(error.property)
     ? `${parent}[${error.property}]`
@@ -60,7 +76,7 @@ function flattened(error: ValidationError, parent: string): readonly FieldFault[
           ? 'is not a known field'
           : rule === 'nestedValidation' || rule === 'isArray'
             ? `must be ${rule === 'isArray' ? 'a list' : 'an object'}`
-            : message.replace(new RegExp(`^${error.property} `), ''),
+            : message.replace(new RegExp(`^${error.property} `), '').replace('$value', () => shown(error.value)),
     }));
   return [...own, ...(error.children ?? []).flatMap((child) => flattened(child, field))];
 }

@@ -49,7 +49,7 @@ export const CORE_FOLDER_ORDER = [
 ];
 
 /** What core may use from outside: libraries of its field, no framework, no Node, no DOM. */
-const CORE_LIBRARIES = ['bezier-js', 'clipper2-ts', 'earcut', 'fraction.js', 'papaparse'];
+const CORE_LIBRARIES = ['bezier-js', 'clipper2-ts', 'earcut', 'flatbush', 'fraction.js', 'papaparse'];
 
 /**
  * Where a file stands: its workspace and, within core, its folder.

@@ -13,6 +13,7 @@ import { airframeRoutes } from './airframes/airframe.routes.ts';
 import { AirframeService } from './airframes/airframe.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
 import type { AppContext, AppState } from './http/app-context.ts';
+import type { ReadingService } from './reading/reading.service.ts';
 import { bodyGate } from './http/body-gate.ts';
 import { knownHost } from './http/known-host.ts';
 import { problems } from './http/problems.ts';
@@ -29,6 +30,7 @@ const HEALTH = '/api/health';
 export interface AppParts {
   readonly sequelize: Sequelize;
   readonly documents: DocumentService;
+  readonly reading: ReadingService;
   readonly logger: Logger;
   readonly signInTries: number;
   readonly pages?: string;
@@ -39,7 +41,7 @@ export interface AppParts {
 }
 
 /** Builds the application: security, sessions, routes, then the pages. */
-export function createApp({ sequelize, documents, logger, signInTries, pages, demo, names = [] }: AppParts): {
+export function createApp({ sequelize, documents, reading, logger, signInTries, pages, demo, names = [] }: AppParts): {
   readonly app: Koa<AppState, AppContext>;
   readonly accounts: AccountService;
   readonly workshop: DemoWorkshop | undefined;
@@ -98,7 +100,7 @@ export function createApp({ sequelize, documents, logger, signInTries, pages, de
     ctx.set('Cache-Control', 'no-store');
     await next();
   });
-  const routers = [accountRoutes(accounts, workshop, signInTries), airframeRoutes(airframes, documents)];
+  const routers = [accountRoutes(accounts, workshop, signInTries), airframeRoutes(airframes, reading, documents)];
   app.use(bodyGate(routers));
   app.use(async (ctx, next) => {
     if (ctx.path !== HEALTH) return next();

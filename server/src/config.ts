@@ -43,7 +43,7 @@ export function configFrom(env: Readonly<Record<string, string | undefined>>): C
       name: text('GRAIN_FOLD_DB_NAME'),
     },
     pages: env.GRAIN_FOLD_PAGES,
-    demo: env.GRAIN_FOLD_DEMO,
+    demo: env.GRAIN_FOLD_DEMO || undefined,
     names: [env.HOST ?? '', ...(env.GRAIN_FOLD_NAMES ?? '').split(',')]
       .map((name) => name.trim().toLowerCase())
       .filter((name) => name !== ''),

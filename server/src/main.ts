@@ -3,7 +3,8 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { configFrom } from './config.ts';
 import { closeDemo } from './accounts/demo-workshop.ts';
-import { DocumentService } from './documents/document.service.ts';
+import { documentPool, DocumentService } from './documents/document.service.ts';
+import { readingPool, ReadingService } from './reading/reading.service.ts';
 import { migrate } from './migrations/index.ts';
 import { connect } from './models/index.ts';
 
@@ -11,10 +12,14 @@ const config = configFrom(process.env);
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const sequelize = connect(config.database);
 await migrate(sequelize);
-const documents = new DocumentService(new URL('./documents/document-job.js', import.meta.url));
+const threads = {
+  documents: documentPool(new URL('./documents/document-job.js', import.meta.url)),
+  reading: readingPool(new URL('./reading/reading-job.js', import.meta.url)),
+};
 const { app, accounts, workshop } = createApp({
   sequelize,
-  documents,
+  documents: new DocumentService(threads.documents),
+  reading: new ReadingService(threads.reading),
   logger,
   signInTries: config.signInTries,
   pages: config.pages,
@@ -48,7 +53,7 @@ async function stop(): Promise<void> {
   await new Promise((resolve) => {
     server.close(resolve);
   });
-  await documents.close();
+  await Promise.all([threads.documents.close(), threads.reading.close()]);
   await sequelize.close();
   process.exit(0);
 }

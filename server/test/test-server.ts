@@ -4,10 +4,13 @@ import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import type { Sequelize } from 'sequelize';
-import { CoreError } from '@grain-fold/core/units';
 import { createApp, type AppParts } from '../src/app.ts';
 import { configFrom } from '../src/config.ts';
-import runJob, { type DocumentJob } from '../src/documents/document-job.ts';
+import makeDocument from '../src/documents/document-job.ts';
+import { DocumentService } from '../src/documents/document.service.ts';
+import read from '../src/reading/reading-job.ts';
+import { ReadingService } from '../src/reading/reading.service.ts';
+import type { Jobs } from '../src/threads/job-pool.ts';
 import { migrate } from '../src/migrations/index.ts';
 import { connect } from '../src/models/index.ts';
 
@@ -42,18 +45,22 @@ export class Browser {
 export const PASSWORD = 'eleven wide planks';
 export const uniqueName = (): string => `builder-${randomBytes(6).toString('hex')}`;
 
+const withoutThreads = <Job, Result>(work: (job: Job) => Promise<Result>): Jobs<Job, Result> => ({
+  run: work,
+  close: () => Promise.resolve(),
+});
+
 export async function startTestServer(changes: Partial<AppParts> = {}): Promise<TestServer> {
   const sequelize = connect(configFrom(process.env).database);
   await migrate(sequelize);
-  const documents = {
-    make: async (job: DocumentJob) => {
-      const result = await runJob(job);
-      if (!result.ok) throw new CoreError(result.code, result.message);
-      return Buffer.from(result.bytes);
-    },
-    close: () => Promise.resolve(),
-  } as unknown as AppParts['documents'];
-  const { app } = createApp({ sequelize, documents, logger: pino({ level: 'silent' }), signInTries: 1000, ...changes });
+  const { app } = createApp({
+    sequelize,
+    documents: new DocumentService(withoutThreads(makeDocument)),
+    reading: new ReadingService(withoutThreads((job) => Promise.resolve(read(job)))),
+    logger: pino({ level: 'silent' }),
+    signInTries: 1000,
+    ...changes,
+  });
   const server = http.createServer(app.callback());
   await new Promise<void>((resolve) => {
     server.listen(0, '127.0.0.1', resolve);

@@ -317,3 +317,24 @@ describe('the JSON Schema', () => {
       expect(validate(file)).toBe(false);
   });
 });
+
+describe('what stands nowhere in a file', () => {
+  const named = (name: string) => readProjectFile(JSON.stringify({ ...JSON.parse(mite), name }));
+  test.each([
+    ['half a letter', 'Tern \ud83d', 'half a letter'],
+    ['a flood of marks', `T${'\u0301'.repeat(9)}ern`, 'more than four marks'],
+    ['a control character', 'Te\u0007rn', 'control character'],
+  ])('%s is refused by its field', (_, name, words) => {
+    expect(named(name)).toMatchObject({ ok: false, code: 'FILE_DAMAGED', message: expect.stringContaining(words) });
+  });
+  test('letters with marks of their own, and letters of two halves, stay', () => {
+    for (const name of ['Flügel ố', 'नमस्ते', '🛩️ Tern', 'q\u0307\u0323'])
+      expect(named(name)).toMatchObject({ ok: true, airframe: { name } });
+  });
+  test('a message shows what was there, or that nothing was', () => {
+    const broken = JSON.parse(mite);
+    delete broken.settings.unit;
+    const read = readProjectFile(JSON.stringify(broken));
+    expect(read).toMatchObject({ ok: false, message: expect.stringContaining('got nothing') });
+  });
+});

@@ -1,6 +1,6 @@
 import Router from '@koa/router';
 import type { Context } from 'koa';
-import { CreateAirframe, ImportAirframe, RenameAirframe, SaveAirframe, writeProjectFile } from '@grain-fold/contract';
+import { CreateAirframe, RenameAirframe, writeProjectFile } from '@grain-fold/contract';
 import type { Airframe } from '@grain-fold/core/airframe';
 import { pageSettingsFault } from '@grain-fold/core/pages';
 import { worded } from '@grain-fold/core/units';
@@ -8,12 +8,17 @@ import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
 import { ServerProblem } from '../http/server-problem.ts';
+import type { ReadingService } from '../reading/reading.service.ts';
 import type { AirframeService } from './airframe.service.ts';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** Everything about airframes: list, open, save, revisions, project file, pages and cut list. */
-export function airframeRoutes(airframes: AirframeService, documents: DocumentService): Router<AppState, AppContext> {
+export function airframeRoutes(
+  airframes: AirframeService,
+  reading: ReadingService,
+  documents: DocumentService,
+): Router<AppState, AppContext> {
   const router = new Router<AppState, AppContext>({ prefix: '/api/airframes' });
   const owner = (ctx: { state: { accountId?: string } }): string => {
     if (!ctx.state.accountId) throw new ServerProblem('SIGN_IN_NEEDED');
@@ -35,6 +40,8 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
       throw new ServerProblem('BAD_REQUEST', 'from: must be a whole number.');
     return Number(from);
   };
+  /** A body that is not JSON by its type carries no airframe. */
+  const textOf = ({ request }: Pick<Context, 'request'>): string => request.text ?? 'null';
   const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void =>
     ctx.attachment(`${name.replace(/[^\p{L}\p{N} ._-]/gu, '')}${ending}`);
   const today = (): string => new Date().toISOString().slice(0, 10);
@@ -58,14 +65,15 @@ export function airframeRoutes(airframes: AirframeService, documents: DocumentSe
     ctx.status = 201;
   });
   router.post('/import', async (ctx) => {
-    ctx.body = await airframes.import(owner(ctx), checkedBody(ctx, ImportAirframe).text);
+    ctx.body = await airframes.import(owner(ctx), await reading.projectFile(owner(ctx), textOf(ctx)));
     ctx.status = 201;
   });
   router.get('/:id', async (ctx) => {
     ctx.body = await airframes.open(owner(ctx), idOf(ctx));
   });
   router.post('/:id/save', async (ctx) => {
-    ctx.body = await airframes.save(owner(ctx), idOf(ctx), checkedBody(ctx, SaveAirframe));
+    const id = idOf(ctx);
+    ctx.body = await airframes.save(owner(ctx), id, await reading.save(owner(ctx), textOf(ctx)));
   });
   router.patch('/:id', async (ctx) => {
     await airframes.rename(owner(ctx), idOf(ctx), checkedBody(ctx, RenameAirframe).name);

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Sequelize, type Transaction } from 'sequelize';
 import {
-  readProjectFile,
   type AirframeLine,
   type OpenedAirframe,
   type AirframePage,
@@ -70,11 +69,9 @@ export class AirframeService {
     );
   }
 
-  /** Takes a project file in as a new airframe. @throws ServerProblem with the file's own code, naming line or field */
-  import(accountId: string, text: string): Promise<OpenedAirframe> {
-    const read = readProjectFile(text);
-    if (!read.ok) throw new ServerProblem(read.code, read.message, { fields: read.faults });
-    return this.store(accountId, read.airframe, 'Import');
+  /** Takes what a project file holds in as a new airframe. */
+  import(accountId: string, airframe: AirframeData): Promise<OpenedAirframe> {
+    return this.store(accountId, airframe, 'Import');
   }
 
   async open(accountId: string, id: string): Promise<OpenedAirframe> {

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { ModelStatic, Transaction } from 'sequelize';
-import { crossFaults, type Conflict, type SaveAirframe, type SaveReceipt } from '@grain-fold/contract';
+import { type Conflict, type SaveAirframe, type SaveReceipt } from '@grain-fold/contract';
 import { ServerProblem } from '../http/server-problem.ts';
 import { BoardRow, NestRow, PartRow, Revision, RevisionEntry, type Airframe } from '../models/index.ts';
 
@@ -27,14 +27,14 @@ type ListChange = {
 /**
  * Saves changes on top of the versions they were made from, all or nothing, within a transaction that holds the airframe's row.
  * A change that is stored already word for word counts as saved, so that a save whose answer was lost can be sent again.
- * @throws ServerProblem STALE_SAVE with the newer states, BAD_REQUEST when a part breaks its own rules
+ * @param changes that keep every rule
+ * @throws ServerProblem STALE_SAVE with the newer states
  */
 export async function saveChanges(
   airframe: Airframe,
   changes: SaveAirframe,
   transaction: Transaction,
 ): Promise<SaveReceipt> {
-  checkValues(changes);
   const conflicts: Conflict[] = [];
   const entries: Entry[] = [];
   const receipt = {
@@ -147,30 +147,4 @@ export async function appendRevision(
     entries.map((entry) => ({ airframeId, number, ...entry })),
     { transaction },
   );
-}
-
-function checkValues(changes: SaveAirframe): void {
-  for (const [field, list] of [
-    ['parts', changes.parts ?? []],
-    ['boards', changes.boards ?? []],
-  ] as const) {
-    list.forEach((change, index) => {
-      if (change.value && change.value.id !== change.id)
-        throw new ServerProblem(
-          'BAD_REQUEST',
-          `${field}[${index}].value.id: must be "${change.id}", got "${change.value.id}".`,
-        );
-      if (list.findIndex((other) => other.id === change.id) !== index)
-        throw new ServerProblem('BAD_REQUEST', `${field}[${index}].id: "${change.id}" stands twice in one save.`);
-    });
-  }
-  const parts = (changes.parts ?? []).map((change) => change.value);
-  parts.forEach((part, index) => {
-    const fault = part && crossFaults({ parts: [part], boards: [] })[0];
-    if (fault)
-      throw new ServerProblem(
-        'BAD_REQUEST',
-        `parts[${index}].value.${fault.field.replace('parts[0].', '')}: ${fault.message}.`,
-      );
-  });
 }

@@ -3,7 +3,8 @@ import { applyCommand } from '@grain-fold/core/editing';
 import { emptyPart } from '@grain-fold/core/part';
 import { rectangleDraft } from '@grain-fold/core/paths';
 import type { DocumentJob } from './document-job.ts';
-import { DocumentService, type JobLimits } from './document.service.ts';
+import type { JobLimits } from '../threads/job-pool.ts';
+import { documentPool, DocumentService } from './document.service.ts';
 
 const plate = applyCommand(emptyPart('a', 'Plate', 'foam'), {
   name: 'drawOutline',
@@ -14,10 +15,10 @@ const airframe: Airframe = { id: 'x', name: 'Tern', settings: DEFAULT_SETTINGS, 
 const job = (kind: DocumentJob['kind']): DocumentJob => ({ kind, airframe, version: 1, date: '2026-01-02' });
 const me = { accountId: 'me' };
 
-let service: DocumentService | undefined;
+let pool: ReturnType<typeof documentPool> | undefined;
 const serve = (limits?: JobLimits): DocumentService =>
-  (service = new DocumentService(new URL('./document-job.ts', import.meta.url), limits));
-afterEach(() => service?.close());
+  new DocumentService((pool = documentPool(new URL('./document-job.ts', import.meta.url), limits)));
+afterEach(() => pool?.close());
 
 test('the table of the cut list is made apart from the server, with a row for the outline', async () => {
   const csv = (await serve().make(job('cut-list-table'), me)).toString();
@@ -27,7 +28,7 @@ test('the table of the cut list is made apart from the server, with a row for th
 test('a document beyond its time is ended and told so; the next one is made', async () => {
   const late = serve({ longestMs: 1, mostMegabytes: 512 });
   await expect(late.make(job('pages'), me)).rejects.toMatchObject({ code: 'DOCUMENT_TOO_LARGE' });
-  await late.close();
+  await pool!.close();
   expect((await serve().make(job('pages'), me)).subarray(0, 5).toString()).toBe('%PDF-');
 }, 60_000);
 

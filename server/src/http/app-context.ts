@@ -4,6 +4,8 @@ declare module 'koa' {
   interface Request {
     /** What was read of the body, as JSON. */
     body?: unknown;
+    /** The body as it came, where it carries an airframe: it is read apart. */
+    text?: string;
   }
 }
 

@@ -2,7 +2,7 @@ import type Router from '@koa/router';
 import type { Middleware } from 'koa';
 import { LARGEST_PROJECT_FILE } from '@grain-fold/contract';
 import type { AppContext, AppState } from './app-context.ts';
-import { readJsonBody } from './read-body.ts';
+import { parsed, readJsonText } from './read-body.ts';
 import { ServerProblem } from './server-problem.ts';
 
 /** Longest body of a request that carries names and choices, in bytes. */
@@ -22,7 +22,10 @@ export function bodyGate(routers: readonly Router<AppState, AppContext>[]): Midd
     if (!WITHOUT_BODY.includes(ctx.method)) {
       if (!routers.some((router) => router.match(ctx.path, ctx.method).route)) throw new ServerProblem('NOT_FOUND');
       if (NEEDS_ACCOUNT.test(ctx.path) && !ctx.state.accountId) throw new ServerProblem('SIGN_IN_NEEDED');
-      ctx.request.body = await readJsonBody(ctx.req, CARRIES_AIRFRAME.test(ctx.path) ? AIRFRAME_BODY : SMALL_BODY);
+      const carriesAirframe = CARRIES_AIRFRAME.test(ctx.path);
+      const text = await readJsonText(ctx.req, carriesAirframe ? AIRFRAME_BODY : SMALL_BODY);
+      if (carriesAirframe) ctx.request.text = text;
+      else if (text !== undefined) ctx.request.body = parsed(text);
     }
     await next();
   };

@@ -28,12 +28,12 @@ function depthCounter(): (chunk: Buffer) => void {
 }
 
 /**
- * Reads the JSON body of a request, no more of it than it may be long and deep.
+ * Reads the JSON body of a request as text, no more of it than it may be long and deep.
  * @param mostBytes longest body
  * @returns undefined for a body of another kind, which no rule of a request accepts
  * @throws ServerProblem FILE_TOO_LARGE or BAD_REQUEST; what is left of the body is not read
  */
-export async function readJsonBody(request: IncomingMessage, mostBytes: number): Promise<unknown> {
+export async function readJsonText(request: IncomingMessage, mostBytes: number): Promise<string | undefined> {
   const { 'content-type': type = '', 'content-encoding': encoding = 'identity' } = request.headers;
   if (!/^application\/json\s*(;|$)/i.test(type)) return undefined;
   if (encoding.toLowerCase() !== 'identity')
@@ -50,8 +50,13 @@ export async function readJsonBody(request: IncomingMessage, mostBytes: number):
     count(chunk);
     chunks.push(chunk);
   }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+/** What a text says as JSON. @throws ServerProblem BAD_REQUEST when it is none */
+export function parsed(text: string): unknown {
   try {
-    return JSON.parse(Buffer.concat(chunks).toString('utf8')) as unknown;
+    return JSON.parse(text) as unknown;
   } catch {
     throw new ServerProblem('BAD_REQUEST', 'The request body is not JSON.');
   }

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { onBeforeUnmount, ref, watch } from 'vue';
 import { RouterView, useRoute, useRouter } from 'vue-router';
-import { ApiError } from '../api/client.ts';
+import { useUntilThere } from '../composables/use-until-there.ts';
 import KeyCard from './KeyCard.vue';
 import InTurn from '../kit/InTurn.vue';
 import TicketPanel from './TicketPanel.vue';
@@ -16,24 +16,18 @@ import { STATIONS } from '../stations/stations.ts';
 const work = useAirframe();
 const route = useRoute();
 const router = useRouter();
-const fault = ref('');
 const showsKeys = ref(false);
 const isFinding = ref(false);
 
-watch(
-  () => route.params.id,
-  async (id) => {
-    if (typeof id !== 'string') return;
-    fault.value = '';
-    try {
-      await work.open(id);
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      fault.value = error.message;
-    }
-  },
-  { immediate: true },
-);
+const {
+  get: open,
+  fault,
+  isAway,
+} = useUntilThere(async () => {
+  const { id } = route.params;
+  if (typeof id === 'string') await work.open(id);
+});
+watch(() => route.params.id, open, { immediate: true });
 onBeforeUnmount(() => void work.close());
 
 useEventListener(window, 'beforeunload', (event) => {
@@ -69,8 +63,11 @@ useKeyTable(STATIONS.map(({ name, key }) => ({ key, handle: () => void router.pu
     </template>
     <main v-else id="main" class="blank">
       <template v-if="fault"
-        ><h1>This airframe cannot be opened</h1>
+        ><h1>{{ isAway ? 'Waiting for the server' : 'This airframe cannot be opened' }}</h1>
         <p role="alert">{{ fault }}</p>
+        <p v-if="isAway">
+          This page opens by itself when it is back. Edits that were not saved are kept in this browser.
+        </p>
         <el-button type="primary" tag="a" href="/airframes">To your airframes</el-button></template
       >
       <p v-else>Opening …</p>

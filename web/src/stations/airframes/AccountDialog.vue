@@ -50,7 +50,6 @@ async function change(): Promise<void> {
       hide-required-asterisk
       @submit.prevent="change"
     >
-      <input type="text" name="username" :value="session.me?.name" autocomplete="username" hidden />
       <el-form-item label="Present password" prop="present">
         <el-input
           v-model="account.present"

@@ -13,6 +13,7 @@ import AirframePicture from '../../pictures/AirframePicture.vue';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
 import { closeAirframe } from '../../stores/airframe/close-airframe.ts';
 import { useSession } from '../../stores/session.ts';
+import { useUntilThere } from '../../composables/use-until-there.ts';
 import AccountDialog from './AccountDialog.vue';
 import NewAirframeDialog from './NewAirframeDialog.vue';
 
@@ -49,15 +50,14 @@ async function attempt(action: () => Promise<void>): Promise<void> {
     fault.value = error.message;
   }
 }
-const load = (): Promise<void> =>
-  attempt(async () => {
-    // As many as were seen before, so that nothing that was just done is out of sight.
-    const seen = lines.value.length;
-    lines.value = [];
-    do await more();
-    while (lines.value.length < Math.min(seen, total.value));
-    isLoaded.value = true;
-  });
+const { get: load, fault: loadFault } = useUntilThere(async () => {
+  // As many as were seen before, so that nothing that was just done is out of sight.
+  const seen = lines.value.length;
+  lines.value = [];
+  do await more();
+  while (lines.value.length < Math.min(seen, total.value));
+  isLoaded.value = true;
+});
 /** The next lines of the list. */
 async function more(): Promise<void> {
   const page = await airframesApi.list(showsAway.value, lines.value.length);
@@ -161,7 +161,7 @@ async function signOut(): Promise<void> {
         </el-upload>
         <el-button type="primary" :icon="Plus" @click="isMaking = true">New airframe</el-button>
       </div>
-      <el-alert v-if="fault" class="fault" type="error" :title="fault" :closable="false" />
+      <el-alert v-if="fault || loadFault" class="fault" type="error" :title="fault || loadFault" :closable="false" />
       <ul v-if="lines.length > 0" class="cards">
         <li v-for="line in lines" :key="line.id" class="card">
           <component
@@ -207,7 +207,7 @@ async function signOut(): Promise<void> {
           </div>
         </li>
       </ul>
-      <el-skeleton v-else-if="!isLoaded && !fault" :rows="5" />
+      <el-skeleton v-else-if="!isLoaded && !fault && !loadFault" :rows="5" />
       <div v-else-if="isLoaded" class="empty">
         <h2>{{ showsAway ? 'Nothing is put away' : 'No airframes yet' }}</h2>
         <p>

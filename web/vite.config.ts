@@ -1,3 +1,5 @@
+import fs from 'node:fs';
+import { createRequire } from 'node:module';
 import vue from '@vitejs/plugin-vue';
 import Components from 'unplugin-vue-components/vite';
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers';
@@ -13,8 +15,26 @@ const elementPlusInALayer: Plugin = {
   },
 };
 
+/** The licences of the fonts, which ship with the pages. */
+const fontLicences: Plugin = {
+  name: 'font-licences',
+  generateBundle() {
+    for (const family of ['barlow', 'barlow-condensed'])
+      this.emitFile({
+        type: 'asset',
+        fileName: `licences/${family}.txt`,
+        source: fs.readFileSync(createRequire(import.meta.url).resolve(`@fontsource/${family}/LICENSE`)),
+      });
+  },
+};
+
 export default defineConfig({
-  plugins: [elementPlusInALayer, vue(), Components({ resolvers: [ElementPlusResolver()], dts: false, dirs: [] })],
+  plugins: [
+    elementPlusInALayer,
+    fontLicences,
+    vue(),
+    Components({ resolvers: [ElementPlusResolver()], dts: false, dirs: [] }),
+  ],
   worker: { format: 'es', plugins: () => [] },
   build: {
     rolldownOptions: { checks: { pluginTimings: false } },

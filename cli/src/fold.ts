@@ -41,9 +41,11 @@ export async function fold(file: string, options: CliOptions): Promise<CommandOu
   });
   const whole = drawn.map(({ id }) => foldView(airframe, id, 'airframe', unit)).find((view) => view !== undefined);
   const between = whole?.seams.filter(({ state }) => state.seam.toPartId !== undefined) ?? [];
-  if (options.out && whole) {
-    const faces = whole.assembly.pieces.flatMap(({ body, maps }) => foldedFaces(body.solids, maps));
-    await fs.writeFile(options.out, foldedSvg(faces, VIEWPOINT, whole.report.join(' ')));
+  if (options.out) {
+    const faces = whole?.assembly.pieces.flatMap(({ body, maps }) => foldedFaces(body.solids, maps)) ?? [];
+    if (faces.length === 0)
+      throw new CliError('FILE', `Nothing of ${airframe.name} stands or has a size yet, so there is nothing to draw.`);
+    await fs.writeFile(options.out, foldedSvg(faces, VIEWPOINT, whole!.report.join(' ')));
   }
   const faults = toldFaults(airframe);
   const isOpen = [...parts.flatMap(({ seams }) => seams), ...between.map(({ state }) => state)].some(

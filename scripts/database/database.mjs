@@ -1,6 +1,6 @@
 /** A private MariaDB on loopback: made, started and stopped by whoever needs it. Node's own modules only. */
 import { execFileSync, spawn } from 'node:child_process';
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
@@ -122,7 +122,10 @@ export async function startDatabase(folder, options = {}) {
 }
 
 async function runDatabase({ folder, data, temporary, user, release, durable, port: wantedPort }) {
-  const socket = path.join(os.tmpdir(), `grain-fold-${process.pid}-${randomBytes(4).toString('hex')}.sock`);
+  // Called after its folder, which is locked: what a killed start left there is its own and makes room. Paths of sockets are short.
+  const mark = createHash('sha256').update(fs.realpathSync(folder)).digest('hex').slice(0, 16);
+  const socket = path.join(os.tmpdir(), `grain-fold-${mark}.sock`);
+  fs.rmSync(socket, { force: true });
   const port = wantedPort ?? (await freePort());
   const server = spawn(
     fs.existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd',

@@ -1,4 +1,4 @@
-import { add3, cross3, dot3, unit3, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
+import { add3, boundsOf, cross3, dot3, unit3, type Point, type Point3, type RigidMap } from '../geometry/index.ts';
 import { placedPoint, type FoldedPlates } from './fold.ts';
 import { paintersOrder } from './painters-order.ts';
 import type { PlateSolid, SideKind } from './plate-solid.ts';
@@ -131,13 +131,7 @@ export const FACE_COLOURS: Readonly<Record<FaceKind, readonly [number, number, n
  */
 export function foldedSvg(faces: readonly FoldedFace[], from: Viewpoint, title: string, lineShare?: number): string {
   const drawn = drawnFaces(faces, from);
-  const points = drawn.flatMap(({ rings }) => rings.flat());
-  const [minX, maxX, minY, maxY] = [
-    Math.min(...points.map(({ x }) => x)),
-    Math.max(...points.map(({ x }) => x)),
-    Math.min(...points.map(({ y }) => y)),
-    Math.max(...points.map(({ y }) => y)),
-  ];
+  const { minX, maxX, minY, maxY } = boundsOf(drawn.flatMap(({ rings }) => rings.flat()));
   const figure = (value: number): string => value.toFixed(2);
   const paths = drawn.map(({ face, rings, light }) => {
     const d = rings.map((ring) => `M${ring.map((p) => `${figure(p.x)} ${figure(-p.y)}`).join('L')}Z`).join('');

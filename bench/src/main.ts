@@ -85,7 +85,7 @@ for (const name of ['paperbark-mite', 'saltbox-36', 'reedling-1100']) {
   report('look at the nested boards', airframe, (fresh) => void boardViews(fresh, fresh.nest!));
   report('cut list', airframe, (fresh) => void cutListOf(fresh));
   report('lay out pages', airframe, (fresh) => void pagesOf(fresh));
-  report('ink of every page', airframe, (fresh) => void pagesDocument(fresh, 1, '2026-01-01'));
+  report('ink of every page', airframe, (fresh) => void [...pagesDocument(fresh, 1, '2026-01-01')]);
   report('first nest', airframe, (fresh) => void quickNest(fresh, 1));
   const start = process.cpuUsage();
   for (const { tried, effectiveBoards, nest } of searchAirframeNest(airframe, 1)) {

@@ -10,7 +10,7 @@ import { CliError } from './cli-error.ts';
 const font = (file: string): string => createRequire(import.meta.url).resolve(`@fontsource/${file}.woff`);
 
 /** Writes a PDF beside its name first and moves it there when it is whole, so that a cut-off run leaves no half file. */
-export async function writePdfFile(file: string, pages: readonly PaperPage[], title: string): Promise<void> {
+export async function writePdfFile(file: string, pages: Iterable<PaperPage>, title: string): Promise<void> {
   const half = `${file}.part`;
   const stream = createWriteStream(half);
   try {

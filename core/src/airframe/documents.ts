@@ -23,7 +23,7 @@ export const titleOf = ({ name, settings }: Airframe, version: number, date: str
 });
 
 /**
- * The printed pages of an airframe at true size.
+ * The printed pages of an airframe at true size, each drawn when it is asked for.
  * @param mostPages a set of more is not made
  * @throws CoreError OUT_OF_RANGE when its page settings cannot print, or when there are more pages
  */
@@ -32,7 +32,7 @@ export function pagesDocument(
   version: number,
   date: string,
   mostPages = Infinity,
-): readonly PaperPage[] {
+): Iterable<PaperPage> {
   const plan = pagesOf(airframe);
   if (plan.pages.length > mostPages)
     throw new CoreError(
@@ -40,10 +40,14 @@ export function pagesDocument(
       `These are ${plan.pages.length} pages. Choose a larger paper, a smaller scale or fewer parts, or ask for all of them.`,
       { pages: plan.pages.length },
     );
-  return plan.pages.map((page) => ({
-    inks: pageInk(plan, page, titleOf(airframe, version, date)),
-    ...paperSize(plan.settings),
-  }));
+  const title = titleOf(airframe, version, date),
+    paper = paperSize(plan.settings);
+  return drawn(plan.pages, (page) => ({ inks: pageInk(plan, page, title), ...paper }));
+}
+
+/** Pages one after the other, each drawn when it is wanted: of many only one is there at a time. */
+function* drawn<T>(pages: readonly T[], draw: (page: T) => PaperPage): Iterable<PaperPage> {
+  for (const page of pages) yield draw(page);
 }
 
 /** The cut list of an airframe on A4, or on Letter for builders in inches. */

@@ -15,16 +15,20 @@ export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string>>;
 
 /**
  * Paints pages into an empty PDF document and ends it. Viewers are told to print without scaling, on paper of the pages' size.
- * An empty list gives one blank page, since a PDF needs one.
+ * No page at all gives one blank page, since a PDF needs one.
  */
 export function writePdf(
   document: PdfDocument,
-  pages: readonly { readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }[],
+  pages: Iterable<{ readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }>,
   fonts: PdfFontFiles,
 ): void {
   document._root.data.ViewerPreferences = document.ref({ PrintScaling: 'None', PickTrayByPDFSize: true });
   for (const name of PDF_FONTS) document.registerFont(name, fonts[name]);
-  for (const { inks, widthMm, heightMm } of pages) paintPdfPage(document, inks, widthMm, heightMm);
-  if (pages.length === 0) document.addPage({ size: [595.28, 841.89], margin: 0 });
+  let isEmpty = true;
+  for (const { inks, widthMm, heightMm } of pages) {
+    paintPdfPage(document, inks, widthMm, heightMm);
+    isEmpty = false;
+  }
+  if (isEmpty) document.addPage({ size: [595.28, 841.89], margin: 0 });
   document.end();
 }

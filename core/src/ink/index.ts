@@ -1,4 +1,5 @@
 export { type DocumentTitle, stateWords } from './document-title.ts';
 export { type Ink, boxInk, inksOfMark, lineInk, moveInk, textInk } from './ink.ts';
+export { inkBounds, inkNear } from './ink-bounds.ts';
 export { legendSample, legendWords } from './legend.ts';
 export { partPicture } from './part-picture.ts';

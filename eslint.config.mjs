@@ -100,7 +100,7 @@ export default tseslint.config(
     rules: { '@typescript-eslint/no-floating-promises': 'error' },
   },
   {
-    files: ['scripts/**', 'cli/src/**', 'bench/**', 'server/src/main.ts', 'server/build.mjs', '**/*.mjs'],
+    files: ['scripts/**', 'cli/src/**', 'bench/**', 'attack/**', 'server/src/main.ts', 'server/build.mjs', '**/*.mjs'],
     languageOptions: { globals: globals.node },
     rules: { 'no-console': 'off' },
   },

@@ -1,5 +1,5 @@
 /**
- * Runs every check: lint, types, build, unit tests, server tests on a real database, browser tests on the real program.
+ * Runs every check: lint, types, build, an attack in short, unit tests, server tests on a real database, browser tests on the real program.
  * Installs what is missing; the last line counts every suite together. Node's own modules only.
  */
 import fs from 'node:fs';
@@ -73,6 +73,7 @@ try {
     check('types of the pages', bin('vue-tsc'), ['--noEmit', '-p', 'web/tsconfig.json']),
     check('build', 'npm', ['run', 'build', '--silent']),
   ]);
+  if (isBuilt) await check('attack in short', bin('tsx'), ['attack/src/main.ts', '--short']);
   await unitTests();
   if (isBuilt) await browserTests();
 } catch (error) {

@@ -1,30 +1,14 @@
-/** Bundles the server: the main program and the document job, packages left outside. */
-import { build } from 'esbuild';
+/** Bundles the server: the main program and the jobs of its threads. */
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { bundle } from '../scripts/bundle.mjs';
 
 const here = path.dirname(fileURLToPath(import.meta.url));
-const ours = {
-  name: 'bundle-our-workspaces',
-  setup: (b) =>
-    b.onResolve({ filter: /^[^./]/ }, ({ path: id }) =>
-      id.startsWith('@grain-fold/') || path.isAbsolute(id) ? undefined : { path: id, external: true },
-    ),
-};
-
-await build({
-  entryPoints: {
+await bundle(
+  {
     main: path.join(here, 'src/main.ts'),
     'documents/document-job': path.join(here, 'src/documents/document-job.ts'),
     'reading/reading-job': path.join(here, 'src/reading/reading-job.ts'),
   },
-  outdir: path.join(here, 'dist'),
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  sourcemap: true,
-  logLevel: 'warning',
-  plugins: [ours],
-  tsconfig: path.join(here, '../tsconfig.base.json'),
-});
+  path.join(here, 'dist'),
+);

@@ -19,7 +19,6 @@ const OWN_OF_OBJECTS = new Set(Object.getOwnPropertyNames(Object.prototype));
 /** What no text may have, wherever it stands: it could be neither kept nor written as it came. */
 function strayLetters(text: string): string | undefined {
   if (/\p{Surrogate}/u.test(text)) return 'has half a letter in it: it was cut off, or is of another encoding';
-  // eslint-disable-next-line no-control-regex -- these are what is looked for
   if (/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/.test(text)) return 'has a control character in it';
   return /\p{M}{5}/u.test(text) ? 'has more than four marks on one letter' : undefined;
 }

@@ -11,6 +11,7 @@ export const WORKSPACE_MAY_IMPORT = {
   web: ['core', 'contract'],
   cli: ['core', 'contract'],
   bench: ['core'],
+  attack: ['core', 'contract', 'server'],
   e2e: [],
   scripts: ['core', 'contract'],
 };
@@ -82,9 +83,14 @@ export function whyForbidden(file, specifier) {
   const target = path.resolve(path.dirname(file), specifier);
   const to = standing(target);
   // Tests are given their database, their program and their readers by the scripts.
-  if (to.workspace === 'scripts' && (isTest || from.workspace === 'e2e')) return undefined;
+  const isWhole = from.workspace === 'e2e' || from.workspace === 'attack';
+  if (to.workspace === 'scripts' && (isTest || isWhole || /\/build\.mjs$/.test(file))) return undefined;
+  // The attack takes the routes from the server's own routers, so that a new one is attacked by being there.
+  if (from.workspace === 'attack' && to.workspace === 'server') return undefined;
   // Samples and random edits of the core's tests serve the tests of those that build on it.
-  if (isTest && to.workspace === 'core' && target.includes('/core/test/') && allowed.includes('core')) return undefined;
+  const isOnTests = isTest || from.workspace === 'attack' || from.workspace === 'bench';
+  if (isOnTests && to.workspace === 'core' && target.includes('/core/test/') && allowed.includes('core'))
+    return undefined;
   if (to.workspace !== from.workspace) return `${from.workspace} may not reach into ${to.workspace} by path`;
   if (!from.coreFolder || !to.coreFolder || from.coreFolder === to.coreFolder) return undefined;
   if (!isTest && CORE_FOLDER_ORDER.indexOf(to.coreFolder) >= CORE_FOLDER_ORDER.indexOf(from.coreFolder)) {

@@ -1,0 +1,1 @@
+export function bundle(entryPoints: Readonly<Record<string, string>>, outdir: string): Promise<unknown>;

@@ -1,9 +1,12 @@
 import {
   boundsOf,
+  boxIndex,
   counterClockwise,
   differenceOf,
+  edgesNear,
   flattenClosedPath,
   flattenOpenPath,
+  insideOf,
   pathLength,
   intersectionOf,
   pathSignedArea,
@@ -70,6 +73,20 @@ export const resolve = memo(
 /** Holes share less than this by rounding, mm². */
 const SHARED_MM2 = 0.02;
 
+/** Whether each hole lies within the outline and clear of every other by the boxes round them: nearly every part's do, and it is seen at once. */
+function areApart(outer: Polygon, holes: readonly Polygon[]): boolean {
+  const boxes = holes.map(boundsOf),
+    others = boxIndex(boxes),
+    isWithin = insideOf(outer);
+  return holes.every(
+    (hole, index) =>
+      hole.length > 2 &&
+      others.touching(boxes[index]!).length === 1 &&
+      edgesNear(outer, boxes[index]!).length === 0 &&
+      isWithin(hole[0]!),
+  );
+}
+
 /**
  * The foam of an outline with holes that may overlap each other or hang over the edge: each place is cut out once.
  * @returns its rings, and the area in mm² of the holes that does not count, because another hole took it or it lies beside the part
@@ -78,7 +95,7 @@ function solidOf(
   outer: Polygon,
   holes: readonly Polygon[],
 ): { readonly outer: Polygon; readonly holes: readonly Polygon[]; readonly sharedMm2: number } {
-  if (outer.length === 0 || holes.length === 0) return { outer, holes, sharedMm2: 0 };
+  if (outer.length === 0 || holes.length === 0 || areApart(outer, holes)) return { outer, holes, sharedMm2: 0 };
   const cut = intersectionOf(unionOf(holes), [outer]);
   const sharedMm2 = holes.reduce((sum, hole) => sum + polygonArea(hole), 0) - regionArea(cut);
   if (sharedMm2 < SHARED_MM2) return { outer, holes, sharedMm2: 0 };

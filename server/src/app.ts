@@ -77,24 +77,24 @@ export function createApp({ sequelize, documents, reading, logger, signInTries, 
   app.use(compress());
   app.use(sameOrigin);
   // The key is 192 random bits and only its hash is stored, so a signature would add nothing.
-  app.use(
-    createSession(
-      {
-        key: 'grain_fold_session',
-        maxAge: SESSION_DAYS * 86_400_000,
-        renew: true,
-        httpOnly: true,
-        sameSite: 'strict',
-        signed: false,
-        genid: () => randomBytes(24).toString('base64url'),
-        store: sessionStore,
-      },
-      app,
-    ),
+  const sessions = createSession(
+    {
+      key: 'grain_fold_session',
+      maxAge: SESSION_DAYS * 86_400_000,
+      renew: true,
+      httpOnly: true,
+      sameSite: 'strict',
+      signed: false,
+      genid: () => randomBytes(24).toString('base64url'),
+      store: sessionStore,
+    },
+    app,
   );
+  // Files need no session: they are there while the database is away.
+  const needsSession = (path: string): boolean => path.startsWith('/api/') && path !== HEALTH;
+  app.use((ctx, next) => (needsSession(ctx.path) ? sessions(ctx, next) : next()));
   app.use(async (ctx, next) => {
-    // Files need no session: they are there while the database is away.
-    if (!ctx.path.startsWith('/api/') || ctx.path === HEALTH) return next();
+    if (!needsSession(ctx.path)) return next();
     ctx.state.accountId = ctx.session?.accountId;
     // What one account is told is kept by nobody else; pictures say otherwise for themselves.
     ctx.set('Cache-Control', 'no-store');

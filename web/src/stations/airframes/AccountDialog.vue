@@ -81,5 +81,6 @@ async function change(): Promise<void> {
 <style scoped>
 .hint {
   color: var(--ink-soft);
+  margin-bottom: 12px;
 }
 </style>

@@ -28,6 +28,8 @@ test('another password under Account: a common one is refused by its field, this
 test('the demo workshop is put back as it was', async ({ page, workshop }) => {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  // Other tests have been there.
+  await page.getByRole('button', { name: 'Put the demo back as it was' }).click();
   await expect(page.getByRole('heading', { level: 2 })).toHaveCount(3);
   await newAirframe(page, 'Scribble');
   await page.goto(`${workshop.address}/airframes`);

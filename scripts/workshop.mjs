@@ -81,7 +81,11 @@ export async function startWorkshop({ folder, host = '127.0.0.1', port, durable 
       server = await startServer(database, options);
     },
     async killDatabase() {
-      process.kill(database.pid, 'SIGKILL');
+      try {
+        process.kill(database.pid, 'SIGKILL');
+      } catch (error) {
+        if (error.code !== 'ESRCH') throw error; // it ended by itself: on a full disk it does
+      }
       await database.stop();
       await pause(50);
     },

@@ -34,6 +34,8 @@ try {
   await attackRoutes(workshop.address, told);
   await attackWithLoad(workshop.address, workshop.server.pid!, told, isShort);
   await Promise.all([attackWithKills(workshop, KILLS, seed, told), mutantsApart(seed, MUTANTS, told)]);
+} catch (error) {
+  told.check('the attack comes to its end', false, String((error as Error).stack));
 } finally {
   await workshop.stop();
 }

@@ -35,7 +35,10 @@ export class AccountService {
   }
 
   async signIn(name: string, password: string): Promise<Account> {
-    const account = await Account.findOne({ where: { foldedName: foldedName(name) } });
+    // By the name itself first: of two accounts from before names were folded, both are still signed in to.
+    const account =
+      (await Account.findOne({ where: { name: name.trim() } })) ??
+      (await Account.findOne({ where: { foldedName: foldedName(name) } }));
     if (!(await isPassword(account?.passwordHash ?? (await this.decoy), password)) || !account?.passwordHash)
       throw new ServerProblem('SIGN_IN_REFUSED');
     return account;

@@ -43,6 +43,16 @@ test('a name that looks like another’s is taken; whoever has it signs in howev
   await server.guest().post('/session', { name: name.toUpperCase(), password: PASSWORD }).expect(200);
 });
 
+test('of two accounts that looked alike before names were folded, both are signed in to', async () => {
+  const name = uniqueName(),
+    other = `${name}x`;
+  for (const one of [name, other])
+    await server.guest().post('/accounts', { name: one, password: PASSWORD }).expect(201);
+  await Account.update({ foldedName: `${foldedName(name)} later` }, { where: { name: other } });
+  for (const one of [name, other])
+    expect((await server.guest().post('/session', { name: one, password: PASSWORD }).expect(200)).body.name).toBe(one);
+});
+
 test('a password typed with joined or with parted letters is the same', async () => {
   const name = uniqueName();
   await server.guest().post('/accounts', { name, password: 'zwölf weite Bretter' }).expect(201);

@@ -24,7 +24,7 @@ export async function up(queries: QueryInterface): Promise<void> {
   await sequelize.query('ALTER TABLE accounts ADD UNIQUE INDEX IF NOT EXISTS account_folded_name (folded_name)');
 }
 
-/** The folded name of every account there is; of two that look alike the later keeps a name of its own that nobody can type. */
+/** The folded name of every account there is; of two that look alike the later is known by its name as it is written alone. */
 async function foldNames({ sequelize }: QueryInterface): Promise<void> {
   const accounts = await sequelize.query<{ id: string; name: string }>(
     'SELECT id, name FROM accounts ORDER BY created_at, id',

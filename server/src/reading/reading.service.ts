@@ -30,9 +30,28 @@ export class ReadingService {
   }
 
   private async checked(accountId: string, job: ReadingJob): Promise<Extract<Read, { ok: true }>> {
-    const result =
-      job.text.length <= SMALL ? read(job) : await this.jobs.run(job, { key: accountId, most: MOST_WAITING });
+    const result = job.text.length <= SMALL ? read(job) : await this.apart(accountId, job);
     if (!result.ok) throw new ServerProblem(result.code, result.message, { fields: result.faults });
     return result;
+  }
+
+  /** @throws ServerProblem TOO_MANY_TRIES, which passes by itself, or FILE_TOO_LARGE: nobody asked for a document */
+  private async apart(accountId: string, job: ReadingJob): Promise<Read> {
+    try {
+      return await this.jobs.run(job, { key: accountId, most: MOST_WAITING });
+    } catch (error) {
+      if (error instanceof ServerProblem && error.code === 'TOO_MANY_DOCUMENTS')
+        throw new ServerProblem(
+          'TOO_MANY_TRIES',
+          'Several large requests of yours are being read already.',
+          error.more,
+        );
+      if (error instanceof ServerProblem && error.code === 'DOCUMENT_TOO_LARGE')
+        throw new ServerProblem(
+          'FILE_TOO_LARGE',
+          'Reading it takes longer than a minute, or more memory than there is.',
+        );
+      throw error;
+    }
   }
 }

@@ -4,7 +4,8 @@ import { heavyAirframes } from '../../core/test/heavy-parts.ts';
 import { newcomer, type Client } from './client.ts';
 import { percentile, type Report } from './report.ts';
 
-const LONGEST_WAIT_MS = 100,
+/** In short it runs beside other work, on few requests: only being held up shows there. */
+const LONGEST_WAIT_MS = { whole: 100, short: 1000 },
   MOST_MEGABYTES = 1024,
   LOOK_MS = 20;
 
@@ -80,7 +81,8 @@ export async function attackWithLoad(
   isOver = true;
   const took = await watched,
     slow = percentile(took, 0.95);
-  check(`others wait less than ${LONGEST_WAIT_MS} ms (95 of 100)`, slow < LONGEST_WAIT_MS, slow);
+  const longestMs = LONGEST_WAIT_MS[isShort ? 'short' : 'whole'];
+  check(`others wait less than ${longestMs} ms (95 of 100)`, slow < longestMs, slow);
   const { most } = memoryOf(pid);
   check(`the server takes less than ${MOST_MEGABYTES} MB`, most < MOST_MEGABYTES, most);
   figure(

@@ -55,7 +55,7 @@ function change(random: RandomSource, place: Place, all: readonly Place[]): void
   // Half of all texts become another of the same file: ids that lead elsewhere.
   if (typeof value === 'string') {
     const others = all.filter(({ key }) => key === place.key).map(at);
-    return put(place, random() < 0.6 ? pick(random, others) : pick(random, TEXTS));
+    return put(place, random() < 0.6 ? structuredClone(pick(random, others)) : pick(random, TEXTS));
   }
   if (typeof value === 'boolean') return put(place, !value);
   if (value === null) return put(place, {});

@@ -1,6 +1,6 @@
 /** A private MariaDB on loopback: made, started and stopped by whoever needs it. Node's own modules only. */
 import { execFileSync, spawn } from 'node:child_process';
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash, randomBytes, randomInt } from 'node:crypto';
 import fs from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
@@ -15,16 +15,27 @@ const pause = (milliseconds) =>
     setTimeout(resolve, milliseconds);
   });
 
-/** A port that nothing listens on. */
-export function freePort() {
-  return new Promise((resolve, reject) => {
+/** Below the ports that systems hand out by themselves: a server that is down for a moment must find its own port free again. */
+const FIRST_PORT = 20_000,
+  LAST_PORT = 32_000;
+
+/** Whether nothing listens on a port, or uses it. */
+const isFree = (port) =>
+  new Promise((resolve) => {
     const probe = net.createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
-    });
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
+
+/**
+ * A port that nothing listens on, and that no connection is given by chance: who asks again and again for a server that is away on a port of
+ * that range is connected with itself in the end, and the server finds its port taken.
+ */
+export async function freePort() {
+  for (;;) {
+    const port = randomInt(FIRST_PORT, LAST_PORT);
+    if (await isFree(port)) return port;
+  }
 }
 
 /** The user MariaDB runs as: its own where it can reach the folder, else the current one. */

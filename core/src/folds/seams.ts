@@ -48,7 +48,10 @@ function gapBetween(m: Line3, n: Line3): number {
 function angleOf(m: Line3, n: Line3): number {
   const u = subtract3(m[1], m[0]),
     v = subtract3(n[1], n[0]);
-  const sine = length3(cross3(u, v)) / (length3(u) * length3(v));
+  const lengths = length3(u) * length3(v);
+  // An edge of no length has no direction.
+  if (lengths === 0) return 0;
+  const sine = length3(cross3(u, v)) / lengths;
   return degrees(Math.asin(Math.min(1, sine)));
 }
 

@@ -41,12 +41,10 @@ function solve(halfSpaces: readonly HalfSpace[], direction: readonly number[]): 
     const at = normal.reduce((best, n, axis) => (Math.abs(n) > Math.abs(normal[best]!) ? axis : best), 0);
     const pivot = normal[at]!;
     if (Math.abs(pivot) < ROUNDING) return undefined;
+    const rest = without(normal, at);
     const onPlane = (other: HalfSpace): HalfSpace => {
       const share = other.normal[at]! / pivot;
-      return scaled(
-        without(other.normal, at).map((n, axis) => n - share * without(normal, at)[axis]!),
-        other.most - share * most,
-      );
+      return scaled(reducedBy(other.normal, at, rest, share), other.most - share * most);
     };
     const axis = normal.map((_, one) => (one === at ? 1 : 0));
     const limits = [
@@ -54,12 +52,9 @@ function solve(halfSpaces: readonly HalfSpace[], direction: readonly number[]): 
       { normal: axis.map((n) => -n), most: FAR_MM },
     ];
     const share = direction[at]! / pivot;
-    const found = solve(
-      [...limits, ...halfSpaces.slice(0, index)].map(onPlane),
-      without(direction, at).map((c, one) => c - share * without(normal, at)[one]!),
-    );
+    const found = solve([...limits, ...halfSpaces.slice(0, index)].map(onPlane), reducedBy(direction, at, rest, share));
     if (!found) return undefined;
-    place = found.toSpliced(at, 0, (most - dotOf(without(normal, at), found)) / pivot);
+    place = found.toSpliced(at, 0, (most - dotOf(rest, found)) / pivot);
   }
   return place;
 }
@@ -77,10 +72,26 @@ function solveLine(halfSpaces: readonly HalfSpace[], direction: number): readonl
   return [direction < 0 ? low : high];
 }
 
-const dotOf = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, n, axis) => sum + n * b[axis]!, 0);
+// Plain loops from here on: solids at the limits of a part ask for millions of these.
+function dotOf(a: readonly number[], b: readonly number[]): number {
+  let sum = 0;
+  for (let axis = 0; axis < a.length; axis++) sum += a[axis]! * b[axis]!;
+  return sum;
+}
 const without = (numbers: readonly number[], at: number): readonly number[] => numbers.toSpliced(at, 1);
+
+/** Numbers without the one at a place, less a share of the rest of another row. */
+function reducedBy(numbers: readonly number[], at: number, rest: readonly number[], share: number): number[] {
+  const reduced: number[] = [];
+  for (let axis = 0; axis < rest.length; axis++)
+    reduced.push(numbers[axis < at ? axis : axis + 1]! - share * rest[axis]!);
+  return reduced;
+}
+
 /** The same half-space with a normal of length 1, so that rounding means the same in every dimension. */
-function scaled(normal: readonly number[], most: number): HalfSpace {
-  const length = Math.hypot(...normal);
-  return length < 1e-12 ? { normal, most } : { normal: normal.map((n) => n / length), most: most / length };
+function scaled(normal: number[], most: number): HalfSpace {
+  const length = Math.sqrt(dotOf(normal, normal));
+  if (length < 1e-12) return { normal, most };
+  for (let axis = 0; axis < normal.length; axis++) normal[axis]! /= length;
+  return { normal, most: most / length };
 }

@@ -9,6 +9,8 @@ import { normalPassword, passwordFault } from './password-fault.ts';
 /** Browsers that may be signed in to one account at once; those that came first are signed out. */
 const MOST_SESSIONS = 20,
   MOST_DEMO_SESSIONS = 200;
+/** Nobody else's, whether the server has a demo workshop or not. */
+const DEMO_NAME = 'Demo workshop';
 
 /** Who may open what: accounts and their passwords (argon2id, the library's defaults). */
 export class AccountService {
@@ -18,6 +20,7 @@ export class AccountService {
   /** @throws ServerProblem NAME_TAKEN for a name that is, or looks like, another's; BAD_REQUEST for a password that is easily guessed */
   async signUp(name: string, password: string): Promise<Account> {
     refuseGuessable(password, name, 'password');
+    if (foldedName(name) === foldedName(DEMO_NAME)) throw nameTaken(name);
     try {
       return await Account.create({
         id: randomUUID(),
@@ -28,8 +31,7 @@ export class AccountService {
         createdAt: new Date(),
       });
     } catch (error) {
-      if (error instanceof UniqueConstraintError)
-        throw new ServerProblem('NAME_TAKEN', `"${name}" is taken, or looks like a name that is.`);
+      if (error instanceof UniqueConstraintError) throw nameTaken(name);
       throw error;
     }
   }
@@ -77,15 +79,20 @@ export class AccountService {
     return Account.findOne({ where: { isDemo: true }, transaction });
   }
 
-  /** Makes the demo workshop's account. */
-  makeDemo(transaction: Transaction): Promise<Account> {
-    const name = 'Demo workshop';
+  /** Makes the demo workshop's account; under its name with a number where somebody took the name before it was kept. */
+  async makeDemo(transaction: Transaction): Promise<Account> {
+    let name = DEMO_NAME;
+    for (let count = 2; await Account.findOne({ where: { foldedName: foldedName(name) }, transaction }); count++)
+      name = `${DEMO_NAME} ${count}`;
     return Account.create(
       { id: randomUUID(), name, foldedName: foldedName(name), passwordHash: null, isDemo: true, createdAt: new Date() },
       { transaction },
     );
   }
 }
+
+const nameTaken = (name: string): ServerProblem =>
+  new ServerProblem('NAME_TAKEN', `"${name}" is taken, or looks like a name that is.`);
 
 function refuseGuessable(password: string, name: string, field: string): void {
   const message = passwordFault(password, name);

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import type { AirframePage } from '@grain-fold/contract';
-import { startTestServer, type Browser, type TestServer } from '../../test/test-server.ts';
+import { PASSWORD, startTestServer, type Browser, type TestServer } from '../../test/test-server.ts';
 import { Account, Airframe } from '../models/index.ts';
 
 const demo = path.resolve(import.meta.dirname, '../../../demo');
@@ -32,6 +32,16 @@ test('whatever was done there, it is put back as it was on a word; a builder’s
   await visitor.post('/demo/reset').expect(204);
   const names = ({ lines }: AirframePage) => lines.map(({ name }) => name).sort();
   expect(names(await list(visitor))).toEqual(names(before));
+});
+
+test('nobody takes the name of the demo workshop; where one was taken before it was kept, the demo gets a number', async () => {
+  for (const name of ['Demo workshop', 'dеmo  w0rkshop'])
+    await server.guest().post('/accounts', { name, password: PASSWORD }).expect(409);
+  await Account.update({ isDemo: false }, { where: { isDemo: true } });
+  expect((await list(await visit())).total).toBe(3);
+  expect((await Account.findOne({ where: { isDemo: true } }))!.name).toBe('Demo workshop 2');
+  await Account.destroy({ where: { isDemo: true } });
+  await Account.update({ isDemo: true }, { where: { name: 'Demo workshop' } });
 });
 
 test('an account that a broken start left empty is filled when it is next opened', async () => {

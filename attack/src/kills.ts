@@ -99,7 +99,10 @@ export async function attackWithKills(
   isOver = true;
   await saving;
   check('no save met a conflict with itself', editor.refused === 0, editor.refused);
-  figure('kills', `${kills} from seed ${seed}, ${editor.acknowledged} edits acknowledged, there again ${longestAwayMs} ms after a start at the latest`);
+  figure(
+    'kills',
+    `${kills} from seed ${seed}, ${editor.acknowledged} edits acknowledged, there again ${longestAwayMs} ms after a start at the latest`,
+  );
 }
 
 /** Everything is started again by then, on a machine that has other work too. */
@@ -107,7 +110,7 @@ const LONGEST_AWAY_MS = 60_000;
 
 /** The airframe, asked until the server has its database again. */
 async function opened(client: Client, id: string): Promise<Opened> {
-  for (const start = Date.now(); ; ) {
+  for (const start = Date.now(); ;) {
     try {
       return await client.json<Opened>('GET', `/api/airframes/${id}`);
     } catch (error) {

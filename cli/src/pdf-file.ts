@@ -1,13 +1,14 @@
-import { createWriteStream } from 'node:fs';
+import { createWriteStream, readFileSync } from 'node:fs';
 import { rename, rm } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { finished } from 'node:stream/promises';
 import PDFDocument from 'pdfkit';
 import type { PaperPage } from '@grain-fold/core/airframe';
-import { writePdf, type PdfDocument } from '@grain-fold/core/formats';
+import { plainFont, writePdf, type PdfDocument } from '@grain-fold/core/formats';
 import { CliError } from './cli-error.ts';
 
-const font = (file: string): string => createRequire(import.meta.url).resolve(`@fontsource/${file}.woff`);
+const font = (file: string): Uint8Array =>
+  plainFont(readFileSync(createRequire(import.meta.url).resolve(`@fontsource/${file}.woff`)));
 
 /** Writes a PDF beside its name first and moves it there when it is whole, so that a cut-off run leaves no half file. */
 export async function writePdfFile(file: string, pages: Iterable<PaperPage>, title: string): Promise<void> {

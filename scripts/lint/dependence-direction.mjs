@@ -46,11 +46,25 @@ export const CORE_FOLDER_ORDER = [
   'flying',
   'airframe',
   'formats',
+  'intake',
   'standins',
 ];
 
 /** What core may use from outside: libraries of its field, no framework, no Node, no DOM. */
-const CORE_LIBRARIES = ['bezier-js', 'clipper2-ts', 'earcut', 'flatbush', 'fraction.js', 'papaparse'];
+const CORE_LIBRARIES = [
+  '@tarikjabiri/dxf',
+  'bezier-js',
+  'clipper2-ts',
+  'css-tree',
+  'd3-color',
+  'earcut',
+  'fflate',
+  'flatbush',
+  'fraction.js',
+  'papaparse',
+  'saxes',
+  'svgpath',
+];
 
 /**
  * Where a file stands: its workspace and, within core, its folder.

@@ -1,4 +1,4 @@
-import { arcGeometry, type Curve, type Path, type Point } from '../geometry/index.ts';
+import { arcCubics, type Path, type Point } from '../geometry/index.ts';
 import type { Ink } from '../ink/index.ts';
 
 /** What the painter needs of a PDF document; pdfkit's document has all of it. Coordinates in points, y down. */
@@ -120,33 +120,8 @@ function trace(canvas: PdfCanvas, path: Path, at: (p: Point) => [number, number]
   for (const curve of path) {
     if (curve.kind === 'cubic') canvas.bezierCurveTo(...at(curve.control1), ...at(curve.control2), ...at(curve.to));
     else if (curve.kind === 'arc' && Math.abs(curve.bulge) > 1e-9)
-      for (const [c1, c2, to] of arcCubics(curve)) canvas.bezierCurveTo(...at(c1), ...at(c2), ...at(to));
+      for (const { control1, control2, to } of arcCubics(curve))
+        canvas.bezierCurveTo(...at(control1), ...at(control2), ...at(to));
     else canvas.lineTo(...at(curve.to));
   }
-}
-
-/**
- * An arc as cubics of at most an eighth of a turn each, which leave the true arc by less than 5e-6 of its radius.
- * @source handle length 4/3·tan(sweep/4)
- */
-function arcCubics(arc: Extract<Curve, { kind: 'arc' }>): readonly (readonly [Point, Point, Point])[] {
-  const { centre, radius, start, sweep } = arcGeometry(arc);
-  const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 4)));
-  const step = sweep / count,
-    handle = (4 / 3) * Math.tan(step / 4) * radius;
-  return Array.from({ length: count }, (_, index) => {
-    const a = start + step * index,
-      b = a + step;
-    const on = (angle: number): Point => ({
-      x: centre.x + radius * Math.cos(angle),
-      y: centre.y + radius * Math.sin(angle),
-    });
-    const p = on(a),
-      q = index === count - 1 ? arc.to : on(b);
-    return [
-      { x: p.x - handle * Math.sin(a), y: p.y + handle * Math.cos(a) },
-      { x: q.x + handle * Math.sin(b), y: q.y - handle * Math.cos(b) },
-      q,
-    ] as const;
-  });
 }

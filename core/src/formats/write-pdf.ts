@@ -3,15 +3,15 @@ import { paintPdfPage, PDF_FONTS, type PdfCanvas } from './paint-pdf.ts';
 
 /** What a PDF document of pdfkit offers beyond its canvas. */
 export interface PdfDocument extends PdfCanvas {
-  registerFont(name: string, file: string): unknown;
+  registerFont(name: string, font: string | Uint8Array): unknown;
   ref(data: Record<string, unknown>): unknown;
   end(): void;
   /** The document's catalogue, where viewer preferences are kept. */
   readonly _root: { readonly data: Record<string, unknown> };
 }
 
-/** Font files of the document, by the names the painter uses. */
-export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string>>;
+/** Fonts of the document, by the names the painter uses: files, or what they hold. */
+export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string | Uint8Array>>;
 
 /**
  * Paints pages into an empty PDF document and ends it. Viewers are told to print without scaling, on paper of the pages' size.

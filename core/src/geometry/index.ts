@@ -22,9 +22,11 @@ export {
   flattenSteps,
   nearestOnCurve,
   parameterAtLength,
+  reverseCurve,
   splitCurve,
 } from './curve.ts';
 export { curveBounds, curveIndex } from './curve-bounds.ts';
+export { affineCurve, arcCubics, circlePath, ellipseRun, scaleOf } from './ellipse.ts';
 export { fitCurves } from './fit-path.ts';
 export { roomiestPlace } from './inner-place.ts';
 export { curveMeetings } from './meetings.ts';
@@ -96,6 +98,7 @@ export {
   unit3,
 } from './space.ts';
 export {
+  IDENTITY,
   type Transform,
   applyTransform,
   compose,

@@ -1,8 +1,9 @@
+import fs from 'node:fs';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { cutListDocument, cutListOf, pagesDocument, standingPicture, type Airframe } from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
-import { writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
+import { plainFont, writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
 import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
 
 /** A document to make of an airframe. */
@@ -19,7 +20,8 @@ export interface DocumentJob {
 const MANY_PAGES = 500;
 
 const require = createRequire(import.meta.url);
-const fontFile = (family: string, file: string): string => require.resolve(`${family}/files/${file}.woff`);
+const fontFile = (family: string, file: string): Uint8Array =>
+  plainFont(fs.readFileSync(require.resolve(`${family}/files/${file}.woff`)));
 
 /** What came of a job: the document, or an error of core by its code, which would be lost on its way between threads. */
 export type DocumentResult =

@@ -1,0 +1,79 @@
+import { translation, transformPath, curveBounds, joinBounds, type Path } from '../geometry/index.ts';
+import { canFold, operationDraft, traitsOf, workOfTurn, type Operation } from '../operations/index.ts';
+import { brokenInvariant, emptyPart, IdSource, type Contour, type DrawnLine, type Part } from '../part/index.ts';
+import { pathFromDraft, type PathDraft } from '../paths/index.ts';
+import { defined } from '../units/index.ts';
+import type { TakenPart, TakenWork } from './take-in.ts';
+
+/** Parts that came in, and those that could not, each with why. */
+export interface MadeParts {
+  readonly parts: readonly Part[];
+  readonly refused: readonly { readonly name: string; readonly message: string }[];
+}
+
+/**
+ * Parts of an airframe from what was taken in, each about its own corner.
+ * @param material of the boards that they are cut from; plates of their slots are of it too
+ * @param idOf gives each its id
+ */
+export function intoParts(taken: readonly TakenPart[], material: string, idOf: () => string): MadeParts {
+  const parts: Part[] = [],
+    refused: { name: string; message: string }[] = [];
+  taken.forEach((one, index) => {
+    const name = one.name || `Part ${index + 1}`;
+    const part = partFrom({ ...one, name }, material, idOf());
+    const broken = brokenInvariant(part);
+    if (broken) refused.push({ name, message: broken.message });
+    else parts.push(part);
+  });
+  return { parts, refused };
+}
+
+function partFrom(taken: TakenPart, material: string, id: string): Part {
+  const empty = emptyPart(id, taken.name, material);
+  const ids = new IdSource(empty);
+  const { minX, minY } = joinBounds(taken.outline.map(curveBounds));
+  const toCorner = translation(-minX, -minY);
+  const drafted = (path: Path, isClosed: boolean): PathDraft => draftOf(transformPath(toCorner, path), isClosed);
+  const contours: Contour[] = [
+    { ...pathFromDraft(drafted(taken.outline, true), ids, 'c'), role: 'outer', sizing: 'scaled' },
+    ...taken.holes.map(({ path, isSlot }): Contour => ({
+      ...pathFromDraft(drafted(path, true), ids, 'c'),
+      role: 'hole',
+      sizing: isSlot ? 'slot' : 'scaled',
+      ...(isSlot ? { plate: { material, slantDegrees: 0, fitMm: 0 } } : {}),
+    })),
+  ];
+  const lines: DrawnLine[] = [],
+    operations: Operation[] = [];
+  for (const work of taken.works) {
+    const line: DrawnLine = { ...pathFromDraft(drafted(work.path, work.isClosed), ids, 'l'), sizing: 'scaled' };
+    lines.push(line);
+    operations.push(operationOn(work, line.id, ids.next('o')));
+  }
+  return { ...empty, quantity: taken.quantity, contours, lines, operations, lastId: ids.lastId };
+}
+
+function operationOn({ kind, foldDegrees }: TakenWork, pathId: string, id: string): Operation {
+  const draft = operationDraft(kind);
+  // A slit folds away from its face: on the face still.
+  const sign = traitsOf(kind).fold?.sign ?? 1;
+  const turn = foldDegrees !== undefined && canFold(kind) ? workOfTurn(kind, sign * foldDegrees) : undefined;
+  return { ...draft, ...defined(turn ?? {}), id, on: { pathId } } as Operation;
+}
+
+/** A path as a draft. A loop's last end is its first. */
+function draftOf(path: Path, isClosed: boolean): PathDraft {
+  const starts = path.map(({ from }) => from);
+  return {
+    points: isClosed ? starts : [...starts, path.at(-1)!.to],
+    closed: isClosed,
+    segments: path.map((curve) =>
+      curve.kind === 'line'
+        ? { kind: 'line' }
+        : curve.kind === 'arc'
+          ? { kind: 'arc', bulge: curve.bulge }
+          : { kind: 'cubic', control1: curve.control1, control2: curve.control2 },
+    ),
+  };
+}

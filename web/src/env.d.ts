@@ -4,3 +4,6 @@ declare module '*.vue' {
   const component: DefineComponent<object, object, unknown>;
   export default component;
 }
+
+/** The reader itself; only that it is there is known. */
+declare module 'pdfjs-dist/build/pdf.worker.mjs';

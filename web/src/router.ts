@@ -20,6 +20,7 @@ export const router = createRouter({
         { path: '', redirect: (to) => ({ name: 'parts', params: to.params }) },
         { path: 'stock', name: 'stock', component: () => import('./stations/stock/StockStation.vue') },
         { path: 'parts/:partId?', name: 'parts', component: () => import('./stations/parts/PartsStation.vue') },
+        { path: 'bring-in', name: 'bring-in', component: () => import('./stations/bring-in/BringInStation.vue') },
         { path: 'scale', name: 'scale', component: () => import('./stations/scale/ScaleStation.vue') },
         { path: 'pages', name: 'pages', component: () => import('./stations/pages/PagesStation.vue') },
         { path: 'boards', name: 'boards', component: () => import('./stations/boards/BoardsStation.vue') },

@@ -7,13 +7,37 @@ const NEAR = 0.15;
 const isBoardWide = (widthMm: number, drawnForMm: number | undefined): boolean =>
   drawnForMm !== undefined && Math.abs(widthMm - drawnForMm) <= NEAR * drawnForMm;
 
+/** Boards that models are built of are this thick, in mm. */
+const THINNEST_MM = 1.5,
+  THICKEST_MM = 12;
+/** Slots this close in width are of one board, in mm. */
+const ALIKE_MM = 0.15;
+
+/** Width and length of a rectangle, or undefined for another figure. */
+function rectangleSize(path: Path): { readonly width: number; readonly length: number } | undefined {
+  if (path.length !== 4 || !path.every(({ kind }) => kind === 'line')) return undefined;
+  const sides = path.map(({ from, to }) => ({ length: distance(from, to), along: unitVector(from, to) }));
+  if (!sides.every((side, index) => Math.abs(dot(side.along, sides[(index + 1) % 4]!.along)) < 0.02)) return undefined;
+  const [a, b] = [sides[0]!.length, sides[1]!.length];
+  return { width: Math.min(a, b), length: Math.max(a, b) };
+}
+
+/** The thickness of board that a plan was probably drawn for: the width that most of its narrow rectangular holes have. */
+export function likelyBoard(holes: readonly Path[]): number | undefined {
+  const widths = holes
+    .flatMap((path) => rectangleSize(path) ?? [])
+    .filter(({ width, length }) => width >= THINNEST_MM && width <= THICKEST_MM && length > 2 * width)
+    .map(({ width }) => width);
+  const alike = widths.map((width) => widths.filter((other) => Math.abs(other - width) <= ALIKE_MM));
+  const most = alike.reduce<readonly number[]>((best, list) => (list.length > best.length ? list : best), []);
+  if (most.length === 0) return undefined;
+  return Math.round((100 * most.reduce((sum, width) => sum + width, 0)) / most.length) / 100;
+}
+
 /** Whether a hole is a slot for a plate: a rectangle as wide as the board that the plan was drawn for, and longer than wide. */
 export function isSlot(path: Path, drawnForMm: number | undefined): boolean {
-  if (path.length !== 4 || !path.every(({ kind }) => kind === 'line')) return false;
-  const sides = path.map(({ from, to }) => ({ length: distance(from, to), along: unitVector(from, to) }));
-  const isSquare = sides.every((side, index) => Math.abs(dot(side.along, sides[(index + 1) % 4]!.along)) < 0.02);
-  const [a, b] = [sides[0]!.length, sides[1]!.length];
-  return isSquare && isBoardWide(Math.min(a, b), drawnForMm) && Math.max(a, b) > 1.5 * Math.min(a, b);
+  const size = rectangleSize(path);
+  return size !== undefined && isBoardWide(size.width, drawnForMm) && size.length > 1.5 * size.width;
 }
 
 /** A straight line between two points. */

@@ -1,7 +1,8 @@
+export { likelyBoard } from './board-wide.ts';
 export { type Chain, chainCurves } from './chain.ts';
 export type { Gap } from './gaps.ts';
 export { type MadeParts, intoParts } from './into-parts.ts';
-export { type JoinedPages, type PageLayout, drawingBounds, joinPages } from './join-pages.ts';
+export { type JoinedPages, type PageLayout, caughtMove, drawingBounds, joinPages } from './join-pages.ts';
 export {
   type ClassWork,
   type ClassWorks,
@@ -12,6 +13,7 @@ export {
   lineClasses,
 } from './line-class.ts';
 export { drawnOnce } from './merge-twice.ts';
+export { type ShownIntake, type ShownLines, shownDrawing, shownIntake } from './preview.ts';
 export { proposeWorks } from './propose.ts';
 export {
   type Intake,

@@ -2,6 +2,7 @@ import {
   boundsOf,
   curveBounds,
   joinBounds,
+  pointIndex,
   transformPath,
   translation,
   type Bounds,
@@ -189,6 +190,45 @@ function middleOf(shifts: readonly Point[]): Point {
   const median = (values: readonly number[]): number =>
     [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
   return { x: median(shifts.map(({ x }) => x)), y: median(shifts.map(({ y }) => y)) };
+}
+
+/** A page that is moved by hand catches where its lines meet others within this, in mm. */
+const CATCH_MM = 6;
+
+/** Where a page that was moved by hand catches: its move, changed so that most of its line ends meet those of other pages. */
+export function caughtMove(
+  pages: readonly ReadPage[],
+  { corners, window }: JoinedPages,
+  page: number,
+  moved: Point,
+  movedBefore: Point,
+): Point {
+  const { isFurniture } = furnitureOf(pages);
+  const placed = pages.map(({ lines }, index) => {
+    const by = index === page ? { x: moved.x - movedBefore.x, y: moved.y - movedBefore.y } : { x: 0, y: 0 };
+    const { x, y } = { x: corners[index]!.x + by.x, y: corners[index]!.y + by.y };
+    return lines
+      .filter((line) => !isFurniture(line))
+      .flatMap((line) => clippedToBox(line.path, window))
+      .flatMap((path) => (path.length === 0 ? [] : [path[0]!.from, path.at(-1)!.to]))
+      .map((p) => ({ x: p.x + x, y: p.y + y }));
+  });
+  const others = placed.flatMap((points, index) => (index === page ? [] : points)),
+    near = pointIndex(others);
+  const bins = new Map<string, Point[]>();
+  for (const p of placed[page] ?? [])
+    for (const other of near(p, CATCH_MM)) {
+      const by = { x: others[other]!.x - p.x, y: others[other]!.y - p.y };
+      const key = `${Math.round(by.x / MEET_MM)}/${Math.round(by.y / MEET_MM)}`;
+      bins.set(key, [...(bins.get(key) ?? []), by]);
+    }
+  const most = [...bins.values()].reduce<readonly Point[]>(
+    (best, list) => (list.length > best.length ? list : best),
+    [],
+  );
+  if (most.length < 2) return moved;
+  const by = middleOf(most);
+  return { x: moved.x + by.x, y: moved.y + by.y };
 }
 
 /** Box around a drawing's lines. */

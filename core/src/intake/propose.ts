@@ -13,6 +13,7 @@ import {
 } from '../geometry/index.ts';
 import type { ReadDrawing, ReadLine } from '../formats/index.ts';
 import { chainCurves } from './chain.ts';
+import { drawnOnce } from './merge-twice.ts';
 import { withArcs } from './recover-arcs.ts';
 import { classKey, lineClasses, type ClassWork, type ClassWorks } from './line-class.ts';
 
@@ -29,7 +30,8 @@ export function proposeWorks(drawing: ReadDrawing): ClassWorks {
   const classes = lineClasses(drawing);
   const byClass = new Map<string, ReadLine[]>(classes.map(({ key }) => [key, []]));
   for (const line of drawing.lines) byClass.get(classKey(line, unit.mmPerUnit))!.push(line);
-  const curvesOf = (key: string): readonly Curve[] => byClass.get(key)!.flatMap(({ path }) => transformPath(toMm, path));
+  const curvesOf = (key: string): readonly Curve[] =>
+    byClass.get(key)!.flatMap(({ path }) => transformPath(toMm, path));
   const shapes = classes.map(({ key, isDashed }) => {
     const curves = curvesOf(key);
     return { key, isDashed, curves, closedShare: isDashed ? 0 : meetingShare(curves) };
@@ -38,7 +40,9 @@ export function proposeWorks(drawing: ReadDrawing): ClassWorks {
   const bounds = onEdges(cuts.flatMap(({ curves }) => curves));
   const works = shapes.map(({ key, isDashed, curves, closedShare }): readonly [string, ClassWork] => {
     if (!isDashed && closedShare > 0.5) return [key, { work: 'cut' }];
-    const lines = isDashed ? [] : chainCurves(curves, MEET_MM).map((chain) => withArcs(chain, MEET_MM));
+    const lines = isDashed
+      ? []
+      : chainCurves(drawnOnce(curves, MEET_MM).curves, MEET_MM).map((chain) => withArcs(chain, MEET_MM));
     const folds = lines.filter(
       ({ path }) => path.length === 1 && path[0]!.kind === 'line' && bounds(path[0]!.from) && bounds(path[0]!.to),
     );

@@ -155,7 +155,7 @@ defineExpose({ fit, isInView, toScreen, svg, view });
       </g>
       <slot name="screen" :view="view" :to-screen="toScreen" />
     </svg>
-    <slot />
+    <slot :view="view" />
   </div>
 </template>
 

@@ -2,7 +2,7 @@
 import { ElMessage, ElMessageBox, type UploadFile } from 'element-plus';
 import 'element-plus/theme-chalk/el-message-box.css';
 import dayjs from 'dayjs';
-import { Download, Plus, Upload } from '@element-plus/icons-vue';
+import { DocumentAdd, Download, Plus, Upload } from '@element-plus/icons-vue';
 import { useDropZone } from '@vueuse/core';
 import { onMounted, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
@@ -28,6 +28,12 @@ const isAccountOpen = ref(false);
 const isLoaded = ref(false);
 const showsAway = ref(false);
 const isMaking = ref(false);
+/** Whether a drawing is brought in as soon as the airframe is there. */
+const isForDrawing = ref(false);
+function make(withDrawing: boolean): void {
+  isForDrawing.value = withDrawing;
+  isMaking.value = true;
+}
 const takeFile = ({ raw }: UploadFile): void => {
   if (raw) void importFile(raw);
 };
@@ -88,7 +94,8 @@ const open = (id: string): Promise<unknown> => router.push({ name: 'parts', para
 const create = (name: string, unit: 'mm' | 'in'): Promise<void> =>
   attempt(async () => {
     const opened = await airframesApi.create(name, unit);
-    await open(opened.airframe.id);
+    if (isForDrawing.value) await router.push({ name: 'bring-in', params: { id: opened.airframe.id } });
+    else await open(opened.airframe.id);
   });
 const duplicate = (line: AirframeLine): Promise<void> =>
   attempt(async () => {
@@ -159,7 +166,8 @@ async function signOut(): Promise<void> {
             ><el-icon><Upload /></el-icon><span>Import a file</span></span
           >
         </el-upload>
-        <el-button type="primary" :icon="Plus" @click="isMaking = true">New airframe</el-button>
+        <el-button :icon="DocumentAdd" @click="make(true)">Bring in a plan</el-button>
+        <el-button type="primary" :icon="Plus" @click="make(false)">New airframe</el-button>
       </div>
       <el-alert v-if="fault || loadFault" class="fault" type="error" :title="fault || loadFault" :closable="false" />
       <ul v-if="lines.length > 0" class="cards">
@@ -217,13 +225,13 @@ async function signOut(): Promise<void> {
               : 'An airframe holds the drawn parts, your boards, and everything made from them. Make one, or drop a project file here.'
           }}
         </p>
-        <el-button v-if="!showsAway" type="primary" @click="isMaking = true">New airframe</el-button>
+        <el-button v-if="!showsAway" type="primary" @click="make(false)">New airframe</el-button>
       </div>
       <el-button v-if="lines.length > 0 && lines.length < total" class="more" @click="attempt(more)">
         Show more ({{ lines.length }} of {{ total }})
       </el-button>
     </main>
-    <NewAirframeDialog v-model="isMaking" @create="create" />
+    <NewAirframeDialog v-model="isMaking" :is-for-drawing="isForDrawing" @create="create" />
     <AccountDialog v-model="isAccountOpen" />
   </div>
 </template>

@@ -5,6 +5,7 @@ import { contractRule } from '../../kit/contract-rule.ts';
 
 /** Asks what a new airframe is called and in what it is measured. */
 const isOpen = defineModel<boolean>({ required: true });
+defineProps<{ /** A drawing is brought in next. */ isForDrawing?: boolean }>();
 const emit = defineEmits<{ create: [name: string, unit: 'mm' | 'in'] }>();
 const wanted = reactive<{ name: string; unit: 'mm' | 'in' }>({ name: '', unit: 'mm' });
 const rules = { name: contractRule('CreateAirframe', 'name', 'A name') };
@@ -25,7 +26,12 @@ async function create(): Promise<void> {
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" title="New airframe" width="420" @open-auto-focus="takeFocus">
+  <el-dialog
+    v-model="isOpen"
+    :title="isForDrawing ? 'Bring a plan in as a new airframe' : 'New airframe'"
+    width="420"
+    @open-auto-focus="takeFocus"
+  >
     <el-form
       id="new-airframe"
       ref="form"

@@ -2,6 +2,7 @@
 import type { FormInstance } from 'element-plus';
 import { computed, reactive, ref, useTemplateRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
 import { contractRule } from '../../kit/contract-rule.ts';
 import GrainFoldMark from '../../pictures/GrainFoldMark.vue';
@@ -15,13 +16,14 @@ const isNew = ref(false);
 const isBusy = ref(false);
 const fault = ref('');
 
-async function enter(how: () => Promise<void>): Promise<void> {
+async function enter(how: () => Promise<void>, then?: () => Promise<string>): Promise<void> {
   isBusy.value = true;
   fault.value = '';
   try {
     await how();
-    const next =
-      typeof route.query.next === 'string' && route.query.next.startsWith('/airframes')
+    const next = then
+      ? await then()
+      : typeof route.query.next === 'string' && route.query.next.startsWith('/airframes')
         ? route.query.next
         : '/airframes';
     await router.push(next);
@@ -33,6 +35,11 @@ async function enter(how: () => Promise<void>): Promise<void> {
   } finally {
     isBusy.value = false;
   }
+}
+/** An airframe of its own for a made-up plan. @returns where it is brought in */
+async function tryPlan(): Promise<string> {
+  const { airframe } = await airframesApi.create('Dunlin 640', 'mm');
+  return `/airframes/${airframe.id}/bring-in?example=dunlin-tiled.pdf`;
 }
 const form = useTemplateRef<FormInstance>('form');
 const rules = computed(() => {
@@ -104,6 +111,9 @@ async function submit(): Promise<void> {
         <el-button type="primary" :disabled="isBusy" @click="enter(session.openDemo)">
           Open the demo workshop
         </el-button>
+        <el-button text :disabled="isBusy" @click="enter(session.openDemo, tryPlan)"
+          >Try it with a plan of twelve pages</el-button
+        >
       </div>
       <el-form
         ref="form"

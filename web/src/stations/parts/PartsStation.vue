@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { contextOf } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/checks';
 import type { FeatureKind } from '@grain-fold/core/features';
@@ -41,6 +41,7 @@ import { useKeptDrawing } from './drafting/use-kept-drawing.ts';
 const work = useAirframe();
 const figures = useFigures();
 const route = useRoute();
+const router = useRouter();
 const pointer = shallowRef<Point>();
 const snapped = shallowRef<Snap>();
 const hovered = shallowRef<Picked>();
@@ -278,6 +279,9 @@ useKeys('drawing', {
             <el-button type="primary" style="background: var(--foam); color: var(--ink)" @click="addPart">
               New part
             </el-button>
+            <p class="or">
+              or <RouterLink :to="{ name: 'bring-in' }">bring in a drawing</RouterLink>: a PDF, an SVG, a DXF
+            </p>
           </div>
         </div>
         <PartRack
@@ -288,6 +292,7 @@ useKeys('drawing', {
           @pick="picked = $event"
           @choose="choose"
           @add="addPart"
+          @bring-in="router.push({ name: 'bring-in' })"
           @move="movePart"
         />
       </div>

@@ -15,6 +15,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   choose: [id: string];
   add: [];
+  bringIn: [];
   pick: [ids: readonly string[]];
   /** A part is put before another one, into its group; before none: to the end of a group, its own when none is given. */
   move: [id: string, beforeId: string | undefined, group?: string];
@@ -133,7 +134,10 @@ async function step(by: number): Promise<void> {
         </div>
       </div>
     </div>
-    <el-button link class="bare add" @click="emit('add')"><kbd>N</kbd> new part</el-button>
+    <div class="new">
+      <el-button link class="bare add" @click="emit('add')"><kbd>N</kbd> new part</el-button>
+      <el-button link class="bare add" @click="emit('bringIn')">bring in a drawing</el-button>
+    </div>
   </div>
 </template>
 
@@ -180,8 +184,11 @@ async function step(by: number): Promise<void> {
   font-size: 12px;
   color: #b9cbcc;
 }
-.add {
+.new {
   flex: none;
+  display: grid;
+}
+.add {
   border: 0;
   border-left: 1px solid var(--mat-grid);
   background: transparent;

@@ -11,6 +11,15 @@ export interface CliOptions {
   readonly seed?: string;
   readonly steps?: string;
   readonly format?: string;
+  readonly to?: string;
+  readonly parts?: string;
+  readonly board?: string;
+  readonly lines?: string;
+  readonly 'no-words'?: boolean;
+  readonly map?: string;
+  readonly unit?: string;
+  readonly 'board-mm'?: string;
+  readonly 'close-gaps-mm'?: string;
   readonly help?: boolean;
 }
 
@@ -23,6 +32,15 @@ const OPTIONS = {
   seed: { type: 'string' },
   steps: { type: 'string' },
   format: { type: 'string' },
+  to: { type: 'string' },
+  parts: { type: 'string' },
+  board: { type: 'string' },
+  lines: { type: 'string' },
+  'no-words': { type: 'boolean' },
+  map: { type: 'string' },
+  unit: { type: 'string' },
+  'board-mm': { type: 'string' },
+  'close-gaps-mm': { type: 'string' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
@@ -46,7 +64,7 @@ export function readArguments(words: readonly string[]): {
 /** An option as a number within bounds, or what to take when it is not given. */
 export function numberOption(
   options: CliOptions,
-  name: 'scale' | 'seconds' | 'seed' | 'steps',
+  name: 'scale' | 'seconds' | 'seed' | 'steps' | 'board-mm' | 'close-gaps-mm',
   fallback: number,
   least: number,
   most: number,

@@ -1,6 +1,8 @@
 import { readArguments, type CliOptions } from './arguments.ts';
+import { bringIn } from './bring-in.ts';
 import { check } from './check.ts';
 import { CliError, EXIT_CODES } from './cli-error.ts';
+import { convert } from './convert.ts';
 import { cutlist } from './cutlist.ts';
 import { fold } from './fold.ts';
 import { nest } from './nest.ts';
@@ -13,6 +15,8 @@ const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => P
   pages,
   nest,
   cutlist,
+  convert,
+  'bring-in': bringIn,
 };
 
 const HELP = `grain-fold COMMAND FILE [options]
@@ -31,6 +35,19 @@ const HELP = `grain-fold COMMAND FILE [options]
              --seed N         (1)
   cutlist  FILE               the cut list
              --format json|csv|pdf    --out FILE
+  convert  FILE               parts or a board as a drawing in true size, or parts as a project file
+             --to svg|dxf|pdf|json    --out FILE
+             --parts A,B      names or ids; all of them without
+             --board N        a board of the kept nest instead
+             --lines centre|edges|both   how grooves and trenches go out
+             --no-words       without the names of parts
+  bring-in FILE               a drawing (SVG, DXF, PDF, section, points) as an airframe of parts
+             --unit mm|cm|in  what its numbers are, where the file does not say
+             --scale K        factor
+             --map FILE.json  what its lines are: [{"layer": "Outlines", "work": "cut"}, ...]; also by "colour" and "dashed"
+             --board-mm T     thickness that it was drawn for: slots and trenches as wide follow the board
+             --close-gaps-mm G
+             --out FILE
 
 FILE is a project file (*.grainfold.json). Results are JSON on standard output, errors one JSON line on standard error.
 Exit codes: 0 done, 1 faults or open seams found, 2 wrong call, 3 file cannot be read or written, 4 parts found no place, 5 failed.

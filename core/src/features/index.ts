@@ -20,5 +20,6 @@ export {
   scaledFeature,
 } from './feature-kinds.ts';
 export { FEATURE_KINDS, type Feature, type FeatureEdge, type FeatureKind, isOnEdge } from './feature.ts';
+export { strokeText } from './stroke-letters.ts';
 export { regularStations } from './stations.ts';
 export { tabReach, tabRowOf } from './tabs.ts';

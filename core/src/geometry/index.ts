@@ -26,6 +26,7 @@ export {
   splitCurve,
 } from './curve.ts';
 export { curveBounds, curveIndex } from './curve-bounds.ts';
+export { cubicArcs } from './cubic-arcs.ts';
 export { affineCurve, arcCubics, circlePath, ellipseRun, scaleOf } from './ellipse.ts';
 export { fitCurves } from './fit-path.ts';
 export { roomiestPlace } from './inner-place.ts';

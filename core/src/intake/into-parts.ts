@@ -1,8 +1,7 @@
 import { translation, transformPath, curveBounds, joinBounds, type Path } from '../geometry/index.ts';
-import { canFold, operationDraft, traitsOf, workOfTurn, type Operation } from '../operations/index.ts';
+import { fieldFault, operationDraft, traitsOf, type Operation, type OperationKind } from '../operations/index.ts';
 import { brokenInvariant, emptyPart, IdSource, type Contour, type DrawnLine, type Part } from '../part/index.ts';
 import { pathFromDraft, type PathDraft } from '../paths/index.ts';
-import { defined } from '../units/index.ts';
 import type { TakenPart, TakenWork } from './take-in.ts';
 
 /** Parts that came in, and those that could not, each with why. */
@@ -54,12 +53,17 @@ function partFrom(taken: TakenPart, material: string, id: string): Part {
   return { ...empty, quantity: taken.quantity, contours, lines, operations, lastId: ids.lastId };
 }
 
-function operationOn({ kind, foldDegrees }: TakenWork, pathId: string, id: string): Operation {
-  const draft = operationDraft(kind);
-  // A slit folds away from its face: on the face still.
-  const sign = traitsOf(kind).fold?.sign ?? 1;
-  const turn = foldDegrees !== undefined && canFold(kind) ? workOfTurn(kind, sign * foldDegrees) : undefined;
-  return { ...draft, ...defined(turn ?? {}), id, on: { pathId } } as Operation;
+function operationOn({ kind, foldDegrees, face = 'face' }: TakenWork, pathId: string, id: string): Operation {
+  const angled = foldDegrees === undefined ? {} : angleOf(kind, foldDegrees);
+  return { ...operationDraft(kind), ...angled, face, id, on: { pathId } } as Operation;
+}
+
+/** A kind's own field for an angle; nothing for an angle that it cannot have. */
+function angleOf(kind: OperationKind, degrees: number): Readonly<Record<string, unknown>> {
+  const { fields, fold } = traitsOf(kind);
+  const field = fields.find((one) => one.kind === 'angle' && one.isOnLine === true);
+  if (!field) return fold?.numbers(Math.abs(degrees)) ?? {};
+  return fieldFault(kind, field, degrees) === undefined ? { [field.key]: degrees } : {};
 }
 
 /** A path as a draft. A loop's last end is its first. */

@@ -1,6 +1,6 @@
 import { pathLength } from '../geometry/index.ts';
 import type { ReadDrawing, ReadLine } from '../formats/index.ts';
-import { OPERATION_KINDS, type OperationKind } from '../operations/index.ts';
+import { OPERATION_KINDS, type BoardFace, type OperationKind } from '../operations/index.ts';
 
 /** Lines of a drawing that are drawn alike: on one layer, in one colour and width, dashed or not. */
 export interface LineClass {
@@ -23,6 +23,8 @@ export type LineWork = 'cut' | OperationKind | 'leave';
 export interface ClassWork {
   readonly work: LineWork;
   readonly foldDegrees?: number;
+  /** The face where it is not said. */
+  readonly face?: BoardFace;
 }
 
 /** Works of classes by their key. */

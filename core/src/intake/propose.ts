@@ -11,7 +11,7 @@ import {
   type Curve,
   type Point,
 } from '../geometry/index.ts';
-import type { ReadDrawing, ReadLine } from '../formats/index.ts';
+import { workOfLayer, type ReadDrawing, type ReadLine } from '../formats/index.ts';
 import { chainCurves } from './chain.ts';
 import { drawnOnce } from './merge-twice.ts';
 import { withArcs } from './recover-arcs.ts';
@@ -21,7 +21,7 @@ import { classKey, lineClasses, type ClassWork, type ClassWorks } from './line-c
 const ON_MM = 0.6;
 
 /**
- * What the lines of each class probably are, by how they lie, never by their colour: dashes are marks; what closes loops is cut; straight lines
+ * What the lines of each class probably are: what a layer calls itself, in the words of this program; else by how they lie, never by their colour: dashes are marks; what closes loops is cut; straight lines
  * that run from edge to edge of what is cut are folds; the rest is marked.
  */
 export function proposeWorks(drawing: ReadDrawing): ClassWorks {
@@ -38,7 +38,10 @@ export function proposeWorks(drawing: ReadDrawing): ClassWorks {
   });
   const cuts = shapes.filter(({ isDashed, closedShare }) => !isDashed && closedShare > 0.5);
   const bounds = onEdges(cuts.flatMap(({ curves }) => curves));
+  const named = new Map(classes.map(({ key, layer }) => [key, workOfLayer(layer)]));
   const works = shapes.map(({ key, isDashed, curves, closedShare }): readonly [string, ClassWork] => {
+    const own = named.get(key);
+    if (own) return [key, own];
     if (!isDashed && closedShare > 0.5) return [key, { work: 'cut' }];
     const lines = isDashed
       ? []
@@ -51,7 +54,7 @@ export function proposeWorks(drawing: ReadDrawing): ClassWorks {
     return [key, { work: 'mark' }];
   });
   // Where nothing closes, the most is tried as what is cut: gaps may be all that is wrong.
-  if (cuts.length === 0) {
+  if (!works.some(([, { work }]) => work === 'cut')) {
     const first = shapes.findIndex(({ isDashed }) => !isDashed);
     if (first >= 0) works[first] = [shapes[first]!.key, { work: 'cut' }];
   }

@@ -10,7 +10,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import type { LeftOut, ReadDrawing, ReadText } from '../formats/index.ts';
-import type { OperationKind } from '../operations/index.ts';
+import type { BoardFace, OperationKind } from '../operations/index.ts';
 import { trenchPairs, isSlot } from './board-wide.ts';
 import { chainCurves, type Chain } from './chain.ts';
 import { gapsBetween, type Gap } from './gaps.ts';
@@ -49,6 +49,7 @@ export const USUAL_INTAKE: Omit<IntakeOptions, 'mmPerUnit' | 'works'> = {
 export interface TakenWork extends Chain {
   readonly kind: OperationKind;
   readonly foldDegrees?: number;
+  readonly face?: BoardFace;
 }
 
 /** A part as it comes in, where it lies on the drawing, in mm. */
@@ -136,7 +137,7 @@ function byWork(
       left += 1;
       continue;
     }
-    const key = work.work === 'cut' ? 'cut' : `${work.work}/${work.foldDegrees ?? ''}`;
+    const key = work.work === 'cut' ? 'cut' : `${work.work}/${work.foldDegrees ?? ''}/${work.face ?? ''}`;
     const group = groups.get(key) ?? { work, curves: [] };
     groups.set(key, group);
     for (const curve of transformPath(toMm, line.path)) group.curves.push(curve);
@@ -169,7 +170,12 @@ function chained(curves: readonly Curve[], options: IntakeOptions, tell: Tell): 
 function worksOf({ work, curves }: WorkGroup, options: IntakeOptions, tell: Tell): readonly TakenWork[] {
   const kind = work.work as OperationKind,
     chains = chained(curves, options, tell);
-  const own = (chain: Chain): TakenWork => ({ ...chain, kind, foldDegrees: work.foldDegrees });
+  const own = (chain: Chain): TakenWork => ({
+    ...chain,
+    kind,
+    foldDegrees: work.foldDegrees,
+    face: work.face,
+  });
   if (kind !== 'trench' && kind !== 'groove') return chains.map(own);
   const runs = chains.map(({ path }) => ({ from: path[0]!.from, to: path.at(-1)!.to }));
   const straight = chains.map(({ path, isClosed }) => !isClosed && path.length === 1 && path[0]!.kind === 'line');

@@ -7,6 +7,7 @@ import { worded } from '@grain-fold/core/units';
 import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
+import { TAKEN_OUT, takenOutOf } from '../documents/taken-out.ts';
 import { ServerProblem } from '../http/server-problem.ts';
 import type { ReadingService } from '../reading/reading.service.ts';
 import type { AirframeService } from './airframe.service.ts';
@@ -146,5 +147,13 @@ export function airframeRoutes(
     ctx.body = await documents.make({ kind: 'cut-list-table', airframe, version, date: today() }, asker(ctx));
     ctx.type = 'text/csv; charset=utf-8';
   });
+  for (const [file, { kind, type, word }] of Object.entries(TAKEN_OUT))
+    router.get(`/:id/${file}`, async (ctx) => {
+      const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+      const takenOut = takenOutOf(kind, ctx.query);
+      attach(ctx, airframe.name, takenOut.board === undefined ? word : ` board ${takenOut.board}${word}`);
+      ctx.body = await documents.make({ kind, airframe, version, date: today(), takenOut }, asker(ctx));
+      ctx.type = type;
+    });
   return router;
 }

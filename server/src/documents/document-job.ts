@@ -1,19 +1,43 @@
 import fs from 'node:fs';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
-import { cutListDocument, cutListOf, pagesDocument, standingPicture, type Airframe } from '@grain-fold/core/airframe';
+import { writeProjectFile } from '@grain-fold/contract';
+import {
+  cutListDocument,
+  cutListOf,
+  pagesDocument,
+  standingPicture,
+  type Airframe,
+  type PaperPage,
+} from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
-import { plainFont, writePdf, type PdfDocument, type PdfFontFiles } from '@grain-fold/core/formats';
+import {
+  boardDrawing,
+  clubZip,
+  drawingPage,
+  partsCsv,
+  partsDrawing,
+  plainFont,
+  stockCsv,
+  writeDxf,
+  writePdf,
+  writeSvg,
+  type PdfDocument,
+  type PdfFontFiles,
+  type WrittenDrawing,
+} from '@grain-fold/core/formats';
 import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
+import type { TakenOut } from './taken-out.ts';
 
 /** A document to make of an airframe. */
 export interface DocumentJob {
-  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture';
+  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture' | TakenOut['kind'];
   readonly airframe: Airframe;
   readonly version: number;
   readonly date: string;
   /** Pages are made however many there are: that was asked for. */
   readonly isMany?: boolean;
+  readonly takenOut?: TakenOut;
 }
 
 /** A set of more pages is made only when all of them are asked for. */
@@ -47,6 +71,34 @@ function made(job: DocumentJob): Uint8Array | Promise<Uint8Array> {
     case 'pages':
     case 'cut-list':
       return makeDocument(job);
+    default:
+      return takenOut(job);
+  }
+}
+
+/** Parts or a board as a drawing, the tables, or all of it packed. */
+function takenOut({ airframe, takenOut: wanted }: DocumentJob): Uint8Array | Promise<Uint8Array> {
+  if (!wanted) throw new CoreError('OUT_OF_RANGE', 'It is not said what is to be taken out.');
+  const text = (words: string): Uint8Array => new TextEncoder().encode(words);
+  const drawing = (): WrittenDrawing =>
+    wanted.board === undefined
+      ? partsDrawing(airframe, wanted.partIds, wanted.options)
+      : boardDrawing(airframe, wanted.board, wanted.options);
+  switch (wanted.kind) {
+    case 'drawing-svg':
+      return text(writeSvg(drawing()));
+    case 'drawing-dxf':
+      return text(writeDxf(drawing()));
+    case 'drawing-pdf': {
+      const drawn = drawing();
+      return pdfOf([drawingPage(drawn)], drawn.title);
+    }
+    case 'parts-table':
+      return text(partsCsv(airframe));
+    case 'stock-table':
+      return text(stockCsv(airframe));
+    case 'everything':
+      return clubZip(airframe, writeProjectFile(airframe), wanted.options);
   }
 }
 
@@ -63,6 +115,10 @@ function makeDocument({ kind, airframe, version, date, isMany }: DocumentJob): P
     kind === 'pages'
       ? pagesDocument(airframe, version, date, isMany ? Infinity : MANY_PAGES)
       : cutListDocument(airframe, version, date);
+  return pdfOf(pages, `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`);
+}
+
+function pdfOf(pages: Iterable<PaperPage>, title: string): Promise<Uint8Array> {
   const fonts: PdfFontFiles = {
     text: fontFile('@fontsource/barlow', 'barlow-latin-400-normal'),
     figure: fontFile('@fontsource/barlow-condensed', 'barlow-condensed-latin-500-normal'),
@@ -71,7 +127,7 @@ function makeDocument({ kind, airframe, version, date, isMany }: DocumentJob): P
   const document = new PDFDocument({
     autoFirstPage: false,
     info: {
-      Title: `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`,
+      Title: title,
       Producer: 'Grain Fold',
       Creator: 'Grain Fold',
     },

@@ -122,7 +122,7 @@ class SvgReader {
 
   private group(element: SvgElement, around: Around): void {
     const { attributes } = element;
-    const name = attributes.label ?? attributes.id;
+    const name = attributes.label ?? attributes['aria-label'] ?? attributes.id;
     const layer = element.name === 'g' && name !== undefined && around.usedBy === 0 ? name : around.layer;
     this.walk(element, {
       ...around,

@@ -31,10 +31,20 @@ export const airframesApi = {
 };
 
 /** Addresses of the documents made by the server from the saved airframe. */
-export const documentAddress = (
-  id: string,
-  name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file',
-): string => `/api/airframes/${id}/${name}`;
+/** Documents that the server makes of an airframe. */
+export type DocumentName =
+  | 'pages.pdf'
+  | 'cut-list.pdf'
+  | 'cut-list.csv'
+  | 'project-file'
+  | 'drawing.svg'
+  | 'drawing.dxf'
+  | 'drawing.pdf'
+  | 'parts.csv'
+  | 'stock.csv'
+  | 'everything.zip';
+
+export const documentAddress = (id: string, name: DocumentName): string => `/api/airframes/${id}/${name}`;
 
 /** Address of the picture of an airframe as it stood at a version. */
 export const pictureAddress = (id: string, version: number): string =>

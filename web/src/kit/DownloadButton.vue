@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { documentAddress } from '../api/airframes.ts';
-import { ApiError } from '../api/client.ts';
+import { documentFault, fetchDocument, keepFile } from '../api/documents.ts';
 import { useAirframe } from '../stores/airframe/airframe.ts';
 
 /** Saves what is unsaved, then downloads a document that the server makes of it. */
@@ -22,19 +21,9 @@ async function download(): Promise<void> {
   fault.value = '';
   try {
     await work.flush();
-    const response = await fetch(`${documentAddress(id, props.name)}${props.all ? '?all=yes' : ''}`, {
-      credentials: 'same-origin',
-    });
-    if (!response.ok) throw new ApiError(await response.json());
-    const name = /filename\*=UTF-8''([^;]+)/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];
-    const plain = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1];
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(await response.blob());
-    link.download = name ? decodeURIComponent(name) : (plain ?? props.name);
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+    keepFile(await fetchDocument(id, props.name, props.all ? { all: 'yes' } : {}));
   } catch (error) {
-    fault.value = error instanceof ApiError ? error.message : 'The server does not answer. Try again when it is back.';
+    fault.value = documentFault(error);
   } finally {
     isBusy.value = false;
   }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import TakeOutDialog from '../take-out/TakeOutDialog.vue';
+import { computed, ref } from 'vue';
 import {
   keptOffcut,
   largestRestOf,
@@ -69,6 +70,8 @@ const held = computed(() => {
     { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
 });
+/** A board that goes to a cutter of its own. */
+const isTakingOut = ref(false);
 </script>
 
 <template>
@@ -177,6 +180,14 @@ const held = computed(() => {
         <el-button v-if="views.length > 0 && !nesting.isRunning.value" class="another" size="small" @click="tryAnother">
           Another try
         </el-button>
+        <el-button
+          v-if="views.length > 0 && !nesting.isRunning.value"
+          class="another"
+          size="small"
+          @click="isTakingOut = true"
+        >
+          Take a board out
+        </el-button>
         <p class="hint">Nesting again finds the same nest again; another try starts the search elsewhere.</p>
       </section>
     </InTurn>
@@ -190,6 +201,7 @@ const held = computed(() => {
         </div>
       </section>
     </InTurn>
+    <TakeOutDialog v-model="isTakingOut" :board="1" />
   </aside>
 </template>
 

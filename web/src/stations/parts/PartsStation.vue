@@ -21,6 +21,7 @@ import PartMat from './mat/PartMat.vue';
 import PartRack from './list/PartRack.vue';
 import PartsTray from './PartsTray.vue';
 import PartSlip from './slip/PartSlip.vue';
+import TakeOutDialog from '../take-out/TakeOutDialog.vue';
 import FoldedMat from './folded/FoldedMat.vue';
 import FoldSection from './folded/FoldSection.vue';
 import FoldDefaultsSection from './folded/FoldDefaultsSection.vue';
@@ -47,6 +48,7 @@ const snapped = shallowRef<Snap>();
 const hovered = shallowRef<Picked>();
 const isBack = ref(false);
 const isFeatureMenuOpen = ref(false);
+const isTakingOut = ref(false);
 const isFolded = ref(false);
 const beneathId = ref<string>();
 /** Parts picked in the rack to be changed together. */
@@ -292,6 +294,7 @@ useKeys('drawing', {
           @pick="picked = $event"
           @choose="choose"
           @add="addPart"
+          @take-out="isTakingOut = true"
           @bring-in="router.push({ name: 'bring-in' })"
           @move="movePart"
         />
@@ -337,6 +340,7 @@ useKeys('drawing', {
       :is-folded="isFolded && hasOutline"
       :has-choice="selection.chosen.value !== undefined"
     />
+    <TakeOutDialog v-model="isTakingOut" :part-id="part?.id" :picked="picked" />
   </div>
 </template>
 

@@ -16,6 +16,7 @@ const emit = defineEmits<{
   choose: [id: string];
   add: [];
   bringIn: [];
+  takeOut: [];
   pick: [ids: readonly string[]];
   /** A part is put before another one, into its group; before none: to the end of a group, its own when none is given. */
   move: [id: string, beforeId: string | undefined, group?: string];
@@ -137,6 +138,7 @@ async function step(by: number): Promise<void> {
     <div class="new">
       <el-button link class="bare add" @click="emit('add')"><kbd>N</kbd> new part</el-button>
       <el-button link class="bare add" @click="emit('bringIn')">bring in a drawing</el-button>
+      <el-button link class="bare add" @click="emit('takeOut')">take out</el-button>
     </div>
   </div>
 </template>

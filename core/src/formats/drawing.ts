@@ -49,6 +49,7 @@ export type ReadResult =
 
 /** Curves of a drawing, at most: more than any plan has, and what a browser can hold. */
 export const MOST_CURVES = 300_000;
+const BEYOND = `lines beyond ${MOST_CURVES.toLocaleString('en')} runs`;
 /** Coordinates beyond this in the file's own unit are no drawing. */
 const FURTHEST = 1e7;
 
@@ -86,11 +87,16 @@ export class LineCollector {
   }
   add(line: ReadLine): void {
     if (line.path.length === 0) return;
-    if (this.isFull) return this.leftOut.add(`lines beyond ${MOST_CURVES.toLocaleString('en')} runs`);
+    if (this.isFull) return this.leftOut.add(BEYOND);
     if (!line.path.every(isOnMat))
       return this.leftOut.add('lines with a coordinate that is no number, or out of reach');
-    this.curves += line.path.length;
-    this.lines.push(line);
+    const room = MOST_CURVES - this.curves;
+    this.curves += Math.min(room, line.path.length);
+    if (line.path.length <= room) this.lines.push(line);
+    else {
+      this.lines.push({ ...line, path: line.path.slice(0, room), isClosed: false });
+      this.leftOut.add(BEYOND, 1);
+    }
   }
 }
 

@@ -1,4 +1,12 @@
-import { arcGeometry, bulgeThrough, curvePoint, distance, type Curve, type Path } from '../geometry/index.ts';
+import {
+  arcGeometry,
+  bulgeThrough,
+  curvePoint,
+  distance,
+  type Curve,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 
 type Arc = Extract<Curve, { kind: 'arc' }>;
 
@@ -32,24 +40,39 @@ function arcOf(cubic: Curve, toleranceMm: number): Arc | undefined {
   return LOOKED_AT.every(isOn) ? arc : undefined;
 }
 
-function joinedArcs(path: Path, toleranceMm: number): Path {
-  const made: Curve[] = [];
-  for (const curve of path) {
-    const before = made.at(-1);
-    const joined = before?.kind === 'arc' && curve.kind === 'arc' ? oneArc(before, curve, toleranceMm) : undefined;
-    if (joined) made[made.length - 1] = joined;
-    else made.push(curve);
-  }
-  return made;
+/** Arcs in a row that one arc may follow, with the places that it must pass. */
+interface ArcRun {
+  readonly arc: Arc;
+  readonly passes: readonly Point[];
 }
 
-function oneArc(a: Arc, b: Arc, toleranceMm: number): Arc | undefined {
-  const quarter = Math.atan(a.bulge) + Math.atan(b.bulge);
+function joinedArcs(path: Path, toleranceMm: number): Path {
+  const made: (ArcRun | Curve)[] = [];
+  for (const curve of path) {
+    if (curve.kind !== 'arc') {
+      made.push(curve);
+      continue;
+    }
+    const before = made.at(-1),
+      own: ArcRun = { arc: curve, passes: [curvePoint(curve, 0.5), curve.to] };
+    const joined = before && 'arc' in before ? oneArc(before, own, toleranceMm) : undefined;
+    if (joined) made[made.length - 1] = joined;
+    else made.push(own);
+  }
+  return made.map((one) => ('arc' in one ? one.arc : one));
+}
+
+/** One arc for two, where it passes all that they passed. */
+function oneArc(a: ArcRun, b: ArcRun, toleranceMm: number): ArcRun | undefined {
+  const quarter = Math.atan(a.arc.bulge) + Math.atan(b.arc.bulge);
   // A little over half a turn is a half turn that was rounded.
-  if (a.bulge * b.bulge <= 0 || Math.abs(quarter) > Math.PI / 4 + 1e-6) return undefined;
-  const own = arcGeometry(a),
-    other = arcGeometry(b);
-  if (distance(own.centre, other.centre) > toleranceMm || Math.abs(own.radius - other.radius) > toleranceMm)
-    return undefined;
-  return { kind: 'arc', from: a.from, to: b.to, bulge: bulgeThrough(a.from, a.to, b.to) };
+  if (a.arc.bulge * b.arc.bulge <= 0 || Math.abs(quarter) > Math.PI / 4 + 1e-3) return undefined;
+  const passes = [...a.passes, ...b.passes],
+    through = passes[Math.floor((passes.length - 1) / 2)]!;
+  const bulge = bulgeThrough(a.arc.from, through, b.arc.to);
+  if (bulge === 0 || bulge * a.arc.bulge < 0) return undefined;
+  const arc: Arc = { kind: 'arc', from: a.arc.from, to: b.arc.to, bulge },
+    { centre, radius } = arcGeometry(arc);
+  const isPassed = passes.every((p) => Math.abs(distance(p, centre) - radius) <= toleranceMm);
+  return isPassed ? { arc, passes } : undefined;
 }

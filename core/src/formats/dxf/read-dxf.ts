@@ -16,7 +16,7 @@ import { readTags, recordsOf, type DxfRecord, type Tag } from './tags.ts';
 
 /** Blocks within blocks are followed so deep, and so many entities are drawn through them. */
 const DEEPEST_INSERT = 16,
-  MOST_DRAWN = 600_000;
+  MOST_DRAWN = 300_000;
 /** A fitted spline leaves the true one by this much at most, in mm. */
 const SPLINE_MM = 0.005;
 
@@ -57,7 +57,7 @@ const WORDS: Readonly<Record<string, string>> = {
  */
 export function readDxf(text: string): ReadResult {
   const { tags, fault } = readTags(text);
-  const sections = sectionsOf(tags);
+  const sections = sectionsOf(fault === undefined ? tags : wholeRecords(tags));
   if (sections.size === 0) return { ok: false, message: fault ?? 'It has no sections: it is no DXF drawing.' };
   const reader = new DxfReader(sections);
   reader.read();
@@ -67,6 +67,13 @@ export function readDxf(text: string): ReadResult {
     drawing: { lines: reader.collector.lines, texts: reader.texts, unit: reader.unit, leftOut: reader.leftOut.all },
   };
 }
+
+/** Pairs without those of the thing in the midst of which the file breaks off. */
+const wholeRecords = (tags: readonly Tag[]): readonly Tag[] =>
+  tags.slice(
+    0,
+    tags.findLastIndex(({ code }) => code === 0),
+  );
 
 /** Pairs of each section by its name. */
 function sectionsOf(tags: readonly Tag[]): ReadonlyMap<string, readonly Tag[]> {

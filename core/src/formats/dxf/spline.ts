@@ -9,8 +9,9 @@ export interface Spline {
   readonly fitPoints: readonly Point[];
 }
 
-/** Places looked at between two knots of a spline that no cubic follows exactly. */
-const SAMPLES_A_SPAN = 24;
+/** Places looked at between two knots of a spline that no cubic follows exactly, at least and at most. */
+const FEWEST_SAMPLES = 8,
+  MOST_SAMPLES = 512;
 const MOST_DEGREE = 11;
 
 /**
@@ -94,12 +95,10 @@ function exactCurves(spline: Spline): Path {
 
 function fittedCurves(spline: Spline, tolerance: number): Path {
   const spans = spansOf(spline);
-  const samples = spans.flatMap((span, index) =>
-    Array.from({ length: SAMPLES_A_SPAN + (index === spans.length - 1 ? 1 : 0) }, (_, step) => {
-      const { knots } = spline;
-      return pointOf(spline, span, knots[span]! + ((knots[span + 1]! - knots[span]!) * step) / SAMPLES_A_SPAN);
-    }),
-  );
+  const samples = spans.flatMap((span, index) => {
+    const points = spanSamples(spline, span, tolerance / 4);
+    return index === spans.length - 1 ? points : points.slice(0, -1);
+  });
   const apart = samples.filter(
     (p, index) => index === 0 || Math.hypot(p.x - samples[index - 1]!.x, p.y - samples[index - 1]!.y) > 1e-12,
   );
@@ -108,6 +107,22 @@ function fittedCurves(spline: Spline, tolerance: number): Path {
   if (!isRound) return fitCurves(apart, tolerance);
   const half = Math.floor(apart.length / 2);
   return [...fitCurves(apart.slice(0, half + 1), tolerance), ...fitCurves(apart.slice(half), tolerance)];
+}
+
+/** Places along one span, so close that the chords between them leave it by no more than a distance. */
+function spanSamples(spline: Spline, span: number, distance: number): readonly Point[] {
+  const from = spline.knots[span]!,
+    length = spline.knots[span + 1]! - from;
+  const at = (share: number): Point => pointOf(spline, span, from + length * share);
+  for (let count = FEWEST_SAMPLES; ; count *= 2) {
+    const points = Array.from({ length: count + 1 }, (_, step) => at(step / count));
+    const isClose = points.slice(1).every((q, step) => {
+      const p = points[step]!,
+        middle = at((step + 0.5) / count);
+      return Math.hypot(middle.x - (p.x + q.x) / 2, middle.y - (p.y + q.y) / 2) <= distance;
+    });
+    if (isClose || count >= MOST_SAMPLES) return points;
+  }
 }
 
 /** A place of the spline, its weights in a third coordinate. @source de Boor's algorithm */

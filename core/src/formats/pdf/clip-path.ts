@@ -9,8 +9,8 @@ import {
   type Path,
 } from '../../geometry/index.ts';
 
-/** Runs that lie within this of the edge are inside, in mm. */
-const EDGE_MM = 1e-6;
+/** Runs that lie within this of the edge are inside, in mm: files know their places no better. */
+const EDGE_MM = 0.02;
 
 /** The pieces of a path that lie in a box, each from edge to edge; a path that is all inside is given back as it is. */
 export function clippedToBox(path: Path, box: Bounds): readonly Path[] {

@@ -3,6 +3,7 @@ import {
   applyTransform,
   boundsOf,
   compose,
+  growBounds,
   IDENTITY,
   interpolate,
   rotation,
@@ -261,7 +262,10 @@ class PageReader {
     const isOpen = first.x !== last.x || first.y !== last.y;
     const whole = closes && isOpen ? [...path, { kind: 'line' as const, from: last, to: first }] : path;
     const drawn = whole.flatMap((curve) => affineCurve(transform, curve));
-    const shown = clip ? clippedToBox(drawn, clip) : [drawn];
+    // A line on the edge of its clip shows by half of its width.
+    const halfWidth = isStroked ? (width * scaleOf(transform)) / 2 : 0,
+      isWhole = !clip || clippedToBox(drawn, growBounds(clip, halfWidth))[0] === drawn;
+    const shown = isWhole ? [drawn] : clippedToBox(drawn, clip);
     for (const piece of shown)
       this.collector.add({
         path: piece,

@@ -9,9 +9,12 @@ const MOST_ROWS = 300_000;
  * row begins another line. A first row without numbers is its head. A line that ends where it starts is closed.
  */
 export function readPoints(text: string): ReadResult {
-  const { data } = Papa.parse<readonly string[]>(text, { preview: MOST_ROWS });
   // Where fields are parted by a semicolon, a comma stands for the point of a number.
   const hasCommas = text.slice(0, 2000).includes(';');
+  const { data } = Papa.parse<readonly string[]>(text, {
+    preview: MOST_ROWS,
+    ...(hasCommas ? { delimiter: ';' } : {}),
+  });
   const numberOf = (word: string | undefined): number =>
     word === undefined || word.trim() === '' ? Number.NaN : Number(hasCommas ? word.replace(',', '.') : word);
   const leftOut = new LeftOutCount(),
@@ -41,8 +44,7 @@ export function readPoints(text: string): ReadResult {
     else if (index > 0) leftOut.add('rows without two numbers');
   });
   finish();
-  if (collector.lines.length === 0)
-    return { ok: false, message: 'It holds no two rows of numbers: x and y in mm, say.' };
+  if (collector.lines.length === 0) return { ok: false, message: 'It holds no two rows of numbers, x and y.' };
   return {
     ok: true,
     drawing: {

@@ -16,7 +16,7 @@ import { readTransform, viewBoxTransform } from './transforms.ts';
 
 /** Uses of symbols and groups are followed so deep, and so many elements are drawn through them. */
 const DEEPEST_USE = 12,
-  MOST_DRAWN = 300_000;
+  MOST_DRAWN = 120_000;
 
 /** What holds no lines of the drawing, in words. */
 const UNREAD: Readonly<Record<string, string>> = {
@@ -190,11 +190,9 @@ function viewport(element: SvgElement, around: Transform): Transform {
   return compose(compose(fit, translation(length('x') ?? 0, length('y') ?? 0)), around);
 }
 
-const CERTAIN = ['mm', 'cm', 'in', 'pt', 'pc', 'q'];
-
 /** What the drawing's lengths mean: pixels; certain where its size is said in a unit that is one. */
 function unitOf({ attributes }: SvgElement): ReadUnit {
   const size = readLength(attributes.width) ?? readLength(attributes.height);
-  const isCertain = size !== undefined && CERTAIN.includes(size.unit);
+  const isCertain = size !== undefined && size.unit !== '' && size.unit !== 'px';
   return { word: isCertain ? size.unit : 'dot, 96 an inch', mmPerUnit: MM_PER_PIXEL, isCertain };
 }

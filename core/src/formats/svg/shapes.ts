@@ -114,9 +114,15 @@ function rectangle({ attributes }: SvgElement, number: (name: string) => number)
   });
 }
 
+/** Data longer than this is read to here: it draws more than a drawing may hold. */
+const LONGEST_DATA = 2_400_000;
+
 /** The runs of a path's data: every `M` begins one, `Z` closes it. */
 function pathRuns(data: string): { readonly runs: readonly SvgRun[]; readonly fault?: string } {
-  const read = svgpath(data).abs().unshort();
+  const isCut = data.length > LONGEST_DATA,
+    read = svgpath(isCut ? data.slice(0, LONGEST_DATA) : data)
+      .abs()
+      .unshort();
   const runs: SvgRun[] = [];
   let curves: Curve[] = [],
     start: Point = { x: 0, y: 0 };
@@ -141,7 +147,7 @@ function pathRuns(data: string): { readonly runs: readonly SvgRun[]; readonly fa
   });
   finish(false);
   const fault = (read as unknown as { readonly err?: string }).err;
-  return { runs, ...(fault ? { fault } : {}) };
+  return { runs, ...(isCut || fault ? { fault: fault ?? 'too long' } : {}) };
 }
 
 function curvesFrom(from: Point, command: string, numbers: readonly number[]): Path {

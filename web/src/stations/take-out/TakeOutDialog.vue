@@ -30,7 +30,7 @@ const fault = ref('');
 
 const partName = computed(() => work.airframe?.parts.find(({ id }) => id === props.partId)?.name || 'this part');
 const boardCount = computed(() => work.airframe?.nest?.boards.length ?? 0);
-const board = ref(1);
+const boardNumber = ref(1);
 const whats = computed((): readonly (readonly [What, string])[] => [
   ...(props.partId ? [['part', partName.value] as const] : []),
   ...((props.picked ?? []).length > 1 ? [['picked', `${props.picked!.length} picked parts`] as const] : []),
@@ -41,7 +41,7 @@ watch(isOpen, (open) => {
   if (!open) return;
   fault.value = '';
   what.value = props.board ? 'board' : (props.picked ?? []).length > 1 ? 'picked' : props.partId ? 'part' : 'all';
-  board.value = props.board ?? 1;
+  boardNumber.value = props.board ?? 1;
 });
 
 const FORMATS = [
@@ -71,7 +71,7 @@ const partIds = computed(() =>
 );
 const query = computed((): Readonly<Record<string, string>> => ({
   ...(needsParts.value && partIds.value ? { parts: partIds.value.join(',') } : {}),
-  ...(isDrawing.value && what.value === 'board' ? { board: String(board.value) } : {}),
+  ...(isDrawing.value && what.value === 'board' ? { board: String(boardNumber.value) } : {}),
   ...(isDrawing.value || format.value === 'zip' ? { lines: lines.value, words: hasWords.value ? 'yes' : 'no' } : {}),
 }));
 
@@ -110,7 +110,7 @@ async function download(): Promise<void> {
     />
     <MeasureField
       v-if="isDrawing && what === 'board'"
-      v-model="board"
+      v-model="boardNumber"
       label="Board"
       kind="number"
       :least="1"
@@ -131,8 +131,8 @@ async function download(): Promise<void> {
     </template>
     <MeasureField v-if="format === 'png'" v-model="dots" label="Dots an inch" kind="number" :least="30" :most="1200" />
     <p class="note">
-      True size in mm. Each kind of work is a layer under its own name; arcs stay arcs. What the cutter takes away
-      (kerf) is left to the cutter.
+      At true size. Each kind of work is a layer under its own name; arcs stay arcs. What the cutter takes away (kerf)
+      is left to the cutter.
     </p>
     <el-alert v-if="fault" type="error" :title="fault" :closable="false" />
     <template #footer>

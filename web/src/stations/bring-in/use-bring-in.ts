@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core';
-import { computed, onBeforeUnmount, ref, shallowReactive, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowReactive, shallowRef, watch } from 'vue';
 import type { Point } from '@grain-fold/core/geometry';
 import { USUAL_INTAKE, type ClassWorks, type PageLayout } from '@grain-fold/core/intake';
 import { IntakeWorker } from '../../workers/intake-desk.ts';
@@ -131,6 +131,15 @@ export function useBringIn() {
       if (own === asked) isTaking.value = false;
     }
   }
+  // From the moment that something changes, what is shown is old: it is not taken in before it is made anew.
+  watch(
+    [drawing, options],
+    () => {
+      isTaking.value = drawing.value !== undefined;
+      asked += 1;
+    },
+    { deep: true, flush: 'sync' },
+  );
   watchDebounced([drawing, options], () => void take(), { debounce: 120, deep: true });
 
   const moved = shallowRef<Readonly<Record<number, Point>>>({});

@@ -180,3 +180,52 @@ test.each<[string, () => string[], number, string]>([
 });
 test('help is on standard output', async () =>
   expect(await run('--help')).toMatchObject({ exit: 0, out: expect.stringContaining('grain-fold COMMAND FILE') }));
+
+test('a tiled plan becomes an airframe, which goes out as DXF and comes in again; boards and parts are chosen', async () => {
+  const plan = path.join(root, 'demo/plans/dunlin-tiled.pdf'),
+    project = path.join(folder, 'dunlin.json');
+  const { exit, out } = await run('bring-in', plan, '--board-mm', '5', '--out', project);
+  expect(exit).toBe(0);
+  const told = JSON.parse(out) as { parts: { name: string; quantity: number; works: string[] }[]; gaps: number };
+  expect(told.parts.map(({ name }) => name)).toContain('Box floor');
+  expect(told.parts.find(({ name }) => name === 'Box floor')!.works).toEqual(['trench', 'trench']);
+  expect(JSON.parse((await run('check', project)).out).figures.drawings).toBe(7);
+  const dxf = path.join(folder, 'two.dxf');
+  expect((await run('convert', project, '--to', 'dxf', '--parts', 'Fin,Box floor', '--out', dxf)).exit).toBe(0);
+  const again = await run('bring-in', dxf, '--out', path.join(folder, 'again.json'));
+  const areas = (JSON.parse(again.out) as { parts: { areaMm2: number }[] }).parts.map(({ areaMm2 }) => areaMm2);
+  expect(areas.map(Math.round).sort((a, b) => a - b)).toEqual([8272, 23993]);
+  const svg = path.join(folder, 'board.svg');
+  expect((await run('convert', saltbox, '--to', 'svg', '--board', '1', '--no-words', '--out', svg)).exit).toBe(0);
+  expect(fs.readFileSync(svg, 'utf8')).toMatch(/width="[\d.]+mm"[^]*aria-label="board"/);
+  const pdf = path.join(folder, 'part.pdf');
+  expect((await run('convert', saltbox, '--to', 'pdf', '--parts', 'Fin', '--out', pdf)).exit).toBe(0);
+  const map = write('map.json', [
+    { dashed: true, work: 'leave' },
+    { colour: '#0033B2', work: 'crease', foldDegrees: 20 },
+    { work: 'cut' },
+  ]);
+  const mapped = await run('bring-in', plan, '--map', map, '--scale', '2', '--out', project);
+  const fin = (JSON.parse(mapped.out) as { parts: { name: string; areaMm2: number; works: string[] }[] }).parts.find(
+    ({ name }) => name === 'Fin',
+  )!;
+  expect([Math.round(fin.areaMm2 / 4), fin.works]).toEqual([8272, ['crease']]);
+});
+
+test.each([
+  [['convert', saltbox, '--to', 'stl', '--out', 'x'], 2, '--to must be svg, dxf, pdf, json'],
+  [['convert', saltbox, '--to', 'svg'], 2, 'needs --out FILE'],
+  [['convert', saltbox, '--to', 'svg', '--parts', 'Keel', '--out', 'x.svg'], 2, 'no part \\"Keel\\"'],
+  [['convert', saltbox, '--to', 'svg', '--board', '99', '--out', 'x.svg'], 2, 'got 99'],
+  [['bring-in', saltbox, '--out', 'x.json'], 2, 'is a project file already'],
+  [['bring-in', 'nowhere.dxf', '--out', 'x.json'], 3, 'cannot be read'],
+  [['bring-in', path.join(root, 'core/test/drawings/locked.pdf'), '--out', 'x.json'], 3, 'locked with a password'],
+  [
+    ['bring-in', path.join(root, 'demo/plans/plover-tail.svg'), '--unit', 'ell', '--out', 'x.json'],
+    2,
+    '--unit must be mm, cm or in',
+  ],
+])('%j is refused in words', async (words, exit, message) => {
+  const ran = await run(...words);
+  expect([ran.exit, ran.error]).toEqual([exit, expect.stringContaining(message)]);
+});

@@ -214,7 +214,7 @@ function mutated(bytes: Uint8Array, seed: number): Uint8Array {
 }
 
 /** How many files of a kind are changed; more by ORACLE_FACTOR. */
-const MUTANTS = 250 * Number(process.env.ORACLE_FACTOR ?? 1) ** 0.5;
+const MUTANTS = 1000 * Number(process.env.ORACLE_FACTOR ?? 1) ** 0.5;
 
 test.each([
   ['svg', 'plover-tail.svg'],

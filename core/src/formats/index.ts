@@ -14,6 +14,7 @@ export { plainFont } from './plain-font.ts';
 export { type DrawingKind, type KnownKind, MOST_DRAWING_BYTES, kindOfFile, readDrawing } from './read-drawing.ts';
 export { partsCsv, stockCsv } from './csv/tables.ts';
 export { clubZip } from './written/club-zip.ts';
+export { pageDrawing } from './written/draw-page.ts';
 export { drawingPage } from './written/drawing-page.ts';
 export { writeDxf } from './dxf/write-dxf.ts';
 export { writeSvg } from './svg/write-svg.ts';

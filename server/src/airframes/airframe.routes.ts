@@ -7,7 +7,7 @@ import { defined, worded } from '@grain-fold/core/units';
 import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
-import { TAKEN_OUT, takenOutOf } from '../documents/taken-out.ts';
+import { TAKEN_OUT, takenOutOf, type TakenOut } from '../documents/taken-out.ts';
 import { ServerProblem } from '../http/server-problem.ts';
 import type { ReadingService } from '../reading/reading.service.ts';
 import type { AirframeService } from './airframe.service.ts';
@@ -151,12 +151,16 @@ export function airframeRoutes(
     router.get(`/:id/${file}`, async (ctx) => {
       const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
       const takenOut = takenOutOf(kind, ctx.query);
-      attach(ctx, airframe.name, takenOut.board === undefined ? word : ` board ${takenOut.board}${word}`);
+      attach(ctx, airframe.name, nameOf(takenOut, word));
       ctx.body = await documents.make({ kind, airframe, version, date: today(), takenOut }, asker(ctx));
       ctx.type = type;
     });
   return router;
 }
+
+/** What is taken out, behind the airframe's name. */
+const nameOf = ({ board, page }: TakenOut, word: string): string =>
+  page !== undefined ? ` page ${page}${word}` : board !== undefined ? ` board ${board}${word}` : word;
 
 /** Some parts of an airframe by themselves, with the boards that they are cut from: a small file to share. */
 function someParts({ nest: _nest, ...airframe }: Airframe, asked: string | readonly string[]): Airframe {

@@ -15,6 +15,7 @@ import {
   boardDrawing,
   clubZip,
   drawingPage,
+  pageDrawing,
   partsCsv,
   partsDrawing,
   plainFont,
@@ -77,13 +78,15 @@ function made(job: DocumentJob): Uint8Array | Promise<Uint8Array> {
 }
 
 /** Parts or a board as a drawing, the tables, or all of it packed. */
-function takenOut({ airframe, takenOut: wanted }: DocumentJob): Uint8Array | Promise<Uint8Array> {
+function takenOut({ airframe, version, date, takenOut: wanted }: DocumentJob): Uint8Array | Promise<Uint8Array> {
   if (!wanted) throw new CoreError('OUT_OF_RANGE', 'It is not said what is to be taken out.');
   const text = (words: string): Uint8Array => new TextEncoder().encode(words);
-  const drawing = (): WrittenDrawing =>
-    wanted.board === undefined
+  const drawing = (): WrittenDrawing => {
+    if (wanted.page !== undefined) return pageDrawing(airframe, wanted.page, version, date);
+    return wanted.board === undefined
       ? partsDrawing(airframe, wanted.partIds, wanted.options)
       : boardDrawing(airframe, wanted.board, wanted.options);
+  };
   switch (wanted.kind) {
     case 'drawing-svg':
       return text(writeSvg(drawing()));

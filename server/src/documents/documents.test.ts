@@ -5,6 +5,7 @@ import { rectangleDraft } from '@grain-fold/core/paths';
 import type { DocumentJob } from './document-job.ts';
 import type { JobLimits } from '../threads/job-pool.ts';
 import { documentPool, DocumentService } from './document.service.ts';
+import type { TakenOut } from './taken-out.ts';
 
 const plate = applyCommand(emptyPart('a', 'Plate', 'foam'), {
   name: 'drawOutline',
@@ -51,4 +52,21 @@ test('a list of many airframes gets all of its pictures, and documents beside th
   const pictures = Array.from({ length: 12 }, () => documents.make(job('picture'), me));
   const [table, ...all] = await Promise.all([documents.make(job('cut-list-table'), me), ...pictures]);
   expect([table!.length > 0, all.length]).toEqual([true, 12]);
+}, 60_000);
+
+test('parts, a page and all of it packed go out as what they are; what is not there is said', async () => {
+  const documents = serve();
+  const out = (kind: TakenOut['kind'], more: Partial<TakenOut> = {}): Promise<Buffer> =>
+    documents.make({ ...job(kind), takenOut: { kind, options: { wideLines: 'centre', hasWords: true }, ...more } }, me);
+  expect((await out('drawing-svg')).toString()).toMatch(/width="130mm" height="90mm"[^]*aria-label="cut"/);
+  expect((await out('drawing-dxf', { partIds: ['a'] })).toString()).toContain('LWPOLYLINE');
+  expect((await out('drawing-pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+  expect((await out('drawing-svg', { page: 1 })).toString()).toMatch(/width="220mm" height="307mm"/);
+  expect((await out('parts-table')).toString().split('\r\n')[1]).toMatch(
+    /^Plate,,foam,1,single,120\.00,80\.00,5\.00,96\.00,/,
+  );
+  expect((await out('everything')).subarray(0, 2).toString()).toBe('PK');
+  await expect(out('drawing-svg', { partIds: ['nowhere'] })).rejects.toMatchObject({ code: 'NOTHING_TO_DO' });
+  await expect(out('drawing-svg', { board: 1 })).rejects.toThrow('has no nest');
+  await expect(out('drawing-svg', { page: 9 })).rejects.toThrow('pages 1 to 1, got 9');
 }, 60_000);

@@ -1,4 +1,5 @@
 import { USUAL_WRITTEN, WIDE_LINES, type WrittenOptions } from '@grain-fold/core/formats';
+import { defined } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
 
 /** What is taken out of an airframe for other programs. */
@@ -8,6 +9,8 @@ export interface TakenOut {
   readonly partIds?: readonly string[];
   /** A board of the nest instead of parts, from 1. */
   readonly board?: number;
+  /** A printed page instead, from 1. */
+  readonly page?: number;
   readonly options: WrittenOptions;
 }
 
@@ -33,18 +36,21 @@ const one = (query: Query, name: string): string | undefined => {
 /** Reads what is asked for. @throws ServerProblem BAD_REQUEST for a board or a way of drawing that is none */
 export function takenOutOf(kind: TakenOut['kind'], query: Query): TakenOut {
   const parts = one(query, 'parts'),
-    board = one(query, 'board'),
     lines = one(query, 'lines') ?? USUAL_WRITTEN.wideLines;
   const wideLines = WIDE_LINES.find((word) => word === lines);
   if (!wideLines)
     throw new ServerProblem('BAD_REQUEST', `lines is one of ${WIDE_LINES.join(', ')}, got "${lines.slice(0, 40)}".`);
-  const number = board === undefined ? undefined : Number(board);
-  if (number !== undefined && !(Number.isInteger(number) && number >= 1 && number <= 9999))
-    throw new ServerProblem('BAD_REQUEST', `board is a number from 1 on, got "${board!.slice(0, 40)}".`);
+  const number = (name: 'board' | 'page'): number | undefined => {
+    const typed = one(query, name),
+      value = Number(typed);
+    if (typed !== undefined && !(Number.isInteger(value) && value >= 1 && value <= 9999))
+      throw new ServerProblem('BAD_REQUEST', `${name} is a number from 1 on, got "${typed.slice(0, 40)}".`);
+    return typed === undefined ? undefined : value;
+  };
   return {
     kind,
     ...(parts === undefined ? {} : { partIds: parts.split(',').slice(0, 500) }),
-    ...(number === undefined ? {} : { board: number }),
+    ...defined({ board: number('board'), page: number('page') }),
     options: { wideLines, hasWords: one(query, 'words') !== 'no' },
   };
 }

@@ -1,4 +1,5 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink';
+import { kindOfFile } from '@grain-fold/core/formats';
 import type { IntakeDesk } from './intake.worker.ts';
 
 type Answer<Name extends keyof IntakeDesk> = Promise<Awaited<ReturnType<IntakeDesk[Name]>>>;
@@ -12,6 +13,8 @@ export class IntakeWorker {
   /** Reads a file. @returns undefined when it was stopped meanwhile */
   async open(file: File, onProgress: (done: number, of: number) => void): Promise<Awaited<Answer<'open'>> | undefined> {
     this.stop();
+    const known = kindOfFile(file.name, new Uint8Array(await file.slice(0, 4096).arrayBuffer()), file.size);
+    if (!known.ok) return known;
     const bytes = await file.arrayBuffer();
     this.worker = new Worker(new URL('./intake.worker.ts', import.meta.url), { type: 'module' });
     const desk = (this.desk = wrap<IntakeDesk>(this.worker));

@@ -21,6 +21,7 @@ import SizeSection from './SizeSection.vue';
 import TakenSection from './TakenSection.vue';
 import { exampleFile } from './examples.ts';
 import { nearestEnd } from './nearest-end.ts';
+import { partAt } from './shown-path.ts';
 import { useBringIn } from './use-bring-in.ts';
 import { usePageMoves } from './use-page-moves.ts';
 
@@ -81,7 +82,14 @@ function press(at: Point): void {
   if (isPicking.value) {
     picked.value = [...(picked.value.length === 2 ? [] : picked.value), snapped(at)];
     isPicking.value = picked.value.length < 2;
-  } else pageMoves.press(at);
+  } else if (pageMoves.isOn.value) pageMoves.press(at);
+  else toggleAt(at);
+}
+/** A part is chosen, or let go, on the mat itself. */
+function toggleAt(at: Point): void {
+  const index = showsParts.value && taken.value && !isTaking.value ? partAt(taken.value.shown, at) : undefined;
+  if (index === undefined) return;
+  wanted.value = wanted.value.map((one, place) => (place === index ? { ...one, isWanted: !one.isWanted } : one));
 }
 function move(at: Point): void {
   hover.value = isPicking.value ? snapped(at) : undefined;
@@ -267,7 +275,7 @@ const MOST_PARTS = 500;
       ><span v-if="isPicking">click both ends of a length that you know; points of lines catch</span
       ><span v-else-if="pageMoves.isOn.value">drag a page; it catches where its lines meet those of others</span
       ><span v-else-if="isTaking">chaining lines …</span
-      ><span v-else><b>F</b> fit · wheel zooms · nothing is kept until you take it in</span></TrayBar
+      ><span v-else><b>F</b> fit · click a part to leave it out · nothing is kept until you take it in</span></TrayBar
     >
   </div>
 </template>

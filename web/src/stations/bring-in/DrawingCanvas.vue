@@ -3,6 +3,7 @@ import { computed, onMounted, useTemplateRef, watch } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
 import type { LineClass, ShownIntake, ShownLines } from '@grain-fold/core/intake';
 import type { MatView } from '../../mat/mat-view.ts';
+import { pathOf } from './shown-path.ts';
 
 /** Lines of a drawing, or the parts that they become, drawn on a canvas: there may be tens of thousands. */
 const props = defineProps<{
@@ -44,27 +45,6 @@ const DASHES: Readonly<Record<string, readonly number[]>> = {
   mark: [5, 4],
   engrave: [2, 3],
 };
-
-/** Lines as a path of the canvas, made once. */
-const made = new WeakMap<ShownLines, Path2D>();
-function pathOf(lines: ShownLines): Path2D {
-  const known = made.get(lines);
-  if (known) return known;
-  const path = new Path2D();
-  let isOpen = false;
-  for (let at = 0; at < lines.length; at += 2) {
-    const x = lines[at]!,
-      y = lines[at + 1]!;
-    if (Number.isNaN(x)) isOpen = false;
-    else if (isOpen) path.lineTo(x, y);
-    else {
-      path.moveTo(x, y);
-      isOpen = true;
-    }
-  }
-  made.set(lines, path);
-  return path;
-}
 
 function draw(): void {
   const context = canvas.value?.getContext('2d');

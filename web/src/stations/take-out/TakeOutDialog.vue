@@ -7,6 +7,7 @@ import CheckRow from '../../kit/CheckRow.vue';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { useFigures } from '../../stores/figures.ts';
 import { pictureOf } from './picture-of.ts';
 
 /** Takes parts or a board out for other programs, or all of the airframe for a club. */
@@ -19,7 +20,7 @@ const props = defineProps<{
 }>();
 const work = useAirframe();
 
-type What = 'part' | 'picked' | 'all' | 'board';
+type What = 'part' | 'picked' | 'all' | 'board' | 'page';
 const what = ref<What>('all');
 const format = ref('dxf');
 const lines = ref('centre');
@@ -31,11 +32,15 @@ const fault = ref('');
 const partName = computed(() => work.airframe?.parts.find(({ id }) => id === props.partId)?.name || 'this part');
 const boardCount = computed(() => work.airframe?.nest?.boards.length ?? 0);
 const boardNumber = ref(1);
+const figures = useFigures();
+const pageCount = computed(() => figures.slow?.pages ?? 0);
+const pageNumber = ref(1);
 const whats = computed((): readonly (readonly [What, string])[] => [
   ...(props.partId ? [['part', partName.value] as const] : []),
   ...((props.picked ?? []).length > 1 ? [['picked', `${props.picked!.length} picked parts`] as const] : []),
   ['all', `all ${countOf(work.airframe?.parts.length ?? 0, 'part')}`],
   ...(boardCount.value > 0 ? [['board', 'a board of the nest'] as const] : []),
+  ...(pageCount.value > 0 ? [['page', 'a printed page'] as const] : []),
 ]);
 watch(isOpen, (open) => {
   if (!open) return;
@@ -72,6 +77,7 @@ const partIds = computed(() =>
 const query = computed((): Readonly<Record<string, string>> => ({
   ...(needsParts.value && partIds.value ? { parts: partIds.value.join(',') } : {}),
   ...(isDrawing.value && what.value === 'board' ? { board: String(boardNumber.value) } : {}),
+  ...(isDrawing.value && what.value === 'page' ? { page: String(pageNumber.value) } : {}),
   ...(isDrawing.value || format.value === 'zip' ? { lines: lines.value, words: hasWords.value ? 'yes' : 'no' } : {}),
 }));
 
@@ -116,7 +122,15 @@ async function download(): Promise<void> {
       :least="1"
       :most="boardCount"
     />
-    <template v-if="isDrawing || format === 'zip'">
+    <MeasureField
+      v-if="isDrawing && what === 'page'"
+      v-model="pageNumber"
+      label="Page"
+      kind="number"
+      :least="1"
+      :most="pageCount"
+    />
+    <template v-if="(isDrawing && what !== 'page') || format === 'zip'">
       <ChoiceRow
         v-model="lines"
         label="Grooves and trenches"

@@ -85,6 +85,12 @@ try {
   await page.getByRole('link', { name: /^version/ }).click();
   await page.getByRole('button', { name: /Demo workshop/ }).click();
   await take('versions');
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Try it with a plan of twelve pages' }).click();
+  await page.getByRole('button', { name: 'Take 7 parts in' }).waitFor({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Let them follow my board' }).click();
+  await page.getByText('made one trench').waitFor();
+  await take('bring-in', 800);
 } finally {
   await browser.close();
   await workshop.stop();

@@ -26,7 +26,8 @@ export interface DrawnOnce {
  * other lines meet them stay.
  * @param toleranceMm lines closer than this lie on each other
  */
-export function drawnOnce(curves: readonly Curve[], toleranceMm: number): DrawnOnce {
+export function drawnOnce(all: readonly Curve[], toleranceMm: number): DrawnOnce {
+  const curves = withoutCopies(all);
   const boxes = boxIndex(curves.map(curveBounds));
   const group = groups(curves.length);
   curves.forEach((curve, index) => {
@@ -41,7 +42,7 @@ export function drawnOnce(curves: readonly Curve[], toleranceMm: number): DrawnO
     if (list) list.push(curve);
     else members.set(key, [curve]);
   });
-  let again = 0;
+  let again = all.length - curves.length;
   const once = [...members.values()].flatMap((list) => {
     if (list.length === 1) return list;
     const left = pieces(list, toleranceMm);
@@ -49,6 +50,33 @@ export function drawnOnce(curves: readonly Curve[], toleranceMm: number): DrawnO
     return left;
   });
   return { curves: once, again };
+}
+
+/** Ends that are the same to this, in mm, are those of a copy. */
+const COPY_MM = 1e-6;
+
+/** The curves without those that are drawn again from end to end, either way: most that is drawn twice is, and is found by its numbers alone. */
+export function withoutCopies(curves: readonly Curve[]): readonly Curve[] {
+  const seen = new Set<string>();
+  const number = (value: number): number => Math.round(value / COPY_MM);
+  const at = ({ x, y }: Point): string => `${number(x)},${number(y)}`;
+  return curves.filter((curve) => {
+    const { from, to } = curve;
+    const isForward = from.x < to.x || (from.x === to.x && from.y <= to.y);
+    const ends = isForward ? `${at(from)} ${at(to)}` : `${at(to)} ${at(from)}`;
+    const shape =
+      curve.kind === 'line'
+        ? ''
+        : curve.kind === 'arc'
+          ? number(isForward ? curve.bulge : -curve.bulge)
+          : isForward
+            ? `${at(curve.control1)} ${at(curve.control2)}`
+            : `${at(curve.control2)} ${at(curve.control1)}`;
+    const key = `${curve.kind} ${ends} ${shape}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
 }
 
 /** Sets of numbers that are joined pair by pair. */

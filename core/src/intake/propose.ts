@@ -13,7 +13,7 @@ import {
 } from '../geometry/index.ts';
 import { workOfLayer, type ReadDrawing, type ReadLine } from '../formats/index.ts';
 import { chainCurves } from './chain.ts';
-import { drawnOnce } from './merge-twice.ts';
+import { drawnOnce, withoutCopies } from './merge-twice.ts';
 import { withArcs } from './recover-arcs.ts';
 import { classKey, lineClasses, type ClassWork, type ClassWorks } from './line-class.ts';
 
@@ -33,7 +33,7 @@ export function proposeWorks(drawing: ReadDrawing): ClassWorks {
   const curvesOf = (key: string): readonly Curve[] =>
     byClass.get(key)!.flatMap(({ path }) => transformPath(toMm, path));
   const shapes = classes.map(({ key, isDashed }) => {
-    const curves = curvesOf(key);
+    const curves = withoutCopies(curvesOf(key));
     return { key, isDashed, curves, closedShare: isDashed ? 0 : meetingShare(curves) };
   });
   const cuts = shapes.filter(({ isDashed, closedShare }) => !isDashed && closedShare > 0.5);

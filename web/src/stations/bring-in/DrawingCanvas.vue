@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, useTemplateRef, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
 import type { LineClass, ShownIntake, ShownLines } from '@grain-fold/core/intake';
 import type { MatView } from '../../mat/mat-view.ts';
@@ -46,13 +46,53 @@ const DASHES: Readonly<Record<string, readonly number[]>> = {
   engrave: [2, 3],
 };
 
+/** A drawing with more points than this is moved as a picture while the mat moves, and drawn again when it rests, in ms. */
+const MOST_POINTS = 6000,
+  REST_MS = 90;
+/** The mat as it was last drawn, where there is much on it. */
+let last: { readonly picture: HTMLCanvasElement; readonly view: MatView } | undefined;
+let waiting: ReturnType<typeof setTimeout> | undefined;
+
+const pointCount = (): number =>
+  [
+    ...Object.values(props.lines ?? {}),
+    ...(props.intake?.parts ?? []).flatMap(({ edges, works }) => [edges, ...Object.values(works)]),
+  ].reduce((sum, { length }) => sum + length / 2, 0);
+
 function draw(): void {
   const context = canvas.value?.getContext('2d');
   if (!context || !canvas.value) return;
+  clearTimeout(waiting);
+  drawExactly(context);
+  last = undefined;
+  if (pointCount() <= MOST_POINTS) return;
+  const picture = document.createElement('canvas');
+  picture.width = canvas.value.width;
+  picture.height = canvas.value.height;
+  picture.getContext('2d')?.drawImage(canvas.value, 0, 0);
+  last = { picture, view: props.view };
+}
+
+/** Shows the last picture where it now lies, until the mat rests. */
+function follow(): void {
+  const context = canvas.value?.getContext('2d');
+  const { width, height } = props.view;
+  if (!last || !context || last.view.width !== width || last.view.height !== height) return draw();
+  const ratio = window.devicePixelRatio,
+    k = props.view.k / last.view.k;
+  context.setTransform(1, 0, 0, 1, 0, 0);
+  context.clearRect(0, 0, context.canvas.width, context.canvas.height);
+  context.setTransform(k, 0, 0, k, ratio * (props.view.x - k * last.view.x), ratio * (props.view.y - k * last.view.y));
+  context.drawImage(last.picture, 0, 0);
+  clearTimeout(waiting);
+  waiting = setTimeout(draw, REST_MS);
+}
+
+function drawExactly(context: CanvasRenderingContext2D): void {
   const { k, x, y, width, height } = props.view,
     ratio = window.devicePixelRatio;
-  canvas.value.width = Math.round(width * ratio);
-  canvas.value.height = Math.round(height * ratio);
+  context.canvas.width = Math.round(width * ratio);
+  context.canvas.height = Math.round(height * ratio);
   const place = (scale: number): void =>
     context.setTransform(ratio * k * scale, 0, 0, -ratio * k * scale, ratio * x, ratio * y);
   place(1);
@@ -111,7 +151,6 @@ function drawParts(context: CanvasRenderingContext2D, { parts, loose }: ShownInt
 }
 
 const shown = computed(() => [
-  props.view,
   props.lines,
   props.classes,
   props.scale,
@@ -122,6 +161,8 @@ const shown = computed(() => [
 ]);
 onMounted(draw);
 watch(shown, draw, { flush: 'post' });
+watch(() => props.view, follow, { flush: 'post' });
+onBeforeUnmount(() => clearTimeout(waiting));
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { LeftOut } from '@grain-fold/core/formats';
 import { countOf, formatArea, type LengthUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
@@ -19,6 +19,9 @@ const props = defineProps<{
 const wanted = defineModel<readonly Wanted[]>('wanted', { required: true });
 const material = defineModel<string>('material', { required: true });
 
+/** So many parts are listed at once, until all are asked for. */
+const FEW = 24;
+const showsAll = ref(false);
 const all = computed(() => wanted.value.length > 0 && wanted.value.every(({ isWanted }) => isWanted));
 function change(index: number, changes: Partial<Wanted>): void {
   wanted.value = wanted.value.map((one, at) => (at === index ? { ...one, ...changes } : one));
@@ -59,7 +62,11 @@ const told = computed(() => [
     <template v-if="taken && wanted.length === taken.parts.length">
       <TickBox v-if="wanted.length > 1" label="all of them" :model-value="all" @update:model-value="tickAll" />
       <ul class="parts">
-        <li v-for="(part, index) in taken.parts" :key="index" :class="{ out: !wanted[index]!.isWanted }">
+        <li
+          v-for="(part, index) in taken.parts.slice(0, showsAll ? Infinity : FEW)"
+          :key="index"
+          :class="{ out: !wanted[index]!.isWanted }"
+        >
           <el-checkbox
             :model-value="wanted[index]!.isWanted"
             :aria-label="`Take ${wanted[index]!.name}`"
@@ -79,6 +86,9 @@ const told = computed(() => [
           <small class="figures">{{ [formatArea(part.areaMm2, unit), holds(part)].filter(Boolean).join(' · ') }}</small>
         </li>
       </ul>
+      <el-button v-if="taken.parts.length > FEW && !showsAll" text size="small" @click="showsAll = true">
+        Show all {{ taken.parts.length }}
+      </el-button>
     </template>
     <FoldAway v-if="told.length + leftOut.length > 0" title="Mended and left out" is-open>
       <ul class="told">

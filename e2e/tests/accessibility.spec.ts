@@ -31,6 +31,17 @@ test('axe finds nothing serious on any view, by day and in the evening', async (
       await page.waitForTimeout(900);
       await isAccessible(page, `${word}, ${theme}`);
       if (word !== 'Parts') continue;
+      await page.getByRole('button', { name: 'take out' }).click();
+      await page.getByRole('dialog', { name: 'Take out' }).waitFor();
+      await isAccessible(page, `take out, ${theme}`);
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'bring in a drawing' }).click();
+      await isAccessible(page, `bring in, ${theme}`);
+      await page.getByRole('button', { name: 'dunlin-tiled.pdf' }).click();
+      await page.getByRole('button', { name: 'Take 7 parts in' }).waitFor();
+      await page.getByRole('button', { name: 'Overlap, and pages by hand' }).click();
+      await isAccessible(page, `a drawing on the mat, ${theme}`);
+      await station(page, 'Parts');
       await page.locator('body').press('e');
       await isAccessible(page, `features, ${theme}`);
       await page.locator('body').press('Escape');

@@ -1,5 +1,5 @@
 import { jest } from '@jest/globals';
-import { execFile } from 'node:child_process';
+import { execFile, execFileSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -200,6 +200,9 @@ test('a tiled plan becomes an airframe, which goes out as DXF and comes in again
   expect(fs.readFileSync(svg, 'utf8')).toMatch(/width="[\d.]+mm"[^]*aria-label="board"/);
   const pdf = path.join(folder, 'part.pdf');
   expect((await run('convert', saltbox, '--to', 'pdf', '--parts', 'Fin', '--out', pdf)).exit).toBe(0);
+  execFileSync('qpdf', ['--check', pdf]);
+  // The Fin's drawing and 5 mm all round, in points.
+  expect(execFileSync('pdfinfo', [pdf]).toString()).toMatch(/Pages: +1\n[^]*Page size: +[\d.]+ x [\d.]+ pts/);
   const map = write('map.json', [
     { dashed: true, work: 'leave' },
     { colour: '#0033B2', work: 'crease', foldDegrees: 20 },

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import fs from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, newAirframe, saved, setFigure, signUp, station, test } from '../support/workshop.ts';
@@ -143,7 +144,22 @@ for (const format of ['SVG', 'DXF'] as const)
         0,
         ['cut', 'mark', 'mitre groove 90', 'words'],
       ]);
-    } else execFileSync('rsvg-convert', [file, '-o', info.outputPath('seen.png')]);
+    } else {
+      execFileSync('rsvg-convert', [file, '-o', info.outputPath('seen.png')]);
+      // The browser draws it too: as a picture, at 254 dots an inch, ten dots are a millimetre.
+      const widthMm = Number(/width="([\d.]+)mm"/.exec(fs.readFileSync(file, 'utf8'))![1]);
+      await page.getByRole('button', { name: 'take out' }).click();
+      await choose(page, 'As', /^PNG/);
+      await choose(page, 'What', 'all 8 parts');
+      await setFigure(page, 'Dots an inch', '254');
+      const [picture] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'Download', exact: true }).click(),
+      ]);
+      await picture.saveAs(info.outputPath('picture.png'));
+      const width = fs.readFileSync(info.outputPath('picture.png')).readUInt32BE(16);
+      expect(Math.abs(width - 10 * widthMm)).toBeLessThan(12);
+    }
     await page.getByRole('button', { name: 'bring in a drawing' }).click();
     await give(page, file);
     await page.getByRole('button', { name: 'Take 8 parts in' }).click();
@@ -175,7 +191,6 @@ test('a wing section becomes an outline of the chord that is wanted', async ({ p
 test('files that are none are refused in words, and nothing changes', async ({ page, workshop }, info) => {
   await signUp(page, workshop);
   await toBringIn(page, 'Nothing came in');
-  const fs = await import('node:fs');
   const bad: readonly (readonly [string, Buffer | string, RegExp])[] = [
     ['empty.svg', '', /empty.svg is empty/],
     ['letter.pdf', '%PDF-1.7 and no more', /letter.pdf: It is damaged/],

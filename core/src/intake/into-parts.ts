@@ -1,7 +1,23 @@
-import { translation, transformPath, curveBounds, joinBounds, type Path } from '../geometry/index.ts';
-import { fieldFault, operationDraft, traitsOf, type Operation, type OperationKind } from '../operations/index.ts';
+import {
+  curveBounds,
+  curvePoint,
+  joinBounds,
+  nearestOnPath,
+  transformPath,
+  translation,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
+import {
+  fieldFault,
+  operationDraft,
+  traitsOf,
+  type Operation,
+  type OperationKind,
+  type OperationPlace,
+} from '../operations/index.ts';
 import { brokenInvariant, emptyPart, IdSource, type Contour, type DrawnLine, type Part } from '../part/index.ts';
-import { pathFromDraft, type PathDraft } from '../paths/index.ts';
+import { curveOf, pathFromDraft, type PathDraft } from '../paths/index.ts';
 import type { TakenPart, TakenWork } from './take-in.ts';
 
 /** Parts that came in, and those that could not, each with why. */
@@ -46,16 +62,41 @@ function partFrom(taken: TakenPart, material: string, id: string): Part {
   const lines: DrawnLine[] = [],
     operations: Operation[] = [];
   for (const work of taken.works) {
+    const edges =
+      traitsOf(work.kind).ground === 'edge' ? edgesAlong(contours, transformPath(toCorner, work.path)) : undefined;
+    if (edges) {
+      operations.push(operationOn(work, edges, ids.next('o')));
+      continue;
+    }
+    // What is done to an edge, and lies on none, is only marked.
+    const own: TakenWork =
+      traitsOf(work.kind).ground === 'edge' ? { ...work, kind: 'mark', foldDegrees: undefined } : work;
     const line: DrawnLine = { ...pathFromDraft(drafted(work.path, work.isClosed), ids, 'l'), sizing: 'scaled' };
     lines.push(line);
-    operations.push(operationOn(work, line.id, ids.next('o')));
+    operations.push(operationOn(own, { pathId: line.id }, ids.next('o')));
   }
   return { ...empty, quantity: taken.quantity, contours, lines, operations, lastId: ids.lastId };
 }
 
-function operationOn({ kind, foldDegrees, face = 'face' }: TakenWork, pathId: string, id: string): Operation {
+/** Work lies on an edge that comes no further from it than this, in mm. */
+const ON_EDGE_MM = 0.1;
+
+/** The edges of an outline or a hole that a path runs along; undefined when it runs along none. */
+function edgesAlong(contours: readonly Contour[], path: Path): OperationPlace | undefined {
+  const isOn = (p: Point): boolean => (nearestOnPath(path, p)?.distance ?? Infinity) <= ON_EDGE_MM;
+  for (const contour of contours) {
+    const segmentIds = contour.segments.flatMap(({ id }, index) => {
+      const curve = curveOf(contour, index);
+      return [0.02, 0.5, 0.98].every((t) => isOn(curvePoint(curve, t))) ? [id] : [];
+    });
+    if (segmentIds.length > 0) return { pathId: contour.id, segmentIds };
+  }
+  return undefined;
+}
+
+function operationOn({ kind, foldDegrees, face = 'face' }: TakenWork, on: OperationPlace, id: string): Operation {
   const angled = foldDegrees === undefined ? {} : angleOf(kind, foldDegrees);
-  return { ...operationDraft(kind), ...angled, face, id, on: { pathId } } as Operation;
+  return { ...operationDraft(kind), ...angled, face, id, on } as Operation;
 }
 
 /** A kind's own field for an angle; nothing for an angle that it cannot have. */

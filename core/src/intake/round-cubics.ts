@@ -24,7 +24,10 @@ const HALF_TURN = 1;
  */
 export const withRoundCubics = (path: Path, toleranceMm: number): Path =>
   joinedArcs(
-    path.map((curve) => (curve.kind === 'cubic' ? (arcOf(curve, toleranceMm) ?? curve) : curve)),
+    path.map((curve) => {
+      const arc = curve.kind === 'cubic' ? arcOf(curve, toleranceMm) : undefined;
+      return { curve: arc ?? curve, wasCubic: arc !== undefined };
+    }),
     toleranceMm,
   );
 
@@ -44,18 +47,26 @@ function arcOf(cubic: Curve, toleranceMm: number): Arc | undefined {
 interface ArcRun {
   readonly arc: Arc;
   readonly passes: readonly Point[];
+  /** How far the one arc may be from them: arcs that were drawn as arcs stay what they are. */
+  readonly toleranceMm: number;
 }
+/** Arcs that were drawn as arcs go on with each other when they are this near, in mm. */
+const SAME_ARC_MM = 1e-4;
 
-function joinedArcs(path: Path, toleranceMm: number): Path {
+function joinedArcs(path: readonly { readonly curve: Curve; readonly wasCubic: boolean }[], toleranceMm: number): Path {
   const made: (ArcRun | Curve)[] = [];
-  for (const curve of path) {
+  for (const { curve, wasCubic } of path) {
     if (curve.kind !== 'arc') {
       made.push(curve);
       continue;
     }
     const before = made.at(-1),
-      own: ArcRun = { arc: curve, passes: [curvePoint(curve, 0.5), curve.to] };
-    const joined = before && 'arc' in before ? oneArc(before, own, toleranceMm) : undefined;
+      own: ArcRun = {
+        arc: curve,
+        passes: [curvePoint(curve, 0.5), curve.to],
+        toleranceMm: wasCubic ? toleranceMm : SAME_ARC_MM,
+      };
+    const joined = before && 'arc' in before ? oneArc(before, own) : undefined;
     if (joined) made[made.length - 1] = joined;
     else made.push(own);
   }
@@ -63,7 +74,8 @@ function joinedArcs(path: Path, toleranceMm: number): Path {
 }
 
 /** One arc for two, where it passes all that they passed. */
-function oneArc(a: ArcRun, b: ArcRun, toleranceMm: number): ArcRun | undefined {
+function oneArc(a: ArcRun, b: ArcRun): ArcRun | undefined {
+  const toleranceMm = Math.min(a.toleranceMm, b.toleranceMm);
   const quarter = Math.atan(a.arc.bulge) + Math.atan(b.arc.bulge);
   // A little over half a turn is a half turn that was rounded.
   if (a.arc.bulge * b.arc.bulge <= 0 || Math.abs(quarter) > Math.PI / 4 + 1e-3) return undefined;
@@ -74,5 +86,5 @@ function oneArc(a: ArcRun, b: ArcRun, toleranceMm: number): ArcRun | undefined {
   const arc: Arc = { kind: 'arc', from: a.arc.from, to: b.arc.to, bulge },
     { centre, radius } = arcGeometry(arc);
   const isPassed = passes.every((p) => Math.abs(distance(p, centre) - radius) <= toleranceMm);
-  return isPassed ? { arc, passes } : undefined;
+  return isPassed ? { arc, passes, toleranceMm } : undefined;
 }

@@ -16,6 +16,7 @@ const field = useTemplateRef<InputInstance>('field');
 
 const all = computed<readonly { readonly word: string; readonly kind: string; readonly to: RouteLocationRaw }[]>(() => [
   ...STATIONS.map(({ name, word }) => ({ word, kind: 'station', to: { name } })),
+  { word: 'Bring in a drawing', kind: 'station', to: { name: 'bring-in' } },
   { word: 'Versions', kind: 'station', to: { name: 'versions' } },
   ...(work.airframe?.parts ?? []).map((part) => ({
     word: part.name,

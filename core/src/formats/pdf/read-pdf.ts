@@ -42,6 +42,13 @@ export async function readPdfPages(
     page.cleanup();
     if (!onPage(number, count)) break;
   }
+  const last = pages.at(-1),
+    beyond = source.numPages - count;
+  if (last && beyond > 0)
+    pages[pages.length - 1] = {
+      ...last,
+      leftOut: [...last.leftOut, { what: `pages beyond ${MOST_PDF_PAGES}`, count: beyond }],
+    };
   return pages;
 }
 

@@ -116,6 +116,10 @@ test.each(['svg', 'dxf'] as const)(
       // Cubics go out to DXF as arcs.
       if (arcs(before.map(({ outline }) => outline!)))
         expect(arcs(intake.parts.map(({ outline }) => outline))).toBe(true);
+      // Bevels come back on the edges that they were on.
+      for (const { operations, contours } of parts)
+        for (const { kind, on } of operations)
+          if (kind === 'bevel') expect(contours.map(({ id }) => id)).toContain(on.pathId);
       const works = (list: readonly { kind: string; face: string }[]): readonly string[] =>
         list.map(({ kind, face }) => `${kind} ${face}`).sort();
       expect(new Set(works(parts.flatMap(({ operations }) => operations)))).toEqual(

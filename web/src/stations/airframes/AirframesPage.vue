@@ -125,8 +125,17 @@ const setAway = (line: AirframeLine, isAway: boolean): Promise<void> =>
       grouping: true,
     });
   });
+/** Drawings, which are brought in and not imported. */
+const DRAWING = /\.(svg|dxf|pdf|dat|csv)$/i;
 async function importFile(file: File): Promise<void> {
   await attempt(async () => {
+    if (DRAWING.test(file.name))
+      throw new ApiError({
+        code: 'BAD_REQUEST',
+        title: '',
+        detail: `${file.name} is a drawing, not a project file.`,
+        mend: 'Press "Bring in a plan" and choose it there.',
+      });
     if (file.size > LARGEST_FILE)
       throw new ApiError({
         code: 'FILE_TOO_LARGE',

@@ -22,6 +22,7 @@ const material = defineModel<string>('material', { required: true });
 /** So many parts are listed at once, until all are asked for. */
 const FEW = 24;
 const showsAll = ref(false);
+const lineCount = computed(() => (props.taken?.parts ?? []).reduce((sum, { works }) => sum + works, 0));
 const all = computed(() => wanted.value.length > 0 && wanted.value.every(({ isWanted }) => isWanted));
 function change(index: number, changes: Partial<Wanted>): void {
   wanted.value = wanted.value.map((one, at) => (at === index ? { ...one, ...changes } : one));
@@ -49,6 +50,7 @@ const told = computed(() => [
   <section>
     <div class="head">
       <h2 class="eyebrow">Parts</h2>
+      <span class="figures lines">{{ taken ? countOf(lineCount, 'line of work', 'lines of work') : '' }}</span>
       <b class="figures count">{{ isTaking ? '~' : '' }}{{ taken?.parts.length ?? '–' }}</b>
     </div>
     <ChoiceRow
@@ -105,6 +107,11 @@ const told = computed(() => [
   display: flex;
   justify-content: space-between;
   align-items: baseline;
+}
+.lines {
+  flex: 1;
+  padding-left: 10px;
+  color: var(--ink-soft);
 }
 .count {
   font-size: 28px;

@@ -9,6 +9,7 @@ import { projectSchema, projectSchemaText } from '../schema/project-schema.ts';
 const root = path.resolve(import.meta.dirname, '../../..');
 const demos = fs
   .readdirSync(path.join(root, 'demo'))
+  .filter((name) => name.endsWith('.json'))
   .map((name) => fs.readFileSync(path.join(root, 'demo', name), 'utf8'));
 const mite = demos.find((text) => text.includes('Paperbark Mite'))!;
 const data = (): Record<string, unknown> & { parts: { id: string }[] } =>

@@ -60,8 +60,8 @@ export const DRAWING_UNITS: readonly { readonly word: string; readonly mmPerUnit
   { word: 'metre', mmPerUnit: 1000 },
   { word: 'inch', mmPerUnit: 25.4 },
   { word: 'foot', mmPerUnit: 304.8 },
-  { word: 'dot, 96 an inch', mmPerUnit: 25.4 / 96 },
-  { word: 'point, 72 an inch', mmPerUnit: 25.4 / 72 },
+  { word: 'dot', mmPerUnit: 25.4 / 96 },
+  { word: 'point', mmPerUnit: 25.4 / 72 },
 ];
 
 /** Counts what is left out of a file. */

@@ -70,7 +70,7 @@ test('an SVG of another program comes out in true mm, turned as it is drawn', ()
 test('nested groups, symbols with a view box, rounded corners and a flipped group lie where they are drawn, in dots', () => {
   const drawing = readText('plover-tail.svg'),
     k = drawing.unit.mmPerUnit;
-  expect(drawing.unit).toMatchObject({ word: 'dot, 96 an inch', isCertain: false });
+  expect(drawing.unit).toMatchObject({ word: 'dot', isCertain: false });
   const mm = (index: number): readonly number[] => boxOf(drawing, index).map((value) => value * k);
   near(mm(0), [10, -100, 190, -20], 2);
   const holes = drawing.lines.flatMap((line, index) => (line.path.every(({ kind }) => kind === 'arc') ? [index] : []));

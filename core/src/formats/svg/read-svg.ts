@@ -194,5 +194,5 @@ function viewport(element: SvgElement, around: Transform): Transform {
 function unitOf({ attributes }: SvgElement): ReadUnit {
   const size = readLength(attributes.width) ?? readLength(attributes.height);
   const isCertain = size !== undefined && size.unit !== '' && size.unit !== 'px';
-  return { word: isCertain ? size.unit : 'dot, 96 an inch', mmPerUnit: MM_PER_PIXEL, isCertain };
+  return { word: isCertain ? size.unit : 'dot', mmPerUnit: MM_PER_PIXEL, isCertain };
 }

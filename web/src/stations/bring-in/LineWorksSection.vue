@@ -22,8 +22,18 @@ function set(key: string, work: ClassWork): void {
   options.value.works = { ...options.value.works, [key]: work };
 }
 const isFold = ({ work }: ClassWork): boolean => work !== 'cut' && work !== 'leave' && canFold(work);
-const lookWords = ({ layer, widthMm, isDashed }: LineClass): string =>
-  [layer || 'lines', widthMm > 0 ? formatLengthWithUnit(widthMm, 'mm') : '', isDashed ? 'dashed' : '']
+/** The width is told where nothing else tells two looks apart. */
+const hasTwin = (one: LineClass): boolean =>
+  props.classes.some(
+    (other) =>
+      other !== one && other.layer === one.layer && other.colour === one.colour && other.isDashed === one.isDashed,
+  );
+const lookWords = (one: LineClass): string =>
+  [
+    one.layer || 'lines',
+    one.widthMm > 0 && hasTwin(one) ? `${one.widthMm.toFixed(2)} wide` : '',
+    one.isDashed ? 'dashed' : '',
+  ]
     .filter(Boolean)
     .join(' · ');
 

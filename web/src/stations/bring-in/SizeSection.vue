@@ -27,7 +27,7 @@ const units = computed(() => {
     widthInUnits = Math.max(boundsWidth(props.drawing.bounds), boundsHeight(props.drawing.bounds)) / own.mmPerUnit;
   return DRAWING_UNITS.map(
     ({ word, mmPerUnit }) =>
-      [String(mmPerUnit), `${word}: ${formatLengthWithUnit(widthInUnits * mmPerUnit, props.unit)} long`] as const,
+      [String(mmPerUnit), `${word}: ${formatLengthWithUnit(widthInUnits * mmPerUnit, props.unit)}`] as const,
   );
 });
 const pickedMm = computed(() => (props.picked.length === 2 ? distance(props.picked[0]!, props.picked[1]!) : undefined));
@@ -42,7 +42,8 @@ watch(pickedMm, (length) => {
   <section>
     <h2 class="eyebrow">Size</h2>
     <p v-if="!drawing.unit.isCertain && !isChord" class="ask">
-      The file does not say what its numbers are. Choose what fits, or pick a length that you know.
+      The file does not say what its numbers are. Choose what makes it as long as it should be, or pick a length that
+      you know.
     </p>
     <ChoiceRow
       v-if="!drawing.unit.isCertain && !isChord"

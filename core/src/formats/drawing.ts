@@ -48,7 +48,7 @@ export type ReadResult =
   { readonly ok: true; readonly drawing: ReadDrawing } | { readonly ok: false; readonly message: string };
 
 /** Curves of a drawing, at most: more than any plan has, and what a browser can hold. */
-export const MOST_CURVES = 300_000;
+export const MOST_CURVES = 150_000;
 const BEYOND = `lines beyond ${MOST_CURVES.toLocaleString('en')} runs`;
 /** Coordinates beyond this in the file's own unit are no drawing. */
 const FURTHEST = 1e7;

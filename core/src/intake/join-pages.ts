@@ -34,8 +34,13 @@ export interface JoinedPages {
   readonly meetings: number;
 }
 
-/** Ends that are looked at on a side of a page. */
-const MOST_ENDS = 300;
+/** Ends that are looked at on a side of a page, at least and at most: fewer, the more pages there are. */
+const FEWEST_ENDS = 10,
+  MOST_ENDS = 300;
+/** Pairs of ends that are held against each other, about. */
+const MOST_TRIES = 4e6;
+/** No plan has more pages in a line. */
+const MOST_IN_LINE = 30;
 /** Ends of a page and its neighbour that are one lie within this. */
 const MEET_MM = 0.4;
 /** A neighbour begins no nearer than this part of the window, and hardly beyond it. */
@@ -109,7 +114,11 @@ function findLayout(
 ): { readonly layout: PageLayout; readonly meetings: number } {
   const width = window.maxX - window.minX,
     height = window.maxY - window.minY;
-  const ends = pages.map(endsOf);
+  const lines = Math.min(MOST_IN_LINE, pages.length),
+    most = Math.sqrt(MOST_TRIES / Math.max(1, 6 * lines * pages.length));
+  const ends = pages.map((page) =>
+    outermostEnds(endsOf(page), Math.round(Math.min(MOST_ENDS, Math.max(FEWEST_ENDS, most)))),
+  );
   const flush: PageLayout = {
     inLine: Math.ceil(Math.sqrt(pages.length)),
     runsDown: false,
@@ -117,7 +126,7 @@ function findLayout(
     downMm: { x: 0, y: -height },
   };
   let best = { layout: flush, meetings: 0 };
-  for (let inLine = 1; inLine <= pages.length; inLine++)
+  for (let inLine = 1; inLine <= lines; inLine++)
     for (const runsDown of inLine === 1 ? [false] : [false, true]) {
       const next = ends.flatMap((_, index) =>
           (index + 1) % inLine !== 0 && index + 1 < ends.length ? [[index, index + 1] as const] : [],
@@ -148,6 +157,21 @@ function endsOf(lines: readonly ReadLine[]): readonly Point[] {
   return lines.flatMap(({ path, isClosed }) => (isClosed || path.length === 0 ? [] : [path[0]!.from, path.at(-1)!.to]));
 }
 
+/** Ends of a page by the side that they lie nearest to: the outermost of each. */
+interface PageEnds {
+  readonly x: { readonly last: readonly Point[]; readonly first: readonly Point[] };
+  readonly y: { readonly last: readonly Point[]; readonly first: readonly Point[] };
+}
+
+function outermostEnds(points: readonly Point[], most: number): PageEnds {
+  const sorted = (along: 'x' | 'y', direction: 1 | -1): readonly Point[] =>
+    [...points].sort((a, b) => direction * (b[along] - a[along])).slice(0, most);
+  return {
+    x: { last: sorted('x', 1), first: sorted('x', -1) },
+    y: { last: sorted('y', 1), first: sorted('y', -1) },
+  };
+}
+
 interface Side {
   readonly along: 'x' | 'y';
   readonly size: number;
@@ -156,17 +180,16 @@ interface Side {
 
 /** The shift from a page to the next that most pairs of ends agree on, and how many do. */
 function vote(
-  ends: readonly (readonly Point[])[],
+  ends: readonly PageEnds[],
   pairs: readonly (readonly [number, number])[],
   { along, size, sign }: Side,
 ): { readonly shift: Point; readonly count: number } {
   const across = along === 'x' ? 'y' : 'x';
   const bins = new Map<string, Point[]>();
-  const outermost = (points: readonly Point[], direction: number): readonly Point[] =>
-    [...points].sort((a, b) => direction * (b[along] - a[along])).slice(0, MOST_ENDS);
   for (const [one, other] of pairs) {
-    const last = outermost(ends[one]!, sign),
-      first = outermost(ends[other]!, -sign);
+    const [from, to] = [ends[one]![along], ends[other]![along]];
+    const last = sign > 0 ? from.last : from.first,
+      first = sign > 0 ? to.first : to.last;
     for (const p of last)
       for (const q of first) {
         const by = p[along] - q[along],

@@ -1,7 +1,7 @@
 import { ellipseRun, type Curve, type Path, type Point, type Transform, IDENTITY } from '../../geometry/index.ts';
 import { radians } from '../../units/index.ts';
 import { splineCurves } from './spline.ts';
-import type { DxfRecord } from './tags.ts';
+import type { DxfRecord } from './pairs.ts';
 
 /** A run of an entity in the coordinates that it is drawn in. */
 export interface DxfRun {
@@ -75,11 +75,12 @@ interface Corner extends Point {
 
 function cornersOf(entity: DxfRecord): readonly Corner[] {
   const corners: { x: number; y: number; bulge: number }[] = [];
-  for (const { code, value } of entity.tags) {
-    if (code === 10) corners.push({ x: Number(value), y: 0, bulge: 0 });
-    else if (code === 20 && corners.length > 0) corners.at(-1)!.y = Number(value);
-    else if (code === 42 && corners.length > 0) corners.at(-1)!.bulge = Number(value);
-  }
+  entity.each((code, value) => {
+    const last = corners.at(-1);
+    if (code === 10) corners.push({ x: Number(value()), y: 0, bulge: 0 });
+    else if (code === 20 && last) last.y = Number(value());
+    else if (code === 42 && last) last.bulge = Number(value());
+  });
   return corners;
 }
 

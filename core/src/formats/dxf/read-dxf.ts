@@ -12,11 +12,11 @@ import {
 import { LeftOutCount, LineCollector, type ReadResult, type ReadText, type ReadUnit } from '../drawing.ts';
 import { planeOf, pointAt, runOf } from './entities.ts';
 import { lookOf, tablesOf, type Look, type Tables } from './tables.ts';
-import { readTags, recordsOf, type DxfRecord, type Tag } from './tags.ts';
+import { readPairs, recordsOf, type DxfRecord, type Pairs, type Stretch } from './pairs.ts';
 
 /** Blocks within blocks are followed so deep, and so many entities are drawn through them. */
 const DEEPEST_INSERT = 16,
-  MOST_DRAWN = 300_000;
+  MOST_DRAWN = 150_000;
 /** A fitted spline leaves the true one by this much at most, in mm. */
 const SPLINE_MM = 0.005;
 
@@ -56,10 +56,10 @@ const WORDS: Readonly<Record<string, string>> = {
  * Text names parts; hatches, dimensions and solids are left out and counted.
  */
 export function readDxf(text: string): ReadResult {
-  const { tags, fault } = readTags(text);
-  const sections = sectionsOf(fault === undefined ? tags : wholeRecords(tags));
+  const { pairs, fault } = readPairs(text);
+  const sections = sectionsOf(pairs, fault !== undefined);
   if (sections.size === 0) return { ok: false, message: fault ?? 'It has no sections: it is no DXF drawing.' };
-  const reader = new DxfReader(sections);
+  const reader = new DxfReader(pairs, sections);
   reader.read();
   if (fault) reader.leftOut.add(`the rest of the file (${fault.replace(/\.$/, '')})`);
   return {
@@ -68,31 +68,26 @@ export function readDxf(text: string): ReadResult {
   };
 }
 
-/** Pairs without those of the thing in the midst of which the file breaks off. */
-const wholeRecords = (tags: readonly Tag[]): readonly Tag[] =>
-  tags.slice(
-    0,
-    tags.findLastIndex(({ code }) => code === 0),
-  );
-
-/** Pairs of each section by its name. */
-function sectionsOf(tags: readonly Tag[]): ReadonlyMap<string, readonly Tag[]> {
-  const sections = new Map<string, readonly Tag[]>();
+/** Where each section stands, by its name. @param isCut the file breaks off: what it breaks off in is left out */
+function sectionsOf(pairs: Pairs, isCut: boolean): ReadonlyMap<string, Stretch> {
+  const sections = new Map<string, Stretch>();
   let name: string | undefined,
-    start = 0;
-  tags.forEach(({ code, value }, index) => {
-    if (code !== 0) return;
-    const word = value.trim().toUpperCase();
-    if (word === 'SECTION' && tags[index + 1]?.code === 2) {
-      name = tags[index + 1]!.value.trim().toUpperCase();
-      start = index + 2;
+    from = 0,
+    lastRecord = 0;
+  for (let index = 0; index < pairs.count; index++) {
+    if (pairs.code(index) !== 0) continue;
+    lastRecord = index;
+    const word = pairs.value(index).toUpperCase();
+    if (word === 'SECTION' && index + 1 < pairs.count && pairs.code(index + 1) === 2) {
+      name = pairs.value(index + 1).toUpperCase();
+      from = index + 2;
     } else if (word === 'ENDSEC' && name !== undefined) {
-      sections.set(name, tags.slice(start, index));
+      sections.set(name, { from, to: index });
       name = undefined;
     }
-  });
+  }
   // A file that is cut off has no end of its last section.
-  if (name !== undefined) sections.set(name, tags.slice(start));
+  if (name !== undefined) sections.set(name, { from, to: isCut ? Math.max(from, lastRecord) : pairs.count });
   return sections;
 }
 
@@ -112,11 +107,13 @@ class DxfReader {
   private readonly entities: readonly DxfRecord[];
   private drawn = 0;
 
-  constructor(sections: ReadonlyMap<string, readonly Tag[]>) {
-    this.unit = unitOf(sections.get('HEADER') ?? []);
-    this.tables = tablesOf(recordsOf(sections.get('TABLES') ?? []));
-    this.blocks = blocksOf(recordsOf(sections.get('BLOCKS') ?? []));
-    this.entities = recordsOf(sections.get('ENTITIES') ?? []);
+  constructor(pairs: Pairs, sections: ReadonlyMap<string, Stretch>) {
+    const stretch = (name: string): Stretch => sections.get(name) ?? { from: 0, to: 0 };
+    this.unit = unitOf(pairs, stretch('HEADER'));
+    this.tables = tablesOf(recordsOf(pairs, stretch('TABLES')));
+    this.blocks = blocksOf(recordsOf(pairs, stretch('BLOCKS')));
+    // One more than are drawn, so that it is told that there are more.
+    this.entities = recordsOf(pairs, stretch('ENTITIES'), MOST_DRAWN + 1);
   }
 
   read(): void {
@@ -181,8 +178,7 @@ class DxfReader {
 
   private text(entity: DxfRecord, transform: Transform): void {
     this.leftOut.add('texts');
-    const words = [...entity.tags.filter(({ code }) => code === 3), ...entity.tags.filter(({ code }) => code === 1)]
-      .map(({ value }) => value)
+    const words = [...entity.texts(3), ...entity.texts(1)]
       .join('')
       // Marks of how a text of several lines is set.
       .replace(/\\P/g, ' ')
@@ -210,9 +206,11 @@ function blocksOf(records: readonly DxfRecord[]): ReadonlyMap<string, readonly D
 }
 
 /** What the header says of the unit. */
-function unitOf(header: readonly Tag[]): ReadUnit {
-  const named = header.findIndex(({ code, value }) => code === 9 && value.trim().toUpperCase() === '$INSUNITS');
-  const unit = named < 0 ? undefined : UNITS[Number(header[named + 1]?.value)];
+function unitOf(pairs: Pairs, { from, to }: Stretch): ReadUnit {
+  let unit: readonly [string, number] | undefined;
+  for (let index = from; index + 1 < to && !unit; index++)
+    if (pairs.code(index) === 9 && pairs.value(index).toUpperCase() === '$INSUNITS')
+      unit = UNITS[Number(pairs.value(index + 1))];
   return unit
     ? { word: unit[0], mmPerUnit: unit[1], isCertain: true }
     : { word: 'millimetre', mmPerUnit: 1, isCertain: false };

@@ -1,5 +1,5 @@
 import { paletteColour, trueColour } from './colours.ts';
-import type { DxfRecord } from './tags.ts';
+import type { DxfRecord } from './pairs.ts';
 
 /** How the lines of a layer are drawn, where they do not say so themselves. */
 export interface Layer {

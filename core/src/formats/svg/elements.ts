@@ -14,7 +14,7 @@ interface Growing extends SvgElement {
   text: string;
 }
 
-const MOST_ELEMENTS = 300_000,
+const MOST_ELEMENTS = 200_000,
   DEEPEST = 200;
 const withoutPrefix = (name: string): string => name.slice(name.indexOf(':') + 1);
 

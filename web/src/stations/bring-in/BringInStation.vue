@@ -20,16 +20,16 @@ import ProjectParts from './ProjectParts.vue';
 import SizeSection from './SizeSection.vue';
 import TakenSection from './TakenSection.vue';
 import { exampleFile } from './examples.ts';
-import { nearestEnd } from './nearest-end.ts';
 import { partAt } from './shown-path.ts';
 import { useBringIn } from './use-bring-in.ts';
+import { useKnownLength } from './use-known-length.ts';
 import { usePageMoves } from './use-page-moves.ts';
 
 const work = useAirframe();
 const route = useRoute();
 const router = useRouter();
 const bring = useBringIn();
-const { fileName, drawing, project, taken, fault, isReading, isTaking, progress, wanted, options, scale } = bring;
+const { fileName, drawing, project, taken, fault, isReading, isTaking, progress, wanted, scale } = bring;
 const pageMoves = usePageMoves(bring);
 
 const showsParts = ref(true);
@@ -72,17 +72,11 @@ watch([fileName, () => drawing.value?.unit, scale], () => requestAnimationFrame(
   flush: 'post',
 });
 
-/** A known length being picked: its ends, on the drawing as it is sized now. */
-const picked = ref<readonly Point[]>([]);
-const isPicking = ref(false);
-const hover = ref<Point>();
-const snapped = (at: Point): Point =>
-  nearestEnd(Object.values(drawing.value?.shown ?? {}), scale.value, at, 10 / (mat.value?.view.k ?? 1)) ?? at;
+const known = useKnownLength(bring, () => 10 / (mat.value?.view.k ?? 1));
+const { picked, isPicking, hover } = known;
 function press(at: Point): void {
-  if (isPicking.value) {
-    picked.value = [...(picked.value.length === 2 ? [] : picked.value), snapped(at)];
-    isPicking.value = picked.value.length < 2;
-  } else if (pageMoves.isOn.value) pageMoves.press(at);
+  if (isPicking.value) known.press(at);
+  else if (pageMoves.isOn.value) pageMoves.press(at);
   else toggleAt(at);
 }
 /** A part is chosen, or let go, on the mat itself. */
@@ -92,28 +86,16 @@ function toggleAt(at: Point): void {
   wanted.value = wanted.value.map((one, place) => (place === index ? { ...one, isWanted: !one.isWanted } : one));
 }
 function move(at: Point): void {
-  hover.value = isPicking.value ? snapped(at) : undefined;
+  known.move(at);
   pageMoves.move(at);
 }
 function startPicking(): void {
-  picked.value = [];
-  isPicking.value = true;
+  known.start();
   showsParts.value = false;
-}
-/** The drawing is scaled so that what was picked is as long as it is known to be. */
-function knownLength(lengthMm: number): void {
-  const [a, b] = picked.value;
-  if (!a || !b) return;
-  const k = lengthMm / Math.hypot(b.x - a.x, b.y - a.y);
-  options.factor *= k;
-  picked.value = [
-    { x: a.x * k, y: a.y * k },
-    { x: b.x * k, y: b.y * k },
-  ];
 }
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.key !== 'Escape') return;
-  isPicking.value = false;
+  known.drop();
   pageMoves.drop();
 });
 
@@ -228,7 +210,7 @@ const MOST_PARTS = 500;
             :picked="picked"
             :is-picking="isPicking"
             @pick="startPicking"
-            @known="knownLength"
+            @known="known.set"
           />
           <PagesSection
             v-if="drawing.pages && drawing.pages.count > 1"

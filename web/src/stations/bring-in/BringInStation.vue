@@ -256,7 +256,8 @@ const MOST_PARTS = 500;
     <TrayBar
       ><span v-if="isPicking">click both ends of a length that you know; points of lines catch</span
       ><span v-else-if="pageMoves.isOn.value">drag a page; it catches where its lines meet those of others</span
-      ><span v-else-if="isTaking">chaining lines …</span
+      ><span v-else-if="isTaking"
+        >chaining lines … <el-button class="stop" size="small" text @click="bring.stop">Stop</el-button></span
       ><span v-else><b>F</b> fit · click a part to leave it out · nothing is kept until you take it in</span></TrayBar
     >
   </div>
@@ -282,6 +283,9 @@ const MOST_PARTS = 500;
   position: absolute;
   inset: 0;
   pointer-events: none;
+}
+.stop {
+  color: inherit;
 }
 .accept {
   z-index: 3;

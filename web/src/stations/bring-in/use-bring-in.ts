@@ -95,9 +95,12 @@ export function useBringIn() {
     fileName.value = '';
     wanted.value = [];
   }
+  /** Ends what is worked on; with it goes what was read. */
   function stop(): void {
-    worker.stop();
-    fault.value = `${fileName.value} was not read to its end: you stopped it.`;
+    const name = fileName.value;
+    clear();
+    isTaking.value = false;
+    fault.value = `${name} was not brought to its end: you stopped it.`;
   }
 
   let asked = 0;

@@ -6,6 +6,7 @@ import {
   pdfFault,
   readDrawing,
   readPdfPages,
+  textOfFile,
   type ReadDrawing,
 } from '@grain-fold/core/formats';
 import { joinPages } from '@grain-fold/core/intake';
@@ -20,7 +21,7 @@ export async function readDrawingFile(file: string): Promise<ReadDrawing> {
   if (!known.ok) throw new CliError('FILE', known.message);
   if (known.kind === 'project') throw new CliError('USAGE', `${name} is a project file already.`);
   if (known.kind === 'pdf') return pdfDrawing(name, bytes);
-  const read = readDrawing(known.kind, textOf(bytes));
+  const read = readDrawing(known.kind, textOfFile(bytes));
   if (!read.ok) throw new CliError('FILE', `${name} could not be read. ${read.message}`);
   return read.drawing;
 }
@@ -32,14 +33,6 @@ async function bytesOf(file: string): Promise<Uint8Array> {
     return size > MOST_DRAWING_BYTES ? new Uint8Array(MOST_DRAWING_BYTES + 1) : await readFile(file);
   } catch (error) {
     throw new CliError('FILE', `${file} cannot be read: ${(error as Error).message}`);
-  }
-}
-
-function textOf(bytes: Uint8Array): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes);
   }
 }
 

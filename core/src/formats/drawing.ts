@@ -64,6 +64,10 @@ export const DRAWING_UNITS: readonly { readonly word: string; readonly mmPerUnit
   { word: 'point', mmPerUnit: 25.4 / 72 },
 ];
 
+/** Areas of paper: backgrounds, and what hides a line under words. They bound nothing. */
+export const PAPER_COLOUR = '#ffffff',
+  PAPER_AREAS = 'white areas';
+
 /** Counts what is left out of a file. */
 export class LeftOutCount {
   private readonly counts = new Map<string, number>();

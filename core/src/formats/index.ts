@@ -11,7 +11,14 @@ export { clippedToBox } from './pdf/clip-path.ts';
 export type { ReadPage } from './pdf/read-page.ts';
 export { MOST_PDF_PAGES, type PdfSource, pdfFault, readPdfPages } from './pdf/read-pdf.ts';
 export { plainFont } from './plain-font.ts';
-export { type DrawingKind, type KnownKind, MOST_DRAWING_BYTES, kindOfFile, readDrawing } from './read-drawing.ts';
+export {
+  type DrawingKind,
+  type KnownKind,
+  MOST_DRAWING_BYTES,
+  kindOfFile,
+  readDrawing,
+  textOfFile,
+} from './read-drawing.ts';
 export { partsCsv, stockCsv } from './csv/tables.ts';
 export { clubZip } from './written/club-zip.ts';
 export { pageDrawing } from './written/draw-page.ts';

@@ -43,6 +43,15 @@ export function kindOfFile(name: string, head: Uint8Array, size: number): KnownK
   return refuse(`${name} is neither SVG, DXF, PDF, a section nor a list of points.`);
 }
 
+/** The text of a file: UTF-8 or, where it is none, the old Western letters that drawings were written in before. */
+export function textOfFile(bytes: Uint8Array): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes);
+  }
+}
+
 const READERS = { svg: readSvg, dxf: readDxf, section: readSection, points: readPoints } as const;
 
 /** Reads a drawing that is text. */

@@ -81,6 +81,16 @@ test('nested groups, symbols with a view box, rounded corners and a flipped grou
   expect(drawing.texts.map(({ text }) => text)).toEqual(['Stabiliser half x2', 'Fin']);
 });
 
+test('white areas without a line bound nothing: backgrounds are left out and told', () => {
+  const read = readDrawing(
+    'svg',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="9mm" height="9mm"><rect width="9" height="9" fill="white"/><rect width="5" height="5" fill="white" stroke="red"/></svg>',
+  );
+  if (!read.ok) throw new Error(read.message);
+  expect(read.drawing.lines).toHaveLength(1);
+  expect(read.drawing.leftOut).toEqual([{ what: 'white areas', count: 1 }]);
+});
+
 test('pages printed by a browser, rewritten by another program and turned by hand are read at true size, with their layers', async () => {
   for (const name of ['chromium.pdf', 'ghostscript.pdf']) {
     const [page] = await readPdf(fileBytes(name));

@@ -1,7 +1,7 @@
 export { likelyBoard } from './board-wide.ts';
 export { type Chain, chainCurves } from './chain.ts';
 export type { Gap } from './gaps.ts';
-export { type MadeParts, intoParts } from './into-parts.ts';
+export { type MadeParts, intoParts, usualAngle } from './into-parts.ts';
 export { type JoinedPages, type PageLayout, caughtMove, drawingBounds, joinPages } from './join-pages.ts';
 export {
   type ClassWork,

@@ -13,6 +13,7 @@ import {
   likelyBoard,
   proposeWorks,
   takeIn,
+  usualAngle,
   USUAL_INTAKE,
   type Intake,
   type IntakeOptions,
@@ -178,6 +179,41 @@ test('short runs along an arc become the arc; a polygon with few corners stays o
     })),
   );
   expect(withArcs({ path: octagon, isClosed: true }, 0.05).path).toHaveLength(8);
+});
+
+test('a rectangle round parts with holes is a frame; round holes alone it is a part, until it is said to be none', () => {
+  const frame = box(-10, -10, 300, 200),
+    part = [...box(0, 0, 100, 60), ...box(20, 20, 10, 10)];
+  const plan = drawing(drawn([...frame, ...part, ...box(150, 0, 50, 50)]));
+  expect(areas(taken(plan))).toEqual([2500, 5900]);
+  expect(told(taken(plan))).toMatchObject({ 'frame round everything': 1 });
+  expect(areas(taken(plan, { leavesFrameOut: false }))).toEqual([100, 60_000 - 6000 - 2500]);
+  const plate = drawing(drawn([...box(0, 0, 100, 60), ...box(20, 20, 10, 10), ...box(60, 20, 10, 10)]));
+  expect(areas(taken(plate))).toEqual([5800]);
+  expect(taken(plate).isFrameLeftOut).toBe(false);
+  expect(areas(taken(plate, { leavesFrameOut: true }))).toEqual([100, 100]);
+  expect(taken(drawing(drawn(part))).isFrameLeftOut).toBeUndefined();
+});
+
+test('work that nobody gives an angle has the one that its kind usually has', () => {
+  const marked = drawing(
+    drawn(box(0, 0, 100, 60), { layer: 'x' }),
+    drawn([line({ x: 0, y: 20 }, { x: 100, y: 20 })], { layer: 'y' }),
+  );
+  const kinds = [
+    ['crease', 15],
+    ['slit', 30],
+    ['groove', 90],
+  ] as const;
+  for (const [kind, angle] of kinds) {
+    const works = Object.fromEntries(
+      Object.entries(proposeWorks(marked)).map(([key, { work }]) => [key, { work: work === 'cut' ? work : kind }]),
+    );
+    const { parts } = intoParts(taken(marked, { works }).parts, 'foam', () => 'p1');
+    expect(parts[0]!.operations[0]).toMatchObject({ kind, foldDegrees: angle });
+    expect(usualAngle(kind)).toBe(angle);
+  }
+  expect([usualAngle('trench'), usualAngle('mark')]).toEqual([undefined, undefined]);
 });
 
 test('letters are left out unless they are asked for; holes in a row are none', () => {

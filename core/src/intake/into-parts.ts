@@ -13,6 +13,7 @@ import {
   operationDraft,
   traitsOf,
   type Operation,
+  type OperationField,
   type OperationKind,
   type OperationPlace,
 } from '../operations/index.ts';
@@ -99,11 +100,18 @@ function operationOn({ kind, foldDegrees, face = 'face' }: TakenWork, on: Operat
   return { ...operationDraft(kind), ...angled, face, id, on } as Operation;
 }
 
+/** The angle that a kind of work has when nobody says another; undefined for one whose angle is none to choose freely. */
+export function usualAngle(kind: OperationKind): number | undefined {
+  const field = angleField(kind);
+  return field && ((operationDraft(kind) as unknown as Record<string, number>)[field.key] ?? undefined);
+}
+const angleField = (kind: OperationKind): OperationField | undefined =>
+  traitsOf(kind).fields.find((one) => one.kind === 'angle' && one.isOnLine === true);
+
 /** A kind's own field for an angle; nothing for an angle that it cannot have. */
 function angleOf(kind: OperationKind, degrees: number): Readonly<Record<string, unknown>> {
-  const { fields, fold } = traitsOf(kind);
-  const field = fields.find((one) => one.kind === 'angle' && one.isOnLine === true);
-  if (!field) return fold?.numbers(Math.abs(degrees)) ?? {};
+  const field = angleField(kind);
+  if (!field) return traitsOf(kind).fold?.numbers(Math.abs(degrees)) ?? {};
   return fieldFault(kind, field, degrees) === undefined ? { [field.key]: degrees } : {};
 }
 

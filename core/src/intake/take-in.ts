@@ -20,6 +20,8 @@ import { drawnOnce } from './merge-twice.ts';
 import { loopOf, nestLoops, outlineAround, type Nested } from './nest-loops.ts';
 import { partWords } from './part-words.ts';
 import { withArcs } from './recover-arcs.ts';
+import { sheetFrame } from './sheet-frame.ts';
+import { defined } from '../units/index.ts';
 
 /** How a drawing is taken in. */
 export interface IntakeOptions {
@@ -34,6 +36,8 @@ export interface IntakeOptions {
   readonly arcMm: number;
   /** Whether small figures in a row are kept. */
   readonly keepsLetters: boolean;
+  /** Whether a rectangle round everything is the edge of a sheet and no part; as it seems when nobody says. */
+  readonly leavesFrameOut?: boolean;
   /** Thickness of board that the plan was drawn for; slots and trenches as wide follow the builder's board. */
   readonly drawnForMm?: number;
 }
@@ -68,6 +72,8 @@ export interface Intake {
   readonly loose: readonly Chain[];
   readonly gaps: readonly Gap[];
   readonly told: readonly LeftOut[];
+  /** Whether a rectangle round everything was left out; undefined where there is none. */
+  readonly isFrameLeftOut?: boolean;
 }
 
 /** Chains shorter than this are slivers, in mm. */
@@ -88,7 +94,11 @@ export function takeIn(drawing: ReadDrawing, options: IntakeOptions): Intake {
   const letters = options.keepsLetters ? new Set<number>() : lettersAmong(cutChains);
   tell('letters and figures', letters.size);
   const kept = cutChains.filter((_, index) => !letters.has(index));
-  const nested = nestLoops(kept.flatMap(({ path, isClosed }) => (isClosed ? [loopOf(path)] : [])));
+  const loops = kept.flatMap(({ path, isClosed }) => (isClosed ? [loopOf(path)] : [])),
+    frame = sheetFrame(loops),
+    isFrameLeftOut = frame && (options.leavesFrameOut ?? frame.isSure);
+  if (isFrameLeftOut) tell('frame round everything', 1);
+  const nested = nestLoops(isFrameLeftOut ? loops.toSpliced(frame!.index, 1) : loops);
   const open = kept.filter(({ isClosed }) => !isClosed);
   const around = outlineAround(nested);
   const works: TakenWork[][] = nested.map(() => []);
@@ -113,6 +123,7 @@ export function takeIn(drawing: ReadDrawing, options: IntakeOptions): Intake {
     loose,
     gaps: gapsBetween(kept, WIDEST_GAP_MM),
     told: [...told].map(([what, count]) => ({ what, count })),
+    ...defined({ isFrameLeftOut }),
   };
 }
 

@@ -6,6 +6,7 @@ import {
   pdfFault,
   readDrawing,
   readPdfPages,
+  textOfFile,
   type DrawingKind,
   type LeftOut,
   type ReadDrawing,
@@ -84,6 +85,8 @@ export interface TakenDrawing {
   readonly gaps: readonly Gap[];
   readonly told: readonly LeftOut[];
   readonly likelyBoardMm: number | undefined;
+  /** Whether a rectangle round everything was left out; undefined where there is none. */
+  readonly isFrameLeftOut: boolean | undefined;
 }
 
 let drawing: ReadDrawing | undefined, pages: readonly ReadPage[] | undefined, joined: JoinedPages | undefined;
@@ -91,15 +94,6 @@ let chosen: readonly number[] = [];
 let intake: Intake | undefined;
 
 const fail = (message: string): Failed => ({ ok: false, message });
-
-/** UTF-8, or, where it is none, the old Western letters that drawings were written in before. */
-function textOf(bytes: Uint8Array): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes);
-  }
-}
 
 function opened(kind: OpenedDrawing['kind'], read: ReadDrawing): OpenedDrawing | Failed {
   if (read.lines.length === 0) return fail('It holds no line that could be read.');
@@ -150,11 +144,11 @@ const desk = {
     pages = joined = drawing = intake = undefined;
     if (!known.ok) return known;
     if (known.kind === 'project') {
-      const read = readProjectFile(textOf(bytes));
+      const read = readProjectFile(textOfFile(bytes));
       return read.ok ? { ok: true, kind: 'project', airframe: read.airframe } : fail(`${name}: ${read.message}`);
     }
     if (known.kind === 'pdf') return this.openPdf(name, bytes, onProgress);
-    const read = readDrawing(known.kind, textOf(bytes));
+    const read = readDrawing(known.kind, textOfFile(bytes));
     if (!read.ok) return fail(`${name} could not be read. ${read.message}`);
     const answer = opened(known.kind, read.drawing);
     return answer.ok ? answer : fail(`${name}: ${answer.message} ${leftOutWords(read.drawing.leftOut)}`.trim());
@@ -210,7 +204,7 @@ const desk = {
   take(options: IntakeOptions): TakenDrawing | Failed {
     if (!drawing) return fail('There is no drawing on the desk.');
     intake = takeIn(drawing, options);
-    const { parts, loose, gaps, told } = intake;
+    const { parts, loose, gaps, told, isFrameLeftOut } = intake;
     return {
       ok: true,
       parts: parts.map(({ name, quantity, areaMm2, holes, works }) => ({
@@ -225,6 +219,7 @@ const desk = {
       looseCount: loose.length,
       gaps,
       told,
+      isFrameLeftOut,
       likelyBoardMm: likelyBoard(parts.flatMap((part) => part.holes.map(({ path }) => path))),
     };
   },

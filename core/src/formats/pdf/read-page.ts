@@ -13,7 +13,15 @@ import {
   type Point,
   type Transform,
 } from '../../geometry/index.ts';
-import { LeftOutCount, LineCollector, type LeftOut, type ReadLine, type ReadText } from '../drawing.ts';
+import {
+  LeftOutCount,
+  LineCollector,
+  PAPER_AREAS,
+  PAPER_COLOUR,
+  type LeftOut,
+  type ReadLine,
+  type ReadText,
+} from '../drawing.ts';
 import { clippedToBox } from './clip-path.ts';
 import { runsFrom, type PdfRun } from './path-data.ts';
 
@@ -246,7 +254,8 @@ class PageReader {
     const isStroked = is('stroke', 'closeStroke', 'fillStroke', 'eoFillStroke', 'closeFillStroke', 'closeEOFillStroke');
     const isFilled = is('fill', 'eoFill');
     const closes = isFilled || is('closeStroke', 'closeFillStroke', 'closeEOFillStroke');
-    if (isStroked || isFilled) for (const run of runs) this.line(run, isStroked, closes);
+    if (isFilled && this.state.fill === PAPER_COLOUR) this.leftOut.add(PAPER_AREAS);
+    else if (isStroked || isFilled) for (const run of runs) this.line(run, isStroked, closes);
     if (isClip) {
       if (runs.some(({ path }) => !isBox(path))) this.leftOut.add('clips that are no rectangle, taken as one');
       this.clipTo(runs.flatMap(({ path }) => path.flatMap(({ from, to }) => [from, to])));

@@ -7,7 +7,15 @@ import {
   translation,
   type Transform,
 } from '../../geometry/index.ts';
-import { LeftOutCount, LineCollector, type ReadResult, type ReadText, type ReadUnit } from '../drawing.ts';
+import {
+  LeftOutCount,
+  LineCollector,
+  PAPER_AREAS,
+  PAPER_COLOUR,
+  type ReadResult,
+  type ReadText,
+  type ReadUnit,
+} from '../drawing.ts';
 import { readElements, type SvgElement } from './elements.ts';
 import { MM_PER_PIXEL, readLength, readNumbers } from './lengths.ts';
 import { shapeOf } from './shapes.ts';
@@ -168,6 +176,7 @@ class SvgReader {
     if (shape.fault) this.leftOut.add('rests of paths that could not be read');
     const colour = style.stroke !== 'none' ? style.stroke : style.fill;
     if (colour === 'none') return this.leftOut.add('shapes without a line or a fill');
+    if (style.stroke === 'none' && colour === PAPER_COLOUR) return this.leftOut.add(PAPER_AREAS);
     for (const { path, isClosed } of shape.runs)
       this.collector.add({
         path: path.flatMap((curve) => affineCurve(transform, curve)),

@@ -3,6 +3,7 @@ import { useDropZone, useEventListener } from '@vueuse/core';
 import { ElMessage } from 'element-plus';
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { BOUNDS } from '@grain-fold/contract';
 import type { Bounds, Point } from '@grain-fold/core/geometry';
 import type { Part } from '@grain-fold/core/part';
 import { countOf, formatLengthWithUnit } from '@grain-fold/core/units';
@@ -108,7 +109,7 @@ async function accept(): Promise<void> {
     const which = wanted.value.flatMap(({ name, quantity, isWanted }, index) =>
       isWanted ? [{ index, name, quantity }] : [],
     );
-    const made = await bring.worker.make(which, material.value);
+    const made = await bring.worker.make(which, material.value).catch(bring.lost);
     if (made) add(made.parts, made.refused);
   } finally {
     isAccepting.value = false;
@@ -117,9 +118,8 @@ async function accept(): Promise<void> {
 function add(parts: readonly Part[], refused: readonly { name: string; message: string }[] = []): void {
   const airframe = work.airframe;
   if (!airframe) return;
-  const room = MOST_PARTS - airframe.parts.length;
-  if (parts.length > room) {
-    fault.value = `${countOf(parts.length, 'part')} would make ${airframe.parts.length + parts.length}; an airframe holds ${MOST_PARTS}. Leave some out.`;
+  if (airframe.parts.length + parts.length > BOUNDS.parts) {
+    fault.value = `${countOf(parts.length, 'part')} would make ${airframe.parts.length + parts.length}; an airframe holds ${BOUNDS.parts}. Leave some out.`;
     return;
   }
   if (refused.length > 0) {
@@ -127,11 +127,11 @@ function add(parts: readonly Part[], refused: readonly { name: string; message: 
     fault.value = `${countOf(refused.length, 'part')} cannot be kept: ${first!.name}: ${first!.message}. Leave it out, or choose a coarser drawing.`;
     return;
   }
+  if (parts.length === 0) return;
   work.setParts(`Bring in ${countOf(parts.length, 'part')} of ${fileName.value}`, [...airframe.parts, ...parts]);
   ElMessage({ message: `${countOf(parts.length, 'part')} came in.` });
   void router.push({ name: 'parts', params: { id: airframe.id, partId: parts[0]?.id } });
 }
-const MOST_PARTS = 500;
 </script>
 
 <template>
@@ -147,7 +147,7 @@ const MOST_PARTS = 500;
         @stop="bring.stop"
       />
       <template v-else-if="project">
-        <ProjectParts :airframe="project" :file-name="fileName" @take="add" @other="bring.clear" />
+        <ProjectParts :airframe="project" :file-name="fileName" :fault="fault" @take="add" @other="bring.clear" />
       </template>
       <template v-else-if="drawing">
         <MatCanvas
@@ -228,7 +228,12 @@ const MOST_PARTS = 500;
             :unit="work.unit"
             @light="lit = $event"
           />
-          <MendSection v-model:options="bring.options" :unit="work.unit" :gaps="taken?.gaps ?? []" />
+          <MendSection
+            v-model:options="bring.options"
+            :unit="work.unit"
+            :gaps="taken?.gaps ?? []"
+            :is-frame-left-out="taken?.isFrameLeftOut"
+          />
           <TakenSection
             v-model:wanted="wanted"
             v-model:material="material"

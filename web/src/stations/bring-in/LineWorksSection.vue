@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { LINE_WORKS, type ClassWork, type LineClass, type LineWork } from '@grain-fold/core/intake';
-import { canFold, traitsOf } from '@grain-fold/core/operations';
+import { LINE_WORKS, usualAngle, type ClassWork, type LineClass, type LineWork } from '@grain-fold/core/intake';
+import { traitsOf } from '@grain-fold/core/operations';
 import { formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
 import MeasureField from '../../kit/MeasureField.vue';
 import { alikeWorks, keepWorks, worksBy, type KeptWorks } from './kept-works.ts';
@@ -21,7 +21,11 @@ const workOf = (key: string): ClassWork => options.value.works[key] ?? { work: '
 function set(key: string, work: ClassWork): void {
   options.value.works = { ...options.value.works, [key]: work };
 }
-const isFold = ({ work }: ClassWork): boolean => work !== 'cut' && work !== 'leave' && canFold(work);
+/** The angle of work that has one: as it is said, or as its kind usually has it. */
+const angleOf = ({ work, foldDegrees }: ClassWork): number | undefined => {
+  const usual = work === 'cut' || work === 'leave' ? undefined : usualAngle(work);
+  return usual === undefined ? undefined : (foldDegrees ?? usual);
+};
 /** The width is told where nothing else tells two looks apart. */
 const hasTwin = (one: LineClass): boolean =>
   props.classes.some(
@@ -92,11 +96,11 @@ function use(kept: KeptWorks): void {
           <el-option v-for="work in LINE_WORKS" :key="work" :value="work" :label="wordOf(work)" />
         </el-select>
         <MeasureField
-          v-if="isFold(workOf(one.key))"
+          v-if="angleOf(workOf(one.key)) !== undefined"
           class="fold"
-          label="folds to"
+          label="its angle"
           kind="angle"
-          :model-value="workOf(one.key).foldDegrees ?? 90"
+          :model-value="angleOf(workOf(one.key))!"
           :least="1"
           :most="180"
           @update:model-value="set(one.key, { ...workOf(one.key), foldDegrees: $event })"

@@ -8,7 +8,10 @@ import MeasureField from '../../kit/MeasureField.vue';
 import type { BringInOptions } from './use-bring-in.ts';
 
 /** What is mended on the way in: ends that nearly meet, gaps, rows of short runs that were arcs, letters. */
-const props = defineProps<{ unit: LengthUnit; gaps: readonly Gap[] }>();
+const props = withDefaults(
+  defineProps<{ unit: LengthUnit; gaps: readonly Gap[]; isFrameLeftOut?: boolean | undefined }>(),
+  { isFrameLeftOut: undefined },
+);
 const options = defineModel<BringInOptions>('options', { required: true });
 const widest = computed(() => props.gaps.at(-1)?.gapMm ?? 0);
 /** A little over the widest, so that it is closed too. */
@@ -26,6 +29,12 @@ const closeAll = (): void => {
       </p>
       <el-button size="small" @click="closeAll">Close {{ gaps.length === 1 ? 'it' : 'them' }}</el-button>
     </div>
+    <CheckRow
+      v-if="isFrameLeftOut !== undefined"
+      label="What surrounds everything is a frame"
+      :model-value="isFrameLeftOut"
+      @update:model-value="options.leavesFrameOut = $event"
+    />
     <FoldAway title="Mending">
       <MeasureField
         label="Ends are one within"

@@ -7,7 +7,7 @@ import { countOf } from '@grain-fold/core/units';
 import PartThumbnail from '../../pictures/PartThumbnail.vue';
 
 /** Parts of another airframe, of which some may be taken. They stand on nothing here: what they stood on stays there. */
-const props = defineProps<{ airframe: Airframe; fileName: string }>();
+const props = defineProps<{ airframe: Airframe; fileName: string; fault: string }>();
 const emit = defineEmits<{ take: [parts: readonly Part[]]; other: [] }>();
 const ids = ref<readonly string[]>(props.airframe.parts.map(({ id }) => id));
 const chosen = computed(() => props.airframe.parts.filter(({ id }) => ids.value.includes(id)));
@@ -39,6 +39,7 @@ function take(): void {
   <div class="reading">
     <h1>Parts of {{ airframe.name }}</h1>
     <p>{{ fileName }} <el-button link size="small" @click="emit('other')">another file</el-button></p>
+    <el-alert v-if="fault" type="error" :title="fault" :closable="false" />
     <ul class="parts">
       <li v-for="part in airframe.parts" :key="part.id">
         <el-button

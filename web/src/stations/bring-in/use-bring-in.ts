@@ -15,6 +15,8 @@ export interface BringInOptions {
   gapMm: number;
   arcMm: number;
   keepsLetters: boolean;
+  /** As it seems while nobody said. */
+  leavesFrameOut: boolean | undefined;
   /** 0 while nobody said. */
   drawnForMm: number;
 }
@@ -37,11 +39,14 @@ export function useBringIn() {
   const isTaking = ref(false);
   const progress = shallowRef<{ readonly done: number; readonly of: number }>();
   const wanted = shallowRef<readonly Wanted[]>([]);
+  /** By how much pages were moved by hand, by their places among those that are joined. */
+  const moved = shallowRef<Readonly<Record<number, Point>>>({});
   const options = shallowReactive<BringInOptions>({
     ...USUAL_INTAKE,
     mmPerUnit: 1,
     factor: 1,
     works: {},
+    leavesFrameOut: undefined,
     drawnForMm: 0,
   });
 
@@ -68,9 +73,7 @@ export function useBringIn() {
       if (answer.kind !== 'project') adopt(answer);
       opened.value = answer;
     } catch (error) {
-      // What no reader foresaw ends its worker; the builder is told, and the next file gets another.
-      worker.stop();
-      fault.value = `${file.name} could not be read: ${error instanceof Error ? error.message : 'the reader gave up'}.`;
+      lost(error);
     } finally {
       isReading.value = false;
       progress.value = undefined;
@@ -83,6 +86,7 @@ export function useBringIn() {
       mmPerUnit: answer.unit.mmPerUnit,
       factor: 1,
       works: answer.works,
+      leavesFrameOut: undefined,
       drawnForMm: 0,
     });
   }
@@ -94,6 +98,13 @@ export function useBringIn() {
     fault.value = '';
     fileName.value = '';
     wanted.value = [];
+    moved.value = {};
+  }
+  /** What nothing foresaw ends the worker with all that it holds; the builder is told, and the next file gets another. */
+  function lost(error: unknown): undefined {
+    const name = fileName.value;
+    clear();
+    fault.value = `${name} could not be brought in: ${error instanceof Error ? error.message : 'its reader gave up'}. Nothing was changed.`;
   }
   /** Ends what is worked on; with it goes what was read. */
   function stop(): void {
@@ -117,6 +128,7 @@ export function useBringIn() {
         gapMm: options.gapMm,
         arcMm: options.arcMm,
         keepsLetters: options.keepsLetters,
+        leavesFrameOut: options.leavesFrameOut,
         ...(options.drawnForMm > 0 ? { drawnForMm: options.drawnForMm } : {}),
       });
       if (!answer || own !== asked) return;
@@ -130,6 +142,8 @@ export function useBringIn() {
         quantity,
         isWanted: wanted.value.length === answer.parts.length ? wanted.value[index]!.isWanted : true,
       }));
+    } catch (error) {
+      if (own === asked) lost(error);
     } finally {
       if (own === asked) isTaking.value = false;
     }
@@ -145,11 +159,14 @@ export function useBringIn() {
   );
   watchDebounced([drawing, options], () => void take(), { debounce: 120, deep: true });
 
-  const moved = shallowRef<Readonly<Record<number, Point>>>({});
   /** Lays the pages anew: others, in another order, further apart, or moved by hand. */
   async function arrange(numbers: readonly number[], layout: PageLayout | undefined): Promise<void> {
     const before = drawing.value;
-    const answer = await worker.arrange([...numbers], layout && structuredClone(layout), { ...moved.value });
+    // Moves are those of places: other pages have none.
+    if (before?.pages?.chosen.join() !== numbers.join()) moved.value = {};
+    const answer = await worker
+      .arrange([...numbers], layout && structuredClone(layout), { ...moved.value })
+      .catch(lost);
     if (!answer) return;
     if (!answer.ok) {
       fault.value = answer.message;
@@ -180,6 +197,7 @@ export function useBringIn() {
     open,
     clear,
     stop,
+    lost,
     arrange,
   };
 }

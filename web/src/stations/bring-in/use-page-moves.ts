@@ -3,7 +3,7 @@ import type { Point } from '@grain-fold/core/geometry';
 import type { BringIn } from './use-bring-in.ts';
 
 /** Pages that are moved by hand over the mat, where no lines told how they lie. */
-export function usePageMoves({ drawing, moved, arrange, worker }: BringIn) {
+export function usePageMoves({ drawing, moved, arrange, worker, lost }: BringIn) {
   const isOn = ref(false);
   const drag = shallowRef<{ readonly page: number; readonly from: Point; readonly by: Point }>();
   const cursor = computed(() => (isOn.value ? (drag.value ? 'grabbing' : 'grab') : undefined));
@@ -30,7 +30,7 @@ export function usePageMoves({ drawing, moved, arrange, worker }: BringIn) {
     const pages = drawing.value?.pages;
     if (!pages || (by.x === 0 && by.y === 0)) return;
     const before = moved.value[page] ?? { x: 0, y: 0 };
-    const caught = await worker.catchMove(page, { x: before.x + by.x, y: before.y + by.y }, before);
+    const caught = await worker.catchMove(page, { x: before.x + by.x, y: before.y + by.y }, before).catch(lost);
     if (!caught) return;
     moved.value = { ...moved.value, [page]: caught };
     await arrange(pages.chosen, pages.layout);

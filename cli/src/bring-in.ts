@@ -106,6 +106,12 @@ async function mapped(file: string, drawing: ReadDrawing): Promise<ClassWorks> {
     const one = line as Partial<MapLine> | null;
     if (!LINE_WORKS.some((work) => work === one?.work))
       throw new CliError('FILE', `${file}, line ${index + 1}: work must be one of ${LINE_WORKS.join(', ')}.`);
+    const { layer, colour, foldDegrees } = one as Readonly<Record<string, unknown>>;
+    if (
+      [layer, colour].some((word) => word !== undefined && typeof word !== 'string') ||
+      !['undefined', 'number'].includes(typeof foldDegrees)
+    )
+      throw new CliError('FILE', `${file}, line ${index + 1}: layer and colour are words, foldDegrees is a number.`);
     return one as MapLine;
   });
   return Object.fromEntries(

@@ -1,6 +1,6 @@
 import { writeFile } from 'node:fs/promises';
 import { writeProjectFile } from '@grain-fold/contract';
-import type { Airframe } from '@grain-fold/core/airframe';
+import { someParts, type Airframe } from '@grain-fold/core/airframe';
 import {
   boardDrawing,
   drawingPage,
@@ -28,9 +28,8 @@ export async function convert(file: string, options: CliOptions): Promise<Comman
   const airframe = await readAirframe(file, options),
     partIds = chosenParts(airframe, options.parts);
   if (format === 'json') {
-    const some = { ...airframe, parts: airframe.parts.filter(({ id }) => partIds?.includes(id) ?? true) };
-    const { nest: _nest, ...withoutNest } = some;
-    await write(options.out, writeProjectFile(partIds ? withoutNest : airframe));
+    const some = partIds ? someParts(airframe, partIds) : airframe;
+    await write(options.out, writeProjectFile(some));
     return { exit: 'OK', result: { airframe: airframe.name, parts: some.parts.length, out: options.out } };
   }
   const drawing = drawn(airframe, partIds, options);

@@ -195,6 +195,15 @@ test('a tiled plan becomes an airframe, which goes out as DXF and comes in again
   const again = await run('bring-in', dxf, '--out', path.join(folder, 'again.json'));
   const areas = (JSON.parse(again.out) as { parts: { areaMm2: number }[] }).parts.map(({ areaMm2 }) => areaMm2);
   expect(areas.map(Math.round).sort((a, b) => a - b)).toEqual([8272, 23993]);
+  // A part that stands on others leaves what it stood on behind.
+  const small = path.join(folder, 'small.json');
+  expect((await run('convert', saltbox, '--to', 'json', '--parts', 'Fin,Tailplane', '--out', small)).exit).toBe(0);
+  const shared = JSON.parse(fs.readFileSync(small, 'utf8')) as {
+    parts: { id: string; joints?: { toPartId: string }[] }[];
+  };
+  const ids = shared.parts.map(({ id }) => id);
+  expect(ids).toHaveLength(2);
+  expect(shared.parts.flatMap(({ joints = [] }) => joints).every(({ toPartId }) => ids.includes(toPartId))).toBe(true);
   const svg = path.join(folder, 'board.svg');
   expect((await run('convert', saltbox, '--to', 'svg', '--board', '1', '--no-words', '--out', svg)).exit).toBe(0);
   expect(fs.readFileSync(svg, 'utf8')).toMatch(/width="[\d.]+mm"[^]*aria-label="board"/);

@@ -38,5 +38,6 @@ export {
   mayTurnTo,
 } from './nest-airframe.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
+export { someParts } from './some-parts.ts';
 export { splitInAirframe } from './split-airframe.ts';
 export { standingPicture } from './standing-picture.ts';

@@ -1,9 +1,9 @@
 import Router from '@koa/router';
 import type { Context } from 'koa';
 import { CreateAirframe, RenameAirframe, writeProjectFile } from '@grain-fold/contract';
-import type { Airframe } from '@grain-fold/core/airframe';
+import { someParts, type Airframe } from '@grain-fold/core/airframe';
 import { pageSettingsFault } from '@grain-fold/core/pages';
-import { defined, worded } from '@grain-fold/core/units';
+import { worded } from '@grain-fold/core/units';
 import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
@@ -106,7 +106,7 @@ export function airframeRoutes(
     const { airframe } = await airframes.open(owner(ctx), idOf(ctx));
     attach(ctx, airframe.name, '.grainfold.json');
     ctx.type = 'application/json';
-    ctx.body = writeProjectFile(ctx.query.parts === undefined ? airframe : someParts(airframe, ctx.query.parts));
+    ctx.body = writeProjectFile(ctx.query.parts === undefined ? airframe : partsAsked(airframe, ctx.query.parts));
   });
   async function sendPicture(
     ctx: Pick<Context, 'set' | 'type' | 'body' | 'res'> & { state: { accountId?: string } },
@@ -162,21 +162,9 @@ export function airframeRoutes(
 const nameOf = ({ board, page }: TakenOut, word: string): string =>
   page !== undefined ? ` page ${page}${word}` : board !== undefined ? ` board ${board}${word}` : word;
 
-/** Some parts of an airframe by themselves, with the boards that they are cut from: a small file to share. */
-function someParts({ nest: _nest, ...airframe }: Airframe, asked: string | readonly string[]): Airframe {
-  const ids = [asked].flat().join(',').split(','),
-    parts = airframe.parts.filter(({ id }) => ids.includes(id));
-  if (parts.length === 0) throw new ServerProblem('NOT_FOUND', 'This airframe has none of these parts.');
-  const materials = new Set(parts.map(({ material }) => material));
-  return {
-    ...airframe,
-    parts: parts.map(({ joints, seams, ...part }) => ({
-      ...part,
-      ...defined({
-        joints: joints?.filter(({ toPartId }) => ids.includes(toPartId)),
-        seams: seams?.filter(({ toPartId }) => toPartId === undefined || ids.includes(toPartId)),
-      }),
-    })),
-    boards: airframe.boards.filter(({ material }) => materials.has(material)),
-  };
+/** The parts that are asked for, by themselves. */
+function partsAsked(airframe: Airframe, asked: string | readonly string[]): Airframe {
+  const some = someParts(airframe, [asked].flat().join(',').split(','));
+  if (some.parts.length === 0) throw new ServerProblem('NOT_FOUND', 'This airframe has none of these parts.');
+  return some;
 }

@@ -122,6 +122,8 @@ describe('nobody reaches another’s airframe', () => {
     ['get', '/pages.pdf'],
     ['get', '/cut-list.pdf'],
     ['get', '/cut-list.csv'],
+    ['get', '/drawing.svg'],
+    ['get', '/everything.zip'],
   ];
   test.each(routes.map(([method, route, body]) => ({ method, route, body })))(
     '$method $route',
@@ -342,6 +344,19 @@ describe('files', () => {
       expect({ ...JSON.parse(exported.text), id: '' }).toEqual({ ...JSON.parse(demo(name)), id: '' });
     },
   );
+  test('some parts go out by themselves and come in again; parts that are not there are said, and drawings take no wrong number', async () => {
+    const { body } = await builder.post('/airframes/import', { text: demo('saltbox-36') }).expect(201);
+    const at = `/airframes/${body.airframe.id}`,
+      some = (body.airframe as { parts: { id: string }[] }).parts.slice(0, 2).map(({ id }) => id);
+    const small = await builder.get(`${at}/project-file?parts=${some.join(',')}`).expect(200);
+    const again = await builder.post('/airframes/import', { text: small.text }).expect(201);
+    expect((again.body.airframe as { parts: { id: string }[] }).parts.map(({ id }) => id)).toEqual(some);
+    await builder.get(`${at}/project-file?parts=nowhere`).expect(404);
+    const drawing = await builder.get(`${at}/drawing.dxf?parts=${some[0]}&lines=both`).expect(200);
+    expect(drawing.headers['content-disposition']).toContain('.dxf');
+    await builder.get(`${at}/drawing.svg?board=0`).expect(400);
+    await builder.get(`${at}/drawing.svg?lines=wavy`).expect(400);
+  });
   test.each<[string, string, number, string]>([
     ['a cut-off file', demo('paperbark-mite').slice(0, 4000), 400, 'FILE_NOT_JSON'],
     ['a newer file', demo('paperbark-mite').replace(/"formatVersion": \d/u, '"formatVersion": 9'), 400, 'FILE_NEWER'],

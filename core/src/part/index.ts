@@ -6,6 +6,7 @@ export { IdSource } from './id-source.ts';
 export { brokenInvariant } from './invariants.ts';
 export { withoutLostPlaces } from './lost-places.ts';
 export {
+  type AirframePoint,
   CENTRE_LINES,
   CONTOUR_ROLES,
   type Contour,
@@ -15,6 +16,8 @@ export {
   type Joint,
   PART_HANDS,
   PART_SIZINGS,
+  PLANNED_ROLES,
+  type PlannedFrom,
   type Part,
   type Place,
   type PlateSlot,

@@ -96,6 +96,16 @@ export interface PathGroup {
   readonly pathIds: readonly string[];
 }
 
+export const PLANNED_ROLES = ['side', 'floor', 'half', 'whole', 'outline'] as const;
+/** What of the plan a part was taken from, and what that looked like then. */
+export interface PlannedFrom {
+  /** Id of a planned thing or of a drawn outline. */
+  readonly from: string;
+  readonly role: (typeof PLANNED_ROLES)[number];
+  /** Fingerprint of the outline and marks as they were taken. */
+  readonly outline: string;
+}
+
 export const PART_HANDS = ['single', 'pair'] as const;
 export const PART_SIZINGS = ['scaled', 'fixed'] as const;
 /** One drawing: what the builder drew, seen from its face. A handed pair is drawn once, as its port part. */
@@ -133,6 +143,8 @@ export interface Part {
   readonly insideSizes?: readonly InsideSize[];
   /** Variants of the airframe in which it exists; always when undefined. */
   readonly variants?: readonly string[];
+  /** Where in the plan it was taken from. */
+  readonly planned?: PlannedFrom;
   /** Count of ids given out so far, so that an id is never used twice. */
   readonly lastId: number;
 }

@@ -12,6 +12,15 @@ export {
   formatRunLength,
   ouncesOf,
 } from './format-length.ts';
+export {
+  LOADING_WORDS,
+  formatLoading,
+  formatSpeed,
+  formatThrust,
+  formatWingArea,
+  fromLoading,
+  toLoading,
+} from './flight-quantities.ts';
 export { formatArea, formatBoardArea } from './format-area.ts';
 export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 export { MASS_PER_AREA, type MassPerArea, fromMassPerArea, toMassPerArea, usualMassPerArea } from './mass-per-area.ts';

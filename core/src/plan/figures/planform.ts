@@ -1,4 +1,4 @@
-import { CoreError, radians } from '../units/index.ts';
+import { CoreError, radians } from '../../units/index.ts';
 
 /** A chord of a wing or tail half, seen from above: how far out it lies, where it begins behind the datum, and how long it is; all in mm. */
 export interface PlanformStation {

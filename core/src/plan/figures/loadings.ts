@@ -1,5 +1,5 @@
 /** Standard gravity in m/s². @source ISO 80000-3 */
-const GRAVITY = 9.80665;
+export const GRAVITY = 9.80665;
 /** Air at sea level and 15 °C, kg/m³. @source ISO 2533 */
 export const STANDARD_DENSITY = 1.225;
 const MM2_PER_DM2 = 10_000,

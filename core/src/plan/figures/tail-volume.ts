@@ -1,4 +1,4 @@
-import { radians } from '../units/index.ts';
+import { radians } from '../../units/index.ts';
 
 /** Area of a V-tail as a flat tail and as a fin: the parts that it stands for, in the unit of the area that is given. */
 export interface TailShares {

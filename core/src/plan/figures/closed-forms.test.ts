@@ -19,7 +19,7 @@ import {
   vTailShares,
   wingLoading,
   type Planform,
-} from './index.ts';
+} from '../index.ts';
 
 const within = (value: number, wanted: number, part = 0.001): void =>
   expect(Math.abs(value / wanted - 1)).toBeLessThan(part);
@@ -124,19 +124,19 @@ const rectangle = (at: number, chordMm: number, half: number): Planform => [
 
 test('without a tail an airframe is neutral at a quarter of its mean chord; a tail draws it aft by its pull', () => {
   const wing = { planform: rectangle(100, 200, 600) };
-  expect(neutralPoint(wing).ofMeanChord).toBeCloseTo(0.25, 12);
+  expect(neutralPoint([wing]).atMm).toBeCloseTo(150, 9);
   const tail = { planform: rectangle(800, 100, 200) };
-  const found = neutralPoint(wing, tail);
+  const found = neutralPoint([wing], [tail]);
   // By hand: wing A = 6, slope 4.52767, area 240,000; tail A = 4, slope 3.88322, area 40,000, less a downwash of 0.480398.
   const wingPull = 4.52767 * 240_000,
     tailPull = 3.88322 * (1 - 0.480398) * 40_000;
   expect(found.atMm).toBeCloseTo((wingPull * 150 + tailPull * 825) / (wingPull + tailPull), 1);
   // Half of the tail's area counts half as much.
-  expect(neutralPoint(wing, { ...tail, share: 0.5 }).atMm).toBeLessThan(found.atMm);
+  expect(neutralPoint([wing], [{ ...tail, share: 0.5 }]).atMm).toBeLessThan(found.atMm);
 });
 
 test('a balance range is told with its school, and a margin is counted back from the neutral point', () => {
-  const wing = rectangle(100, 200, 600);
+  const wing = meanChord(rectangle(100, 200, 600));
   expect(balanceBand(wing, { kind: 'part of mean chord', of: 'flat bottom tractor' })).toMatchObject({
     foreMm: 154,
     aftMm: 166,

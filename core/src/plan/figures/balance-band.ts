@@ -1,4 +1,4 @@
-import { meanChord, type Planform } from './planform.ts';
+import type { MeanChord } from './planform.ts';
 
 /** Kinds of airframe that balance at usual places of the mean chord. */
 export const BALANCE_KINDS = ['flat bottom tractor', 'flat plate', 'glider', 'flying wing', 'canard'] as const;
@@ -38,9 +38,11 @@ export interface BalanceBand {
 /** Static margins that are usual, in parts of the mean chord. */
 export const USUAL_MARGIN = { least: 0.05, most: 0.15 } as const;
 
-/** Where an airframe should balance, by a school. */
-export function balanceBand(wing: Planform, school: BalanceSchool): BalanceBand {
-  const { leadingEdgeMm, chordMm } = meanChord(wing);
+/** Where an airframe should balance, by a school. @param mean chord of all its wings */
+export function balanceBand(
+  { leadingEdgeMm, chordMm }: Pick<MeanChord, 'leadingEdgeMm' | 'chordMm'>,
+  school: BalanceSchool,
+): BalanceBand {
   const ofMeanChord =
     school.kind === 'part of mean chord'
       ? USUAL[school.of]

@@ -1,0 +1,102 @@
+import { placedThings } from '../guides.ts';
+import type { Plan } from '../plan.ts';
+import { isBox, isSurface, type BodyThing, type PlannedThing, type SurfaceThing } from '../things/thing.ts';
+import type { PlanContext } from './plan-context.ts';
+import { meanChord, planformArea } from './planform.ts';
+import { flatPlanform } from './surface-planform.ts';
+
+/** What one thing weighs, and where along the airframe. */
+export interface ThingMass {
+  readonly thing: PlannedThing;
+  readonly massG: number;
+  readonly atMm: number;
+  readonly from: 'typed' | 'parts' | 'areas' | 'nothing';
+}
+
+/** The mass of a plan as far as it is known, and where it balances. */
+export interface MassSoFar {
+  readonly massG: number;
+  /** Undefined without any mass. */
+  readonly balanceMm?: number;
+  readonly each: readonly ThingMass[];
+  readonly foamFrom: 'parts' | 'areas';
+}
+
+/** Skins, spar and lap of a folded wing over its area; formers and doublers over a body's walls; glue and tape over foam. */
+export const WING_BOARDS = 2.3,
+  BODY_MORE = 1.25,
+  GLUE_MORE = 1.1;
+const MM2_PER_M2 = 1e6;
+
+/** Boards that a surface is made of over its area: two skins when it is thicker than three boards, plates below. */
+const boardsOf = ({ thicknessMm }: SurfaceThing, boardMm: number): number =>
+  thicknessMm > 3 * boardMm ? WING_BOARDS : Math.max(1, Math.round(thicknessMm / boardMm));
+
+interface Walls {
+  readonly areaMm2: number;
+  readonly atMm: number;
+}
+/** The walls of a body: floor, lid and both sides between its stations, and where their middle lies. */
+function wallsOf({ at, stations }: BodyThing): Walls {
+  const pieces = stations.slice(1).map((b, index) => {
+    const a = stations[index]!,
+      length = b.aftMm - a.aftMm;
+    const girth = (station: typeof a): number => 2 * (station.topMm - station.bottomMm + station.widthMm);
+    const [from, to] = [girth(a), girth(b)];
+    const sum = from + to || 1;
+    return { area: (length * (from + to)) / 2, at: at.x + a.aftMm + (length * (from + 2 * to)) / (3 * sum) };
+  });
+  const areaMm2 = pieces.reduce((sum, { area }) => sum + area, 0);
+  return {
+    areaMm2,
+    atMm: areaMm2 > 0 ? pieces.reduce((sum, { area, at: x }) => sum + area * x, 0) / areaMm2 : at.x,
+  };
+}
+
+/** Foam of a thing by its areas, with glue; where it lies. */
+function foamOf(thing: PlannedThing, { boardMm, gramsPerSquareMetre }: PlanContext): { massG: number; atMm: number } {
+  const gramsPerMm2 = (gramsPerSquareMetre * GLUE_MORE) / MM2_PER_M2;
+  if (isSurface(thing)) {
+    const flat = flatPlanform(thing);
+    const area = flat.slice(1).reduce((sum, b, index) => {
+      const a = flat[index]!;
+      return sum + ((a.chordMm + b.chordMm) / 2) * (b.outMm - a.outMm);
+    }, 0);
+    if (!(area > 0)) return { massG: 0, atMm: thing.at.x };
+    const count = thing.kind === 'fin' && thing.apartMm === 0 ? 0.5 : 1;
+    const { leadingEdgeMm, chordMm } = meanChord(flat);
+    // The middle of the area lies half a mean chord behind its leading edge.
+    return {
+      massG: planformArea(flat) * count * boardsOf(thing, boardMm) * gramsPerMm2,
+      atMm: leadingEdgeMm + chordMm / 2,
+    };
+  }
+  if (thing.kind === 'body') {
+    const { areaMm2, atMm } = wallsOf(thing);
+    return { massG: areaMm2 * BODY_MORE * gramsPerMm2, atMm };
+  }
+  return { massG: 0, atMm: thing.at.x };
+}
+
+/** The mass so far: foam from the parts that are drawn, or from areas before; everything else as it was typed. */
+export function massSoFar(plan: Plan, context: PlanContext): MassSoFar {
+  const { partsFoamG } = context;
+  const foam = placedThings(plan).map((thing) => ({ thing, ...foamOf(thing, context) }));
+  const planned = foam.reduce((sum, { thing, massG }) => sum + (thing.massG === undefined ? massG : 0), 0);
+  const isFromParts = partsFoamG !== undefined && partsFoamG > 0 && planned > 0;
+  // Parts know how much foam there is; the plan knows where.
+  const factor = isFromParts ? (partsFoamG * GLUE_MORE) / planned : 1;
+  const each = foam.map(({ thing, massG, atMm }): ThingMass => {
+    if (thing.massG !== undefined)
+      return { thing, massG: thing.massG, atMm: isBox(thing) ? thing.at.x : atMm, from: 'typed' };
+    return { thing, massG: massG * factor, atMm, from: massG === 0 ? 'nothing' : isFromParts ? 'parts' : 'areas' };
+  });
+  const massG = each.reduce((sum, one) => sum + one.massG, 0);
+  const moment = each.reduce((sum, one) => sum + one.massG * one.atMm, 0);
+  return {
+    massG,
+    each,
+    foamFrom: isFromParts ? 'parts' : 'areas',
+    ...(massG > 0 ? { balanceMm: moment / massG } : {}),
+  };
+}

@@ -2,6 +2,11 @@
 export const ERROR_CODES = {
   BAD_REQUEST: { status: 400, title: 'The request could not be read', mend: 'Check the fields that are named.' },
   FILE_TOO_LARGE: { status: 413, title: 'The file is too large', mend: 'Split the airframe into two files.' },
+  ATTACHMENT_REFUSED: {
+    status: 400,
+    title: 'The picture is not taken in',
+    mend: 'Choose a PNG, JPEG, SVG, DXF or PDF that opens elsewhere.',
+  },
   FILE_NOT_JSON: {
     status: 400,
     title: 'The file is not JSON',
@@ -88,7 +93,7 @@ export interface Problem {
 
 /** Something that was saved by another while it was edited here. */
 export interface Conflict {
-  readonly kind: 'settings' | 'part' | 'board' | 'nest';
+  readonly kind: 'settings' | 'part' | 'board' | 'nest' | 'plan';
   readonly id: string;
   /** The newer state; value null when it was removed. */
   readonly current: { readonly version: number; readonly value: unknown };

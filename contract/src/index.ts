@@ -9,4 +9,5 @@ export { FEATURE_TYPES } from './project/feature.dto.ts';
 export { OPERATION_TYPES } from './project/operation.dto.ts';
 export * from './requests/accounts.ts';
 export * from './requests/airframes.ts';
+export * from './requests/attachments.ts';
 export * from './requests/new-airframe.ts';

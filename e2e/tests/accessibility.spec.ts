@@ -103,8 +103,8 @@ test('a part is drawn, folded, undone and found again with the keyboard alone', 
     .first()
     .press('Enter');
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
-  await page.keyboard.press('5');
+  await page.keyboard.press('6');
   await expect(page).toHaveURL(/boards$/);
-  await page.keyboard.press('2');
+  await page.keyboard.press('3');
   await saved(page);
 });

@@ -301,10 +301,10 @@ test('keys while drawing: a tool stays in hand, a far point is followed, F fits,
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.locator('body').press('m');
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await expect(page.getByRole('alert')).toContainText('Esc first');
   await page.keyboard.press('Escape');
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await expect(page).not.toHaveURL(address);
   await expect(page.getByRole('heading', { name: /Scale|Stock|Pages/ }).first()).toBeVisible();
 });

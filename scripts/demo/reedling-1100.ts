@@ -1,4 +1,5 @@
 import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
+import { reedlingPlan } from './plans.ts';
 import { box, closed, crease, Drafter, groove, mark, pocket, trench } from './drafter.ts';
 
 const BOARD = 'faced board 5 mm';
@@ -434,6 +435,7 @@ export function reedling1100(): Airframe {
     id: 'reedling-1100',
     name: 'Reedling 1100',
     settings: { ...DEFAULT_SETTINGS, notes: 'V-tail pusher motor glider for calm evenings, 1,100 mm span.' },
+    plan: reedlingPlan(t),
     parts: [
       centre,
       tip,

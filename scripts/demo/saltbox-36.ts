@@ -1,3 +1,4 @@
+import { saltboxPlan } from './plans.ts';
 import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
 import { box, closed, crease, Drafter, groove, mark, pocket, throughCut, trench } from './drafter.ts';
 
@@ -239,6 +240,7 @@ export function saltbox36(): Airframe {
       variant: FOUR,
       notes: 'Parasol hauler, three or four channels, removable power box.',
     },
+    plan: saltboxPlan(t),
     parts: [
       side,
       tray,

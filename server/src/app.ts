@@ -11,6 +11,8 @@ import { AccountService } from './accounts/account.service.ts';
 import { DemoWorkshop } from './accounts/demo-workshop.ts';
 import { airframeRoutes } from './airframes/airframe.routes.ts';
 import { AirframeService } from './airframes/airframe.service.ts';
+import { attachmentRoutes } from './attachments/attachment.routes.ts';
+import { AttachmentService } from './attachments/attachment.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
 import type { AppContext, AppState } from './http/app-context.ts';
 import type { ReadingService } from './reading/reading.service.ts';
@@ -100,7 +102,12 @@ export function createApp({ sequelize, documents, reading, logger, signInTries, 
     ctx.set('Cache-Control', 'no-store');
     await next();
   });
-  const routers = [accountRoutes(accounts, workshop, signInTries), airframeRoutes(airframes, reading, documents)];
+  const attachments = new AttachmentService(sequelize);
+  const routers = [
+    accountRoutes(accounts, workshop, signInTries),
+    airframeRoutes(airframes, reading, documents),
+    attachmentRoutes(attachments),
+  ];
   app.use(bodyGate(routers));
   app.use(async (ctx, next) => {
     if (ctx.path !== HEALTH) return next();

@@ -6,5 +6,8 @@ const toVersion2 = (file: ProjectData): ProjectData => ({ ...file, formatVersion
 /** Version 3 added joints, places and seams between parts, the order of folds, and how folds are cut; a file without them is one already. */
 const toVersion3 = (file: ProjectData): ProjectData => ({ ...file, formatVersion: 3 });
 
+/** Version 4 added the plan and what of it parts were taken from; a file without them is one already. */
+const toVersion4 = (file: ProjectData): ProjectData => ({ ...file, formatVersion: 4 });
+
 /** Entry i brings a file of format version i + 1 to version i + 2. */
-export const MIGRATIONS: readonly ((file: ProjectData) => ProjectData)[] = [toVersion2, toVersion3];
+export const MIGRATIONS: readonly ((file: ProjectData) => ProjectData)[] = [toVersion2, toVersion3, toVersion4];

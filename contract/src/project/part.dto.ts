@@ -12,6 +12,7 @@ import {
   MOST_PATHS,
   PART_HANDS,
   PART_SIZINGS,
+  PLANNED_ROLES,
   WIDEST_TURN_DEGREES,
 } from '@grain-fold/core/part';
 import { GRAIN_RULES } from '@grain-fold/core/stock';
@@ -53,6 +54,13 @@ export class DimensionDto {
   @IsIdentifier() fromNodeId!: string;
   @IsIdentifier() toNodeId!: string;
   @IsOneOf(DIMENSION_WAYS) along!: string;
+}
+
+/** What of the plan a part was taken from, and the fingerprint of what that looked like. */
+export class PlannedFromDto {
+  @IsIdentifier() from!: string;
+  @IsOneOf(PLANNED_ROLES) role!: string;
+  @Matches(/^[0-9a-f]{16}$/, { message: 'must be a fingerprint of 16 digits' }) outline!: string;
 }
 
 /** One drawing, seen from its face. */
@@ -144,5 +152,7 @@ export class PartDto {
   @Type(() => InsideSizeDto)
   insideSizes?: InsideSizeDto[];
   @HasVariants() variants?: string[];
+  /** Where in the plan it was taken from. */
+  @IsOptional() @Nested(() => PlannedFromDto) planned?: PlannedFromDto;
   @IsCountBetween(0, MOST_IDS) lastId!: number;
 }

@@ -45,7 +45,7 @@ export const SEGMENT_TYPES = [
 ];
 
 /** Nodes joined by segments; a closed path has as many segments as nodes, an open one has one less. */
-export class PathDto {
+export class DrawnPathDto {
   @IsIdentifier() id!: string;
   @IsBoolean() closed!: boolean;
   @IsArray()
@@ -63,6 +63,10 @@ export class PathDto {
     keepDiscriminatorProperty: true,
   })
   segments!: SegmentDto[];
+}
+
+/** A path on a part. */
+export class PathDto extends DrawnPathDto {
   /** What scaling does to it: it grows, keeps its size, or only its length grows. */
   @IsOneOf(SIZINGS) sizing!: string;
 }

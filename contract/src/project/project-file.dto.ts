@@ -3,13 +3,14 @@ import { ArrayMaxSize, Equals, IsArray, IsOptional } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
 import { NestDto } from './nest.dto.ts';
 import { PartDto } from './part.dto.ts';
+import { PlanDto } from './plan.dto.ts';
 import { BOUNDS, IsIdentifier, IsNameUpTo, Nested, EachNested } from './rules.ts';
 import { SettingsDto } from './settings.dto.ts';
 
 /** What a project file calls itself. */
 export const PROJECT_FORMAT = 'grain-fold-airframe';
 /** The version of the format that this program writes. */
-export const PROJECT_FORMAT_VERSION = 3;
+export const PROJECT_FORMAT_VERSION = 4;
 
 /** A whole airframe as a file. */
 export class ProjectFileDto {
@@ -21,4 +22,5 @@ export class ProjectFileDto {
   @IsArray() @ArrayMaxSize(BOUNDS.parts) @EachNested() @Type(() => PartDto) parts!: PartDto[];
   @IsArray() @ArrayMaxSize(BOUNDS.boards) @EachNested() @Type(() => BoardDto) boards!: BoardDto[];
   @IsOptional() @Nested(() => NestDto) nest?: NestDto;
+  @IsOptional() @Nested(() => PlanDto) plan?: PlanDto;
 }

@@ -1,6 +1,7 @@
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import type { Airframe } from '@grain-fold/core/airframe';
 import { brokenInvariant } from '@grain-fold/core/part';
+import { brokenPlan } from '@grain-fold/core/plan';
 import { worded } from '@grain-fold/core/units';
 import { fieldFaults, strayFaults, type FieldFault } from '../field-faults.ts';
 import { MIGRATIONS } from './migrations.ts';
@@ -122,12 +123,14 @@ export function readProjectData(data: unknown): ReadProjectFile {
 }
 
 /** What no single field shows: broken parts, and ids that clash or lead nowhere. */
-export function crossFaults(airframe: Pick<Airframe, 'parts' | 'boards' | 'nest'>): readonly FieldFault[] {
+export function crossFaults(airframe: Pick<Airframe, 'parts' | 'boards' | 'nest' | 'plan'>): readonly FieldFault[] {
   const faults: FieldFault[] = [];
   airframe.parts.forEach((part, index) => {
     const broken = brokenInvariant(part);
     if (broken) faults.push({ field: `parts[${index}].${broken.field}`, message: worded(broken.message, 'mm') });
   });
+  const broken = airframe.plan && brokenPlan(airframe.plan);
+  if (broken) faults.push({ field: `plan.${broken.field}`, message: worded(broken.message, 'mm') });
   for (const [list, ids] of [
     ['parts', airframe.parts.map((part) => part.id)],
     ['boards', airframe.boards.map((board) => board.id)],

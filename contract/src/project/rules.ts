@@ -26,6 +26,14 @@ export const IsNumberBetween = (least: number, most: number): PropertyDecorator 
     Max(most, { message: 'must be at most $constraint1, got $value' }),
   );
 
+/** A list of finite numbers within bounds, both included. */
+export const EachNumberBetween = (least: number, most: number): PropertyDecorator =>
+  applyDecorators(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'must be numbers' }),
+    Min(least, { each: true, message: 'must each be at least $constraint1' }),
+    Max(most, { each: true, message: 'must each be at most $constraint1' }),
+  );
+
 /** A whole number within bounds, both included. */
 export const IsCountBetween = (least: number, most: number): PropertyDecorator =>
   applyDecorators(
@@ -65,6 +73,16 @@ export const isGiven =
 /** An object of a class, which must be there: the rule for what is nested says nothing of what is missing, and takes a list for an object. */
 export const Nested = (of: () => new () => object): PropertyDecorator =>
   applyDecorators(IsObject({ message: 'must be an object' }), ValidateNested(), Type(of));
+/** An object of one of several classes, told apart by its kind, which must be there. */
+export const NestedOneOf = (
+  base: () => new () => object,
+  subTypes: { readonly value: new () => object; readonly name: string }[],
+): PropertyDecorator =>
+  applyDecorators(
+    IsObject({ message: 'must be an object' }),
+    ValidateNested(),
+    Type(base, { discriminator: { property: 'kind', subTypes }, keepDiscriminatorProperty: true }),
+  );
 const isObject = (value: unknown): boolean => typeof value === 'object' && !Array.isArray(value);
 /** A list each of whose things is an object of the class that `Type` tells beside it; nested rules take a list for one too. */
 export const EachNested = (): PropertyDecorator =>

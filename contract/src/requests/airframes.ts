@@ -2,10 +2,12 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsOptional, ValidateIf } from 'class-validator';
 import type { Airframe, AirframeNest, AirframeSettings } from '@grain-fold/core/airframe';
 import type { Part } from '@grain-fold/core/part';
+import type { Plan } from '@grain-fold/core/plan';
 import type { Board } from '@grain-fold/core/stock';
 import { BoardDto } from '../project/board.dto.ts';
 import { NestDto } from '../project/nest.dto.ts';
 import { PartDto } from '../project/part.dto.ts';
+import { PlanDto } from '../project/plan.dto.ts';
 import { BOUNDS, IsCountBetween, IsIdentifier, IsTextUpTo, Nested, EachNested } from '../project/rules.ts';
 import { SettingsDto } from '../project/settings.dto.ts';
 
@@ -34,6 +36,11 @@ export class NestChange {
   @ValidateIf(hasValue) @Nested(() => NestDto) value!: AirframeNest | null;
 }
 
+export class PlanChange {
+  @IsCountBetween(0, MOST_VERSION) basedOn!: number;
+  @ValidateIf(hasValue) @Nested(() => PlanDto) value!: Plan | null;
+}
+
 /** One save: all of it happens, or nothing. */
 export class SaveAirframe {
   /** Which browser saves, and which of its saves this is: the last one is known when it is sent again. */
@@ -55,6 +62,7 @@ export class SaveAirframe {
   @Type(() => BoardChange)
   boards?: BoardChange[];
   @IsOptional() @Nested(() => NestChange) nest?: NestChange;
+  @IsOptional() @Nested(() => PlanChange) plan?: PlanChange;
 }
 
 /** Versions of everything that a save changed. */
@@ -65,6 +73,7 @@ export interface SaveReceipt {
   readonly parts: Readonly<Record<string, number>>;
   readonly boards: Readonly<Record<string, number>>;
   readonly nest?: number;
+  readonly plan?: number;
 }
 
 /** An airframe as the page works on it: the state, and the version of each thing in it. */
@@ -77,6 +86,7 @@ export interface OpenedAirframe {
     readonly parts: Readonly<Record<string, number>>;
     readonly boards: Readonly<Record<string, number>>;
     readonly nest: number;
+    readonly plan: number;
   };
 }
 

@@ -7,12 +7,36 @@ import { traitsOf } from '@grain-fold/core/operations';
 import { FEATURE_TYPES, GUIDE_TYPES } from '../project/feature.dto.ts';
 import { OPERATION_TYPES } from '../project/operation.dto.ts';
 import { SEGMENT_TYPES } from '../project/path.dto.ts';
+import {
+  CALIBRATION_TYPES,
+  GUIDE_FROM_TYPES,
+  PlanGuideDto,
+  PlanDto,
+  PlanSheetDto,
+  SCHOOL_TYPES,
+} from '../project/plan.dto.ts';
+import { THING_TYPES } from '../project/planned-thing.dto.ts';
 import { PROJECT_FORMAT, PROJECT_FORMAT_VERSION, ProjectFileDto } from '../project/project-file.dto.ts';
 
 type Schema = Record<string, unknown> & { properties?: Record<string, Schema>; required?: string[] };
 type Subtypes = readonly { readonly value: new () => object; readonly name: string }[];
 
-const TYPES: Subtypes = [...SEGMENT_TYPES, ...OPERATION_TYPES, ...FEATURE_TYPES, ...GUIDE_TYPES];
+const TYPES: Subtypes = [
+  ...SEGMENT_TYPES,
+  ...OPERATION_TYPES,
+  ...FEATURE_TYPES,
+  ...GUIDE_TYPES,
+  ...THING_TYPES,
+  ...CALIBRATION_TYPES,
+  ...GUIDE_FROM_TYPES,
+  ...SCHOOL_TYPES,
+];
+/** Fields that are one object of several classes. */
+const CHOSEN_FIELDS: readonly (readonly [owner: string, field: string, types: Subtypes])[] = [
+  [PlanSheetDto.name, 'calibration', CALIBRATION_TYPES],
+  [PlanGuideDto.name, 'from', GUIDE_FROM_TYPES],
+  [PlanDto.name, 'school', SCHOOL_TYPES],
+];
 const POINTER = '#/$defs/';
 const options = {
   classTransformerMetadataStorage: defaultMetadataStorage,
@@ -58,8 +82,11 @@ export function projectSchema(): Schema {
       ['operations', OPERATION_TYPES],
       ['features', FEATURE_TYPES],
       ['guides', GUIDE_TYPES],
+      ['things', THING_TYPES],
     ] as const)
-      if (properties[field]) properties[field].items = oneOf(types);
+      // The guides of a plan are of one class.
+      if (properties[field] && !(field === 'guides' && name === PlanDto.name)) properties[field].items = oneOf(types);
+    for (const [owner, field, types] of CHOSEN_FIELDS) if (owner === name) properties[field] = oneOf(types);
     const kind = TYPES.find(({ value }) => value.name === name);
     if (kind) properties.kind = { const: kind.name };
     const required = [...new Set([...(schema.required ?? []), ...(AUTO_FIELDS[name] ?? [])])].sort();

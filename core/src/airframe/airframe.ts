@@ -1,6 +1,7 @@
 import type { FoldDefaults } from '../operations/index.ts';
 import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
 import type { Part } from '../part/index.ts';
+import type { Plan } from '../plan/index.ts';
 import { boardName, type Board, type TurnStep } from '../stock/index.ts';
 import { MM_PER_INCH, type LengthUnit, type MassPerArea } from '../units/index.ts';
 
@@ -60,6 +61,7 @@ export interface Airframe {
   readonly parts: readonly Part[];
   readonly boards: readonly Board[];
   readonly nest?: AirframeNest;
+  readonly plan?: Plan;
 }
 
 export const DEFAULT_NEST_SETTINGS: NestSettings = { clearanceMm: 2, edgeMarginMm: 3, turnStep: 90, seed: 1 };

@@ -20,6 +20,7 @@ export {
   textOfFile,
 } from './read-drawing.ts';
 export { partsCsv, stockCsv } from './csv/tables.ts';
+export { type KnownSheet, MOST_SHEET_BYTES, MOST_SHEET_PIXELS, type SheetFacts, sheetFacts } from './sheet-facts.ts';
 export { clubZip } from './written/club-zip.ts';
 export { pageDrawing } from './written/draw-page.ts';
 export { drawingPage } from './written/drawing-page.ts';

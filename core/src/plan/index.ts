@@ -1,3 +1,4 @@
+export { brokenPlan } from './broken-plan.ts';
 export { type PlanFault, type PlanFaultCode, planFaults } from './checks.ts';
 export { type Clearance, type PlanMend, type SweptShape, isTooLittle } from './clearances/clearance.ts';
 export { sweptControls } from './clearances/control-clearances.ts';

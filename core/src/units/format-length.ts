@@ -25,6 +25,10 @@ export function formatLength(mm: number, unit: LengthUnit, decimals = 1): string
 export const formatLengthWithUnit = (mm: number, unit: LengthUnit, decimals = 1): string =>
   `${formatLength(mm, unit, decimals)} ${unit}`;
 
+/** A length to the nearest whole millimetre or sixteenth of an inch, where more would say more than is known. */
+export const formatRounded = (mm: number, unit: LengthUnit): string =>
+  formatLength(unit === 'mm' ? Math.round(mm) : (Math.round((mm / MM_PER_INCH) * 16) * MM_PER_INCH) / 16, unit, 0);
+
 /** A long run of work, such as all cuts through: `15.6 m`, or `51.0 ft` for builders in inches. */
 export const formatRunLength = (mm: number, unit: LengthUnit): string =>
   unit === 'mm' ? `${(mm / 1000).toFixed(1)} m` : `${(mm / MM_PER_INCH / 12).toFixed(1)} ft`;

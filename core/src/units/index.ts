@@ -9,6 +9,7 @@ export {
   formatLengthWithUnit,
   formatMass,
   formatPrice,
+  formatRounded,
   formatRunLength,
   ouncesOf,
 } from './format-length.ts';

@@ -11,7 +11,7 @@ import {
 import { DEFAULT_SETTINGS, standardBoard, type Airframe as AirframeData } from '@grain-fold/core/airframe';
 import { defined, type LengthUnit } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
-import { Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry } from '../models/index.ts';
+import { Airframe, BoardRow, NestRow, PartRow, PlanRow, Revision, RevisionEntry } from '../models/index.ts';
 import { stateOf, thumbnailOf } from './airframe-state.ts';
 import { knownReceipt, keepReceipt } from './save-receipts.ts';
 import { roomForAirframe, roomForVersion, withinFile } from './workshop-bounds.ts';
@@ -152,14 +152,15 @@ export class AirframeService {
         .filter((entry) => entry.kind === kind && entry.body !== null)
         .sort((a, b) => a.position - b.position || (a.entityId < b.entityId ? -1 : 1))
         .map((entry) => entry.body as T);
-    const nest = last.get('nest/nest')?.body as AirframeData['nest'] | null | undefined;
+    const nest = last.get('nest/nest')?.body as AirframeData['nest'] | null | undefined,
+      plan = last.get('plan/plan')?.body as AirframeData['plan'] | null | undefined;
     return {
       id,
       name: (last.get('name/name')?.body as string | undefined) ?? airframe.name,
       settings: last.get('settings/settings')!.body as AirframeData['settings'],
       parts: listOf('part'),
       boards: listOf('board'),
-      ...defined({ nest: nest ?? undefined }),
+      ...defined({ nest: nest ?? undefined, plan: plan ?? undefined }),
     };
   }
 
@@ -187,6 +188,7 @@ export class AirframeService {
           parts: listChanges(present.parts, wanted.parts, versions.parts),
           boards: listChanges(present.boards, wanted.boards, versions.boards),
           ...(wanted.nest || versions.nest > 0 ? { nest: { basedOn: versions.nest, value: wanted.nest ?? null } } : {}),
+          ...(wanted.plan || versions.plan > 0 ? { plan: { basedOn: versions.plan, value: wanted.plan ?? null } } : {}),
         },
         transaction,
       );
@@ -242,6 +244,7 @@ export class AirframeService {
         { transaction },
       );
       if (airframe.nest) await NestRow.create({ airframeId: id, version: 1, body: airframe.nest }, { transaction });
+      if (airframe.plan) await PlanRow.create({ airframeId: id, version: 1, body: airframe.plan }, { transaction });
       await appendRevision(
         row,
         label,
@@ -251,6 +254,7 @@ export class AirframeService {
           ...airframe.parts.map((body, position) => ({ kind: 'part' as const, entityId: body.id, position, body })),
           ...airframe.boards.map((body, position) => ({ kind: 'board' as const, entityId: body.id, position, body })),
           ...(airframe.nest ? [{ kind: 'nest' as const, entityId: 'nest', position: 0, body: airframe.nest }] : []),
+          ...(airframe.plan ? [{ kind: 'plan' as const, entityId: 'plan', position: 0, body: airframe.plan }] : []),
         ],
         transaction,
       );

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { ModelStatic, Transaction } from 'sequelize';
 import { type Conflict, type SaveAirframe, type SaveReceipt } from '@grain-fold/contract';
 import { ServerProblem } from '../http/server-problem.ts';
-import { BoardRow, NestRow, PartRow, Revision, RevisionEntry, type Airframe } from '../models/index.ts';
+import { BoardRow, NestRow, PartRow, PlanRow, Revision, RevisionEntry, type Airframe } from '../models/index.ts';
 
 interface Entry {
   readonly kind: RevisionEntry['kind'];
@@ -16,6 +16,11 @@ interface ListRow {
   position: number;
   version: number;
   body: { id: string } | null;
+}
+/** Something that an airframe has one of. */
+interface SingleRow {
+  version: number;
+  body: unknown;
 }
 type ListChange = {
   readonly id: string;
@@ -42,6 +47,7 @@ export async function saveChanges(
     boards: {} as Record<string, number>,
     settings: undefined as number | undefined,
     nest: undefined as number | undefined,
+    plan: undefined as number | undefined,
   };
 
   if (changes.settings) {
@@ -105,17 +111,24 @@ export async function saveChanges(
       );
     }
   }
-  if (changes.nest) {
-    const { basedOn, value } = changes.nest;
-    const row = await NestRow.findOne({ where: { airframeId: airframe.id }, transaction });
-    if (row && isDeepStrictEqual(row.body, value)) receipt.nest = row.version;
+  for (const { kind, table, change } of [
+    { kind: 'nest' as const, table: NestRow as unknown as ModelStatic<never>, change: changes.nest },
+    { kind: 'plan' as const, table: PlanRow as unknown as ModelStatic<never>, change: changes.plan },
+  ]) {
+    if (!change) continue;
+    const { basedOn, value } = change;
+    const row = (await table.findOne({
+      where: { airframeId: airframe.id } as never,
+      transaction,
+    })) as unknown as SingleRow | null;
+    if (row && isDeepStrictEqual(row.body, value)) receipt[kind] = row.version;
     else if (basedOn !== (row?.version ?? 0))
-      conflicts.push({ kind: 'nest', id: 'nest', current: { version: row?.version ?? 0, value: row?.body ?? null } });
+      conflicts.push({ kind, id: kind, current: { version: row?.version ?? 0, value: row?.body ?? null } });
     else {
-      receipt.nest = basedOn + 1;
-      entries.push({ kind: 'nest', entityId: 'nest', position: 0, body: value });
+      receipt[kind] = basedOn + 1;
+      entries.push({ kind, entityId: kind, position: 0, body: value });
       writes.push(() =>
-        NestRow.upsert({ airframeId: airframe.id, version: basedOn + 1, body: value }, { transaction }),
+        table.upsert({ airframeId: airframe.id, version: basedOn + 1, body: value } as never, { transaction }),
       );
     }
   }

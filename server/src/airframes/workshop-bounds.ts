@@ -1,7 +1,7 @@
 import { Op, type Transaction } from 'sequelize';
 import { BOUNDS } from '@grain-fold/contract';
 import { ServerProblem } from '../http/server-problem.ts';
-import { Account, Airframe, BoardRow, PartRow } from '../models/index.ts';
+import { Account, Airframe, Attachment, BoardRow, PartRow } from '../models/index.ts';
 
 /** What one workshop may hold: airframes, and bytes of all their versions. */
 interface Bounds {
@@ -30,14 +30,19 @@ export async function roomForAirframe(accountId: string, transaction: Transactio
   await roomForVersion(accountId, transaction);
 }
 
-/** Whether a workshop has room for one more version. @throws ServerProblem WORKSHOP_FULL or DEMO_FULL, with what it holds */
-export async function roomForVersion(accountId: string, transaction: Transaction): Promise<void> {
+/**
+ * Whether a workshop has room for one more version, or for a file of so many bytes.
+ * @throws ServerProblem WORKSHOP_FULL or DEMO_FULL, with what it holds
+ */
+export async function roomForVersion(accountId: string, transaction: Transaction, more = 0): Promise<void> {
   const { megabytes, code } = await boundsOf(accountId, transaction);
-  const bytes = Number((await Airframe.sum('bytes', { where: { accountId }, transaction })) ?? 0);
+  const sum = async (table: typeof Airframe | typeof Attachment): Promise<number> =>
+    Number((await (table as typeof Airframe).sum('bytes', { where: { accountId }, transaction })) ?? 0);
+  const bytes = (await sum(Airframe)) + (await sum(Attachment)) + more;
   if (bytes >= megabytes * MEGABYTE)
     throw new ServerProblem(
       code,
-      `Its airframes and all their versions take ${Math.ceil(bytes / MEGABYTE)} MB; there is room for ${megabytes}.`,
+      `Its airframes, all their versions and the pictures beside them take ${Math.ceil(bytes / MEGABYTE)} MB; there is room for ${megabytes}.`,
     );
 }
 

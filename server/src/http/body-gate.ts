@@ -10,7 +10,9 @@ const SMALL_BODY = 16 * 1024;
 /** An airframe within JSON may take twice its own length: every quotation mark in a text is two letters there. */
 const AIRFRAME_BODY = 2 * LARGEST_PROJECT_FILE;
 const CARRIES_AIRFRAME = /^\/api\/airframes\/(import|[^/]+\/save)$/;
-const NEEDS_ACCOUNT = /^\/api\/airframes(\/|$)/;
+const NEEDS_ACCOUNT = /^\/api\/(airframes|attachments)(\/|$)/;
+/** Bytes that the route reads itself, once it is known whose they are. */
+const CARRIES_FILE = /^\/api\/attachments\/?$/;
 const WITHOUT_BODY = ['GET', 'HEAD', 'OPTIONS'];
 
 /**
@@ -22,6 +24,7 @@ export function bodyGate(routers: readonly Router<AppState, AppContext>[]): Midd
     if (!WITHOUT_BODY.includes(ctx.method)) {
       if (!routers.some((router) => router.match(ctx.path, ctx.method).route)) throw new ServerProblem('NOT_FOUND');
       if (NEEDS_ACCOUNT.test(ctx.path) && !ctx.state.accountId) throw new ServerProblem('SIGN_IN_NEEDED');
+      if (CARRIES_FILE.test(ctx.path)) return next();
       const carriesAirframe = CARRIES_AIRFRAME.test(ctx.path);
       const text = await readJsonText(ctx.req, carriesAirframe ? AIRFRAME_BODY : SMALL_BODY);
       if (carriesAirframe) ctx.request.text = text;

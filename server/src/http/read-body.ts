@@ -53,6 +53,27 @@ export async function readJsonText(request: IncomingMessage, mostBytes: number):
   return Buffer.concat(chunks).toString('utf8');
 }
 
+/**
+ * Reads the body of a request as bytes, no more of it than it may be long.
+ * @throws ServerProblem FILE_TOO_LARGE; what is left of the body is not read
+ */
+export async function readBytes(request: IncomingMessage, mostBytes: number): Promise<Buffer> {
+  const tooLarge = (): ServerProblem =>
+    new ServerProblem(
+      'FILE_TOO_LARGE',
+      `The file is larger than the ${mostBytes / 1024 / 1024} MB that are kept. Save it smaller, or as a JPEG.`,
+    );
+  if (Number(request.headers['content-length'] ?? 0) > mostBytes) throw tooLarge();
+  const chunks: Buffer[] = [];
+  let bytes = 0;
+  for await (const chunk of request as AsyncIterable<Buffer>) {
+    bytes += chunk.length;
+    if (bytes > mostBytes) throw tooLarge();
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks);
+}
+
 /** What a text says as JSON. @throws ServerProblem BAD_REQUEST when it is none */
 export function parsed(text: string): unknown {
   try {

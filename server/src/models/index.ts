@@ -3,13 +3,28 @@ import type { Config } from '../config.ts';
 import { Account, defineAccount } from './account.ts';
 import { Airframe, defineAirframe } from './airframe.ts';
 import { BoardRow, defineBoardRow } from './board-row.ts';
+import { Attachment, AttachmentPiece, defineAttachment } from './attachment.ts';
 import { defineNestRow, NestRow } from './nest-row.ts';
 import { definePartRow, PartRow } from './part-row.ts';
+import { definePlanRow, PlanRow } from './plan-row.ts';
 import { defineRevision, defineRevisionEntry, Revision, RevisionEntry } from './revision.ts';
 import { defineSaveReceiptRow, SaveReceiptRow } from './save-receipt.ts';
 import { defineSessionRow, SessionRow } from './session-row.ts';
 
-export { Account, Airframe, BoardRow, NestRow, PartRow, Revision, RevisionEntry, SaveReceiptRow, SessionRow };
+export {
+  Account,
+  Airframe,
+  Attachment,
+  AttachmentPiece,
+  BoardRow,
+  NestRow,
+  PartRow,
+  PlanRow,
+  Revision,
+  RevisionEntry,
+  SaveReceiptRow,
+  SessionRow,
+};
 
 /** Connects to MariaDB and binds every model to the connection. */
 export function connect(database: Config['database']): Sequelize {
@@ -31,6 +46,8 @@ export function connect(database: Config['database']): Sequelize {
     definePartRow,
     defineBoardRow,
     defineNestRow,
+    definePlanRow,
+    defineAttachment,
     defineRevision,
     defineRevisionEntry,
     defineSaveReceiptRow,

@@ -25,5 +25,12 @@ export function saveFaults(changes: SaveAirframe): readonly FieldFault[] {
         }))
       : [],
   );
-  return [...faults, ...broken].slice(0, 20);
+  const { value: plan } = changes.plan ?? {};
+  const planned = plan
+    ? crossFaults({ parts: [], boards: [], plan }).map(({ field, message }) => ({
+        field: field.replace(/^plan/, 'plan.value'),
+        message,
+      }))
+    : [];
+  return [...faults, ...broken, ...planned].slice(0, 20);
 }

@@ -17,6 +17,7 @@ const names = computed(() =>
       board: value?.name ?? 'A board',
       settings: 'The settings',
       nest: 'The nest',
+      plan: 'The plan',
     }[conflict.kind];
   }),
 );

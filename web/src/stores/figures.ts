@@ -1,7 +1,14 @@
 import { watchDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { faultsIn, quickFigures, type Airframe, type QuickFigures, type SlowFigures } from '@grain-fold/core/airframe';
+import {
+  faultsIn,
+  planReportOf,
+  quickFigures,
+  type Airframe,
+  type QuickFigures,
+  type SlowFigures,
+} from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/checks';
 import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
 import { slowly } from '../workers/index.ts';
@@ -63,12 +70,17 @@ export const useFigures = defineStore('figures', () => {
   });
   /** Whether a fault was found before the last edit: its mend would be done on what is no longer there. */
   const isOldFault = (fault: Fault): boolean => isSlowOld.value && slow.value?.faults.includes(fault) === true;
-  const faultCount = computed(() => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0));
+  const planFaults = computed(() => (work.airframe && planReportOf(work.airframe)?.faults) ?? []);
+  const faultCount = computed(
+    () => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0) + planFaults.value.length,
+  );
 
   const texts = computed<Readonly<Record<string, string>>>(() => {
     const airframe = work.airframe;
     if (!airframe || !quick.value) return {} as Record<string, string>;
     const { pages } = airframe.settings;
+    const planFigure = (key: string): string =>
+      planReportOf(airframe)?.figures.figures.find((figure) => figure.key === key)?.text ?? '–';
     return {
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
       parts: String(quick.value.drawings),
@@ -79,6 +91,9 @@ export const useFigures = defineStore('figures', () => {
       boards: boardsText(slow.value),
       cut: formatRunLength(quick.value.throughMm, work.unit),
       mass: formatMass(quick.value.foamG, work.unit),
+      plan: planFigure('span'),
+      balance: planFigure('balance'),
+      loading: planFigure('loading'),
     };
   });
 

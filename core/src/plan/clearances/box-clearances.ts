@@ -6,6 +6,17 @@ import type { Clearance } from './clearance.ts';
 /** A box that lies within a body along its length is meant inside; one that stands out is told with how far. */
 const IN_BODY: readonly BoxThing['kind'][] = ['pack', 'servo', 'receiver', 'speed control', 'motor'];
 
+/** Whether the middle of a box lies within a body: one beside it, a servo in a wing, is not meant in it. */
+function isWithin({ at }: BoxThing, body: BodyThing): boolean {
+  const section = bodyAt(body, at.x);
+  return (
+    section !== undefined &&
+    Math.abs(at.y - body.at.y) < section.widthMm / 2 &&
+    at.z > section.bottomMm &&
+    at.z < section.topMm
+  );
+}
+
 interface Room {
   readonly aside: number;
   readonly over: number;
@@ -36,13 +47,13 @@ export function boxClearances(things: readonly PlannedThing[], boardMm: number):
   return things.flatMap((box): readonly Clearance[] => {
     if (!isBox(box) || !IN_BODY.includes(box.kind)) return [];
     const found = bodies
+      .filter((body) => isWithin(box, body))
       .flatMap((body) => {
         const room = roomIn(box, body, boardMm);
         return room ? [{ body, room, least: Math.min(room.aside, room.over, room.under) }] : [];
       })
       .sort((a, b) => b.least - a.least)[0];
-    // A box that is wholly beside a body, a servo in a wing, is not meant in it.
-    if (!found || found.least < -Math.max(box.widthMm, box.heightMm)) return [];
+    if (!found) return [];
     const { body, room, least } = found,
       upright = room.over + room.under;
     const z = box.at.z + (room.over - room.under) / 2;

@@ -2,6 +2,7 @@ import {
   formatLengthWithUnit,
   formatLoading,
   formatMass,
+  formatRounded,
   formatSpeed,
   formatThrust,
   formatWingArea,
@@ -261,7 +262,7 @@ function balanceFigures(plan: Plan, set: WingSet, balance: PlanBalance, unit: Le
     figure({
       key: 'balanceFromNose',
       word: 'Balance from the nose',
-      text: `${formatLengthWithUnit(band.foreMm - noseMm, unit, 0).replace(/ \D+$/, '')} to ${formatLengthWithUnit(band.aftMm - noseMm, unit, 0)}`,
+      text: `${formatRounded(band.foreMm - noseMm, unit)} to ${formatRounded(band.aftMm - noseMm, unit)} ${unit}`,
       amount: (band.foreMm + band.aftMm) / 2 - noseMm,
       working: [
         `The mean chord's leading edge lies ${length(set.leadingEdgeMm - noseMm)} behind the nose; ${range} of ${length(set.chordMm)} behind it.`,
@@ -274,7 +275,7 @@ function balanceFigures(plan: Plan, set: WingSet, balance: PlanBalance, unit: Le
           figure({
             key: 'balanceAlongEdge',
             word: 'Along the nose edge',
-            text: [alongEdge.foreMm, alongEdge.aftMm].map((mm) => (mm === undefined ? '–' : length(mm))).join(' to '),
+            text: `${[alongEdge.foreMm, alongEdge.aftMm].map((mm) => (mm === undefined ? '–' : formatRounded(mm, unit))).join(' to ')} ${unit}`,
             amount: alongEdge.foreMm ?? alongEdge.aftMm ?? 0,
             working: [
               `Measured along the swept nose edge of ${alongEdge.wing} from its root, where the edge passes the range: balance on two points there.`,
@@ -319,10 +320,10 @@ function massFigures(
           figure({
             key: 'massBalance',
             word: 'Balances so far',
-            text: formatLengthWithUnit(mass.balanceMm - balance.noseMm, unit, 0),
+            text: `${formatRounded(mass.balanceMm - balance.noseMm, unit)} ${unit}`,
             amount: mass.balanceMm - balance.noseMm,
             usual: [balance.band.foreMm - balance.noseMm, balance.band.aftMm - balance.noseMm],
-            usualWith: (mm) => formatLengthWithUnit(mm, unit, 0),
+            usualWith: (mm) => formatRounded(mm, unit),
             working: [
               'All masses so far by where they stand, from the nose.',
               ...(reach

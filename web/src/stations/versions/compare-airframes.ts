@@ -33,17 +33,13 @@ export function compareAirframes(then: Airframe, now: Airframe): readonly Differ
     ...(differs({ ...then.settings, scale: 0 }, { ...now.settings, scale: 0 })
       ? [{ what: 'Settings of pages and nest', how: 'changed since' as const }]
       : []),
-    ...(differs(then.nest, now.nest)
-      ? [
-          {
-            what: 'Nest',
-            how: then.nest
-              ? now.nest
-                ? ('changed since' as const)
-                : ('removed since' as const)
-              : ('added since' as const),
-          },
-        ]
-      : []),
+    ...single('Nest', then.nest, now.nest),
+    ...single('Plan', then.plan, now.plan),
   ];
+}
+
+/** Something that an airframe has one of, or none. */
+function single(what: string, then: unknown, now: unknown): readonly Difference[] {
+  if (!differs(then, now)) return [];
+  return [{ what, how: then === undefined ? 'added since' : now === undefined ? 'removed since' : 'changed since' }];
 }

@@ -47,6 +47,7 @@ const opened = (airframe: Airframe, version = 1): OpenedAirframe => ({
     parts: Object.fromEntries(airframe.parts.map(({ id }) => [id, version])),
     boards: {},
     nest: 0,
+    plan: 0,
   },
 });
 

@@ -43,7 +43,7 @@ export const useAirframe = defineStore('airframe', () => {
   const keeper = historyKeeper();
   let foundHistory: History = NO_HISTORY;
   let base: Airframe | undefined;
-  let versions: OpenedAirframe['versions'] = { settings: 0, parts: {}, boards: {}, nest: 0 };
+  let versions: OpenedAirframe['versions'] = { settings: 0, parts: {}, boards: {}, nest: 0, plan: 0 };
   let timer: ReturnType<typeof setTimeout> | undefined;
   let saving: Promise<void> | undefined;
   let failures = 0;
@@ -175,6 +175,10 @@ export const useAirframe = defineStore('airframe', () => {
     if (airframe.value) commit(label, { ...airframe.value, nest });
   };
 
+  const setPlan = (label: string, plan: Airframe['plan']): void => {
+    if (airframe.value) commit(label, { ...airframe.value, plan });
+  };
+
   /** Carries out a mend that concerns the whole airframe. */
   function act(action: CarriedOutAction): void {
     if (!airframe.value) return;
@@ -218,6 +222,7 @@ export const useAirframe = defineStore('airframe', () => {
       versions = {
         settings: receipt.settings ?? versions.settings,
         nest: receipt.nest ?? versions.nest,
+        plan: receipt.plan ?? versions.plan,
         parts: { ...versions.parts, ...receipt.parts },
         boards: { ...versions.boards, ...receipt.boards },
       };
@@ -331,6 +336,7 @@ export const useAirframe = defineStore('airframe', () => {
     setParts,
     setBoards,
     setNest,
+    setPlan,
     save,
     flush,
     settle,

@@ -8,7 +8,7 @@ const [a, b, c] = ['a', 'b', 'c'].map((id) => emptyPart(id, `Part ${id}`, 'foam'
   ReturnType<typeof emptyPart>,
 ];
 const base: Airframe = { id: 'x', name: 'X', settings: DEFAULT_SETTINGS, parts: [a, b], boards: [] };
-const versions = { settings: 3, parts: { a: 5, b: 2 }, boards: {}, nest: 0 };
+const versions = { settings: 3, parts: { a: 5, b: 2 }, boards: {}, nest: 0, plan: 0 };
 const renamed = (part: typeof a, name: string): typeof a => ({ ...part, name });
 let count = 0;
 const newId = (prefix: string): string => `${prefix}new${++count}`;

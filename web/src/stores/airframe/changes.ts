@@ -44,14 +44,16 @@ export function changesBetween(
   const parts = listChanges(base.parts, now.parts, versions.parts),
     boards = listChanges(base.boards, now.boards, versions.boards);
   const settings = base.settings !== now.settings,
-    nest = base.nest !== now.nest;
-  if (parts.length === 0 && boards.length === 0 && !settings && !nest) return undefined;
+    nest = base.nest !== now.nest,
+    plan = base.plan !== now.plan;
+  if (parts.length === 0 && boards.length === 0 && !settings && !nest && !plan) return undefined;
   return {
     label,
     ...(settings ? { settings: { basedOn: versions.settings, value: now.settings } } : {}),
     ...(parts.length > 0 ? { parts: [...parts] } : {}),
     ...(boards.length > 0 ? { boards: [...boards] } : {}),
     ...(nest ? { nest: { basedOn: versions.nest, value: now.nest ?? null } } : {}),
+    ...(plan ? { plan: { basedOn: versions.plan, value: now.plan ?? null } } : {}),
   };
 }
 
@@ -60,7 +62,7 @@ export type Settlement = 'theirs' | 'both';
 
 /**
  * My edits laid over the newer state. What only I changed is mine; what both changed is settled as asked: with `both`, my parts and
- * boards come as copies named "(mine)", and my settings and nest go on top, theirs staying in the list of versions.
+ * boards come as copies named "(mine)", and my settings, nest and plan go on top, theirs staying in the list of versions.
  * @param base the state that my edits started from
  */
 export function mergeEdits(
@@ -97,13 +99,14 @@ export function mergeEdits(
   };
   const value = <T>(from: T, edited: T, newer: T): T =>
     same(from, edited) || (settlement === 'theirs' && !same(from, newer)) ? newer : edited;
-  const nest = value(base.nest, mine.nest, theirs.nest);
-  const { nest: _theirNest, ...rest } = theirs;
+  const nest = value(base.nest, mine.nest, theirs.nest),
+    plan = value(base.plan, mine.plan, theirs.plan);
+  const { nest: _theirNest, plan: _theirPlan, ...rest } = theirs;
   return {
     ...rest,
     settings: value(base.settings, mine.settings, theirs.settings),
     parts: list(base.parts, mine.parts, theirs.parts, 'p'),
     boards: list(base.boards, mine.boards, theirs.boards, 'b'),
-    ...defined({ nest }),
+    ...defined({ nest, plan }),
   };
 }

@@ -15,6 +15,8 @@ export interface AirframeChange {
   readonly boards?: ListChange<Airframe['boards'][number]>;
   /** A nest that was taken away is null. */
   readonly nest?: Airframe['nest'] | null;
+  /** A plan that was taken away is null. */
+  readonly plan?: Airframe['plan'] | null;
 }
 
 function listChange<T extends { readonly id: string }>(
@@ -34,6 +36,7 @@ export function changeTo(from: Airframe, to: Airframe): AirframeChange {
     parts: listChange(from.parts, to.parts),
     boards: listChange(from.boards, to.boards),
     nest: from.nest === to.nest ? undefined : (to.nest ?? null),
+    plan: from.plan === to.plan ? undefined : (to.plan ?? null),
   });
 }
 
@@ -48,11 +51,12 @@ function changedList<T extends { readonly id: string }>(
 
 /** The neighbour of a state, with everything that stays by reference. */
 export function changed(from: Airframe, change: AirframeChange): Airframe {
-  const { nest: before, ...rest } = from;
-  const nest = change.nest === undefined ? before : (change.nest ?? undefined);
+  const { nest: nestBefore, plan: planBefore, ...rest } = from;
+  const nest = change.nest === undefined ? nestBefore : (change.nest ?? undefined),
+    plan = change.plan === undefined ? planBefore : (change.plan ?? undefined);
   return {
     ...rest,
-    ...defined({ name: change.name, settings: change.settings, nest }),
+    ...defined({ name: change.name, settings: change.settings, nest, plan }),
     parts: changedList(from.parts, change.parts),
     boards: changedList(from.boards, change.boards),
   };

@@ -1,0 +1,98 @@
+import type { Plan } from './plan.ts';
+import { isSurface, type PlannedThing } from './things/thing.ts';
+
+/** A rule of its own that a plan breaks, and where. */
+export interface BrokenPlan {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** What no single number of a plan shows: ids that stand twice or lead nowhere, stations that go back, paths that do not hold together. */
+export function brokenPlan(plan: Plan): BrokenPlan | undefined {
+  return (
+    twice(plan) ??
+    plan.things.map((thing, index) => brokenThing(thing, `things[${index}]`)).find(Boolean) ??
+    plan.whatIfs
+      .flatMap(({ things }, at) => things.map((thing, index) => brokenThing(thing, `whatIfs[${at}].things[${index}]`)))
+      .find(Boolean) ??
+    brokenLines(plan) ??
+    brokenUnderlays(plan) ??
+    along(plan)
+  );
+}
+
+function twice(plan: Plan): BrokenPlan | undefined {
+  for (const field of ['things', 'guides', 'lines', 'sheets', 'underlays', 'whatIfs'] as const) {
+    const seen = new Set<string>();
+    for (const [index, { id }] of plan[field].entries()) {
+      if (seen.has(id)) return { field: `${field}[${index}].id`, message: `"${id}" is used twice` };
+      seen.add(id);
+    }
+  }
+  return undefined;
+}
+
+function brokenThing(thing: PlannedThing, field: string): BrokenPlan | undefined {
+  if (isSurface(thing)) {
+    const { stations, angles } = thing,
+      back = stations.findIndex(({ outMm }, index) => index > 0 && outMm < stations[index - 1]!.outMm);
+    if (stations[0]!.outMm !== 0) return { field: `${field}.stations[0].outMm`, message: 'must be 0 at the root' };
+    if (back > 0)
+      return { field: `${field}.stations[${back}].outMm`, message: 'lies further in than the one before it' };
+    if (!(stations.at(-1)!.outMm > 0)) return { field: `${field}.stations`, message: 'must go outwards' };
+    if (!(stations[0]!.chordMm > 0)) return { field: `${field}.stations[0].chordMm`, message: 'must be above 0' };
+    if (angles.length !== stations.length - 1)
+      return {
+        field: `${field}.angles`,
+        message: `${stations.length} chords have ${stations.length - 1} panels, got ${angles.length} angles`,
+      };
+    const { control } = thing;
+    if (control && !(control.toMm > control.fromMm))
+      return { field: `${field}.control.toMm`, message: 'must lie further out than where the control surface begins' };
+  }
+  if (thing.kind === 'body') {
+    const { stations } = thing,
+      back = stations.findIndex(({ aftMm }, index) => index > 0 && !(aftMm > stations[index - 1]!.aftMm));
+    if (back > 0) return { field: `${field}.stations[${back}].aftMm`, message: 'must lie behind the one before it' };
+    const upside = stations.findIndex(({ bottomMm, topMm }) => topMm < bottomMm);
+    if (upside >= 0) return { field: `${field}.stations[${upside}].topMm`, message: 'must not lie under the bottom' };
+  }
+  return undefined;
+}
+
+function brokenLines({ lines }: Plan): BrokenPlan | undefined {
+  const ids = new Set<string>();
+  for (const [index, { closed, nodes, segments }] of lines.entries()) {
+    const wanted = closed ? nodes.length : nodes.length - 1;
+    if (segments.length !== wanted)
+      return {
+        field: `lines[${index}].segments`,
+        message: `${nodes.length} points need ${wanted} runs, found ${segments.length}`,
+      };
+    for (const { id } of [...nodes, ...segments]) {
+      if (ids.has(id)) return { field: `lines[${index}]`, message: `the id "${id}" is used twice` };
+      ids.add(id);
+    }
+  }
+  return undefined;
+}
+
+function brokenUnderlays({ sheets, underlays }: Plan): BrokenPlan | undefined {
+  const lost = underlays.findIndex(({ sheetId }) => !sheets.some(({ id }) => id === sheetId));
+  return lost < 0
+    ? undefined
+    : { field: `underlays[${lost}].sheetId`, message: `there is no sheet "${underlays[lost]!.sheetId}"` };
+}
+
+/** Things that go along with each other in a ring would have no place. */
+function along({ things }: Plan): BrokenPlan | undefined {
+  const next = new Map(things.map(({ id, goesWith }) => [id, goesWith]));
+  for (const [index, { id }] of things.entries()) {
+    let at = next.get(id);
+    for (let steps = 0; at !== undefined && steps <= things.length; steps++) {
+      if (at === id) return { field: `things[${index}].goesWith`, message: 'goes along with itself' };
+      at = next.get(at);
+    }
+  }
+  return undefined;
+}

@@ -18,6 +18,7 @@ export const router = createRouter({
       meta: { needsSession: true },
       children: [
         { path: '', redirect: (to) => ({ name: 'parts', params: to.params }) },
+        { path: 'plan', name: 'plan', component: () => import('./stations/plan/PlanStation.vue') },
         { path: 'stock', name: 'stock', component: () => import('./stations/stock/StockStation.vue') },
         { path: 'parts/:partId?', name: 'parts', component: () => import('./stations/parts/PartsStation.vue') },
         { path: 'bring-in', name: 'bring-in', component: () => import('./stations/bring-in/BringInStation.vue') },

@@ -21,6 +21,8 @@ export interface Template {
   readonly pieces: number;
   /** Its folds in the order to fold them, which is printed on them when there are several. */
   readonly folds?: readonly string[];
+  /** What is written on it instead of what a part is called and cut from. */
+  readonly words?: readonly string[];
 }
 
 /** What is written on a template and where. */
@@ -40,21 +42,22 @@ const USUAL_SEAM_COST = 5;
 const LINE_ROOM_MM = 0.6;
 
 const labelOf = memo(
-  (part: ResolvedPart, pieces: number): TemplateLabel => {
+  (part: ResolvedPart, pieces: number, words?: readonly string[]): TemplateLabel => {
     const room = roomiestPlace(outlineRing(part), labelObstacles(part), 2);
-    return labelIn(labelWords({ part, pieces }), room.place, room.distance);
+    return labelIn(labelWords({ part, pieces, words }), room.place, room.distance);
   },
-  (pieces) => pieces,
+  (pieces, words) => `${pieces} ${words?.join() ?? ''}`,
 );
 
 /** The label of a template, in its roomiest place, no larger than fits there. */
-export const templateLabel = ({ part, pieces }: Template): TemplateLabel => labelOf(part, pieces);
+export const templateLabel = ({ part, pieces, words }: Template): TemplateLabel => labelOf(part, pieces, words);
 
 /** What a template is called, how many pieces it is for, which hand and face it shows, and what it is cut from. */
-export const labelWords = ({ part, pieces }: Template): readonly string[] => [
-  part.name,
-  `${pieces} off${SIDE_WORDS[part.side]} · face up · ${lengthText(part.thicknessMm)} ${part.material}`,
-];
+export const labelWords = ({ part, pieces, words }: Template): readonly string[] =>
+  words ?? [
+    part.name,
+    `${pieces} off${SIDE_WORDS[part.side]} · face up · ${lengthText(part.thicknessMm)} ${part.material}`,
+  ];
 
 /** A label about a place with so much room around it, in mm. */
 export function labelIn(lines: readonly string[], at: Point, roomMm: number): TemplateLabel {

@@ -1,4 +1,6 @@
-import type { Plan } from './plan.ts';
+import { lengthText } from '../units/index.ts';
+import { PLAN_AXES, type Plan } from './plan.ts';
+import { fieldOf, PLAN_BOUNDS, THING_FIELDS } from './things/thing-fields.ts';
 import { isSurface, type PlannedThing } from './things/thing.ts';
 
 /** A rule of its own that a plan breaks, and where. */
@@ -32,7 +34,37 @@ function twice(plan: Plan): BrokenPlan | undefined {
   return undefined;
 }
 
+/** The first number of a thing that is beyond its bounds. */
+function outOfBounds(thing: PlannedThing, field: string): BrokenPlan | undefined {
+  const { furthestMm, longestMm } = PLAN_BOUNDS;
+  const check = (at: string, value: number, least: number, most: number): BrokenPlan | undefined =>
+    value >= least && value <= most
+      ? undefined
+      : {
+          field: `${field}.${at}`,
+          message: `must be from ${lengthText(least, 0)} to ${lengthText(most, 0)}, got ${lengthText(value)}`,
+        };
+  const far = PLAN_AXES.map((axis) => check(`at.${axis}`, thing.at[axis], -furthestMm, furthestMm)).find(Boolean);
+  if (far) return far;
+  const own = THING_FIELDS[thing.kind].map(({ key, least, most }) => {
+    const value = fieldOf(thing, key);
+    return value === undefined ? undefined : check(key, value, least, most);
+  });
+  const stations =
+    isSurface(thing) || thing.kind === 'body'
+      ? thing.stations.flatMap((station, index) =>
+          Object.entries(station).map(([key, value]: readonly [string, number]) => {
+            const isSigned = key === 'sweepMm' || key === 'bottomMm' || key === 'topMm';
+            return check(`stations[${index}].${key}`, value, isSigned ? -longestMm : 0, longestMm);
+          }),
+        )
+      : [];
+  return [...own, ...stations].find(Boolean);
+}
+
 function brokenThing(thing: PlannedThing, field: string): BrokenPlan | undefined {
+  const beyond = outOfBounds(thing, field);
+  if (beyond) return beyond;
   if (isSurface(thing)) {
     const { stations, angles } = thing,
       back = stations.findIndex(({ outMm }, index) => index > 0 && outMm < stations[index - 1]!.outMm);

@@ -45,7 +45,7 @@ export {
   neutralPoint,
 } from './figures/neutral-point.ts';
 export type { PlanContext } from './figures/plan-context.ts';
-export { type PlanFigure, type PlanFigures, planFigures } from './figures/plan-figures.ts';
+export { type PlanFigure, type PlanFigureKey, type PlanFigures, planFigures } from './figures/plan-figures.ts';
 export {
   type MeanChord,
   type Planform,
@@ -59,7 +59,10 @@ export {
 } from './figures/planform.ts';
 export { type TailShares, horizontalTailVolume, vTailShares, verticalTailVolume } from './figures/tail-volume.ts';
 export { wingSet } from './figures/wing-set.ts';
+export { planInk } from './drawing/plan-ink.ts';
+export { viewPart } from './drawing/view-part.ts';
 export { EDGES_OF_AXIS, type PlacedGuide, placedPlanGuides, placedThings } from './guides.ts';
+export { type PickedInView, guideInView, pickInView, snapInView } from './in-views.ts';
 export { type PartOffer, type PlanLink, followPlan, letGoOfPlan, partOffers, planLink, takePart } from './into-part.ts';
 export { contradictions, suspects } from './measured/contradictions.ts';
 export {
@@ -126,7 +129,13 @@ export {
 } from './things/thing.ts';
 export { usualThing } from './things/usual-things.ts';
 export { type LengthCheck, calibrationFault, cornersInOrder, lengthChecks, sheetMap } from './underlays/calibration.ts';
-export { type Projective, inverseProjective, project, projectiveThrough } from './underlays/projective.ts';
+export {
+  type Projective,
+  composeProjective,
+  inverseProjective,
+  project,
+  projectiveThrough,
+} from './underlays/projective.ts';
 export {
   type KnownLength,
   type PlanSheet,

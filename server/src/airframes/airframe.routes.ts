@@ -3,6 +3,7 @@ import type { Context } from 'koa';
 import { CreateAirframe, RenameAirframe, writeProjectFile } from '@grain-fold/contract';
 import { someParts, type Airframe } from '@grain-fold/core/airframe';
 import { pageSettingsFault } from '@grain-fold/core/pages';
+import { PLAN_VIEWS } from '@grain-fold/core/plan';
 import { worded } from '@grain-fold/core/units';
 import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
@@ -140,6 +141,20 @@ export function airframeRoutes(
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
     attach(ctx, airframe.name, ' cut list.pdf');
     ctx.body = await documents.make({ kind: 'cut-list', airframe, version, date: today() }, asker(ctx));
+  });
+  router.get('/:id/plan.pdf', async (ctx) => {
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));
+    const asked = ctx.query.view,
+      view = PLAN_VIEWS.find((one) => one === asked);
+    if (asked !== undefined && !view)
+      throw new ServerProblem('BAD_REQUEST', `view is one of ${PLAN_VIEWS.join(', ')}, or left out.`);
+    const fault = view ? pageSettingsFault(airframe.settings.pages) : undefined;
+    if (fault) throw new ServerProblem('CANNOT_PRINT', worded(fault, airframe.settings.unit));
+    attach(ctx, airframe.name, view ? ` ${view} view.pdf` : ' plan.pdf');
+    ctx.body = await documents.make(
+      { kind: 'plan', airframe, version, date: today(), ...(view ? { view } : {}) },
+      asker(ctx),
+    );
   });
   router.get('/:id/cut-list.csv', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));

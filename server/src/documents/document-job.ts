@@ -6,6 +6,8 @@ import {
   cutListDocument,
   cutListOf,
   pagesDocument,
+  planDrawingDocument,
+  planViewDocument,
   standingPicture,
   type Airframe,
   type PaperPage,
@@ -27,12 +29,15 @@ import {
   type PdfFontFiles,
   type WrittenDrawing,
 } from '@grain-fold/core/formats';
+import type { PlanView } from '@grain-fold/core/plan';
 import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
 import type { TakenOut } from './taken-out.ts';
 
 /** A document to make of an airframe. */
 export interface DocumentJob {
-  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture' | TakenOut['kind'];
+  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture' | 'plan' | TakenOut['kind'];
+  /** The view of the plan that is printed at full size; all of it on one page when undefined. */
+  readonly view?: PlanView;
   readonly airframe: Airframe;
   readonly version: number;
   readonly date: string;
@@ -69,6 +74,8 @@ function made(job: DocumentJob): Uint8Array | Promise<Uint8Array> {
       return makePicture(job);
     case 'cut-list-table':
       return makeTable(job);
+    case 'plan':
+      return makePlan(job);
     case 'pages':
     case 'cut-list':
       return makeDocument(job);
@@ -119,6 +126,11 @@ function makeDocument({ kind, airframe, version, date, isMany }: DocumentJob): P
       ? pagesDocument(airframe, version, date, isMany ? Infinity : MANY_PAGES)
       : cutListDocument(airframe, version, date);
   return pdfOf(pages, `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`);
+}
+
+function makePlan({ airframe, version, date, view }: DocumentJob): Promise<Uint8Array> {
+  const pages = view ? planViewDocument(airframe, view, version, date) : planDrawingDocument(airframe, version, date);
+  return pdfOf(pages, `${airframe.name} · plan`);
 }
 
 function pdfOf(pages: Iterable<PaperPage>, title: string): Promise<Uint8Array> {

@@ -28,6 +28,18 @@ const groups = computed(() =>
 const faults = computed(() => figures.faultCount);
 const folds = computed(() => figures.figure('folds'));
 const mass = computed(() => figures.figure('mass'));
+/** What the plan says of the flight; told once there is a wing. */
+const flight = computed(() =>
+  (
+    [
+      ['balance', 'Balance'],
+      ['loading', 'Loading'],
+    ] as const
+  ).flatMap(([key, word]) => {
+    const figure = figures.figure(key);
+    return figure.now === '–' ? [] : [{ key, word, figure }];
+  }),
+);
 const faultsBefore = computed(() => figures.figure('faults').before);
 const mainBoard = computed(() => work.airframe?.boards[0]);
 </script>
@@ -72,6 +84,15 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
             ><span class="visually-hidden">was</span>{{ mass.before }}</s
           >
           {{ mass.now }}</span
+        >
+      </p>
+      <p v-for="{ key, word, figure } in flight" :key="key" class="line still" aria-live="polite">
+        <span class="word">{{ word }}</span><span class="dots wide" aria-hidden="true" />
+        <span class="figure figures"
+          ><s v-if="figure.before && figure.before !== figure.now && figure.before !== '–'" class="wide"
+            ><span class="visually-hidden">was</span>{{ figure.before }}</s
+          >
+          {{ figure.now }}</span
         >
       </p>
       <p v-if="folds.now !== '–'" class="line still" aria-live="polite">

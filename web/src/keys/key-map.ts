@@ -1,5 +1,5 @@
 /** Where keys mean something: what stands further in is asked first, so that a key never reaches two. */
-export type KeyScope = 'everywhere' | 'mat' | 'parts' | 'drawing' | 'folded' | 'boards';
+export type KeyScope = 'everywhere' | 'mat' | 'plan' | 'parts' | 'drawing' | 'folded' | 'boards';
 
 /** One thing that keys do. */
 export interface KeyLine {
@@ -59,6 +59,9 @@ export const KEY_LINES = [
   ),
   line(ON_MAT, 'mat', 'drop', ['Escape'], 'Esc', 'let go of what is dragged'),
   line(ON_MAT, 'mat', 'hold', ['Space'], 'Space-drag', 'pan', { isLeftToControls: true }),
+  line(ON_MAT, 'plan', 'nudge', ARROWS, 'Arrows', 'move what is chosen in the plan', { isLeftToControls: true }),
+  line(ON_MAT, 'plan', 'remove', ['Delete', 'Backspace'], 'Delete', 'take it out of the plan'),
+  line(ON_MAT, 'plan', 'back', ['Escape'], 'Esc', 'back out one step of the plan'),
   line(ON_MAT, 'parts', 'nudge', ARROWS, 'Arrows', 'move what is chosen', { isLeftToControls: true }),
   line(ON_MAT, 'parts', 'remove', ['Delete', 'Backspace'], 'Delete', 'remove'),
   line(ON_MAT, 'parts', 'back', ['Escape'], 'Esc', 'back out one step'),

@@ -1,8 +1,10 @@
-<script setup lang="ts">
-import type { Fault, Mend } from '@grain-fold/core/checks';
-
-defineProps<{ fault: Fault; partName?: string; /** Its mends wait until it is looked for again. */ isOld?: boolean }>();
-defineEmits<{ mend: [mend: Mend]; show: [] }>();
+<script setup lang="ts" generic="M extends { readonly label: string }">
+/** A fault: the thing, the number, and what mends it with one click. */
+defineProps<{
+  fault: { readonly title: string; readonly detail: string; readonly mend?: M; readonly others?: readonly M[] };
+  /** Its mends wait until it is looked for again. */ isOld?: boolean;
+}>();
+defineEmits<{ mend: [mend: M]; show: [] }>();
 </script>
 
 <template>
@@ -12,7 +14,7 @@ defineEmits<{ mend: [mend: Mend]; show: [] }>();
     </h3>
     <p>{{ fault.detail }}</p>
     <div class="mends">
-      <el-button type="primary" size="small" :disabled="isOld" @click="$emit('mend', fault.mend)">{{
+      <el-button v-if="fault.mend" type="primary" size="small" :disabled="isOld" @click="$emit('mend', fault.mend)">{{
         fault.mend.label
       }}</el-button>
       <el-button

@@ -136,6 +136,7 @@ defineExpose({ fit, isInView, toScreen, svg, view });
 
 <template>
   <div ref="frame" class="mat">
+    <slot name="beneath" :view="view" />
     <svg
       ref="svg"
       class="surface"

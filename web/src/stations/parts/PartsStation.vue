@@ -15,7 +15,7 @@ import InTurn from '../../kit/InTurn.vue';
 import ToolButton from '../../kit/ToolButton.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
-import EntryStrip from './drafting/EntryStrip.vue';
+import EntryStrip from '../../mat/drafting/EntryStrip.vue';
 import FeatureMenu from './drafting/FeatureMenu.vue';
 import PartMat from './mat/PartMat.vue';
 import PartRack from './list/PartRack.vue';
@@ -267,6 +267,7 @@ useKeys('drawing', {
             v-if="drafting.isDrawing.value"
             ref="entry"
             :drafting="drafting"
+            :unit="work.unit"
             :pointer="pointer"
             :is-half="part.symmetry !== undefined"
           />

@@ -1,21 +1,9 @@
 import { createStore, del, get, set } from 'idb-keyval';
-import type { Point } from '@grain-fold/core/geometry';
-import type { DraftSegment } from '@grain-fold/core/paths';
-import type { ArcWay, DraftShape, RunKind } from './draft-runs.ts';
+import type { DrawnSoFar } from '../../../mat/drafting/use-path-drafting.ts';
 import type { Tool } from './part-tools.ts';
 
-/** A path as far as it is drawn: what the next point needs to go on from it. */
-export interface DrawnSoFar {
-  readonly tool: Tool;
-  readonly shape: DraftShape;
-  readonly points: readonly Point[];
-  readonly segments: readonly DraftSegment[];
-  readonly runKind: RunKind;
-  readonly arcWay: ArcWay;
-  readonly arcVia?: Point;
-}
 /** A path that was being drawn on a part. */
-export interface KeptDrawing extends DrawnSoFar {
+export interface KeptDrawing extends DrawnSoFar<Tool> {
   readonly partId: string;
 }
 

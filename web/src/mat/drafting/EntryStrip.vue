@@ -1,20 +1,18 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, type Ref } from 'vue';
 import { add, directionDegrees, distance, polar, type Point } from '@grain-fold/core/geometry';
-import { formatLength, parseLength, parseNumber } from '@grain-fold/core/units';
-import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import { mustClose, toolTraits } from './part-tools.ts';
+import { formatLength, parseLength, parseNumber, type LengthUnit } from '@grain-fold/core/units';
 import type { ArcWay } from './draft-runs.ts';
-import type { Drafting } from './use-drafting.ts';
+import type { Drafting } from './use-path-drafting.ts';
 import EntryField from './EntryField.vue';
 
 /** Typed entry of the next point: how far and which way from the last one, or where it is. */
 const props = defineProps<{
-  drafting: Drafting;
+  drafting: Pick<Drafting, Exclude<keyof Drafting, 'start' | 'goOn' | 'soFar' | 'tool'>>;
+  unit: LengthUnit;
   pointer?: Point;
   /** Only one half of the part is drawn: its outline ends on the centre line. */ isHalf?: boolean;
 }>();
-const work = useAirframe();
 const length = ref('');
 const angle = ref('');
 const x = ref('');
@@ -40,7 +38,7 @@ const ARC_WAYS: readonly (readonly [ArcWay, string])[] = [
   ['touching', 'on from the run before'],
   ['radius', 'by its radius'],
 ];
-const traits = computed(() => toolTraits(props.drafting.tool.value));
+const { traits } = props.drafting;
 const heading = computed(() => (last.value && props.pointer ? directionDegrees(last.value, props.pointer) : 0));
 
 /** Goes to the first field; what was typed to get there becomes its first letter. */
@@ -55,7 +53,7 @@ type Read = { readonly ok: true; readonly at: Point } | { readonly ok: false; re
 /** The point that the fields describe; a length without an angle goes towards the pointer, x or y left empty keep the last point's. */
 function read(): Read {
   const lengths = [length, x, y].map((field) =>
-    field.value.trim() === '' ? undefined : parseLength(field.value.trim().replace(/^\+/, ''), work.unit),
+    field.value.trim() === '' ? undefined : parseLength(field.value.trim().replace(/^\+/, ''), props.unit),
   );
   const isStep = (field: Ref<string>): boolean => field.value.trim().startsWith('+');
   const bad = lengths.find((one) => one && !one.ok);
@@ -85,7 +83,7 @@ function read(): Read {
 function readShape(from: Point): Read {
   const isCircle = props.drafting.shape.value === 'circle';
   if (props.drafting.shape.value === 'slot') {
-    const reach = parseLength(length.value, work.unit),
+    const reach = parseLength(length.value, props.unit),
       turn = angle.value.trim() === '' ? undefined : parseNumber(angle.value);
     if (!reach.ok) return reach;
     if (turn && !turn.ok) return turn;
@@ -93,7 +91,7 @@ function readShape(from: Point): Read {
       ? { ok: true, at: polar(from, reach.mm, turn?.ok ? turn.value : 0) }
       : { ok: false, message: 'A slot must be more than 0 long.' };
   }
-  const sizes = (isCircle ? [width] : [width, height]).map((field) => parseLength(field.value, work.unit));
+  const sizes = (isCircle ? [width] : [width, height]).map((field) => parseLength(field.value, props.unit));
   const bad = sizes.find((one) => !one.ok);
   if (bad && !bad.ok) return bad;
   const [across, up] = sizes.map((one) => (one.ok ? one.mm : 0)) as [number, number | undefined];
@@ -112,10 +110,10 @@ function enter(): void {
   void focus();
 }
 /** A length of its own: a slot's width, an arc's radius. */
-const slotWidth = ref(formatLength(props.drafting.slotWidthMm.value, work.unit));
-const arcRadius = ref(formatLength(props.drafting.arcRadiusMm.value, work.unit));
+const slotWidth = ref(formatLength(props.drafting.slotWidthMm.value, props.unit));
+const arcRadius = ref(formatLength(props.drafting.arcRadiusMm.value, props.unit));
 function setLength(text: Ref<string>, to: Ref<number>, mayBeNegative = false): void {
-  const read = parseLength(text.value, work.unit);
+  const read = parseLength(text.value, props.unit);
   const isFine = read.ok && (mayBeNegative ? read.mm !== 0 : read.mm > 0) && Math.abs(read.mm) <= FURTHEST_MM;
   if (isFine) {
     message.value = '';
@@ -124,7 +122,7 @@ function setLength(text: Ref<string>, to: Ref<number>, mayBeNegative = false): v
   }
   const bound = mayBeNegative ? 'not be 0' : 'be more than 0';
   message.value = read.ok ? `That must ${bound}, got ${text.value}.` : read.message;
-  text.value = formatLength(to.value, work.unit);
+  text.value = formatLength(to.value, props.unit);
 }
 const setSlotWidth = (): void => setLength(slotWidth, props.drafting.slotWidthMm);
 const setArcRadius = (): void => setLength(arcRadius, props.drafting.arcRadiusMm, true);
@@ -141,9 +139,9 @@ const hint = computed(() => {
     : 'the end of the arc; a radius below 0 bends to the right';
 });
 const sinceLast = computed(() =>
-  last.value && props.pointer ? formatLength(distance(last.value, props.pointer), work.unit) : '',
+  last.value && props.pointer ? formatLength(distance(last.value, props.pointer), props.unit) : '',
 );
-const placeOf = (value: number | undefined): string => (value === undefined ? '' : formatLength(value, work.unit));
+const placeOf = (value: number | undefined): string => (value === undefined ? '' : formatLength(value, props.unit));
 </script>
 
 <template>
@@ -154,9 +152,9 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
     @submit.prevent="enter"
     @keydown.esc.prevent.stop="drafting.backOut()"
   >
-    <span class="word">{{ traits?.word }}</span>
+    <span class="word">{{ traits.word }}</span>
     <el-select
-      v-if="mustClose(drafting.tool.value) && !last"
+      v-if="traits.mustClose && !last"
       v-model="drafting.shape.value"
       aria-label="Shape"
       :persistent="false"
@@ -165,16 +163,9 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
       <el-option v-for="[value, word] in SHAPES" :key="value" :value="value" :label="word" />
     </el-select>
     <template v-if="last && drafting.shape.value === 'slot'">
-      <EntryField
-        ref="first"
-        v-model="length"
-        label="length"
-        name="length"
-        :placeholder="sinceLast"
-        :unit="work.unit"
-      />
+      <EntryField ref="first" v-model="length" label="length" name="length" :placeholder="sinceLast" :unit="unit" />
       <EntryField v-model="angle" label="angle" name="angle" :placeholder="heading.toFixed(1)" unit="°" />
-      <EntryField v-model="slotWidth" label="width" name="slot-width" :unit="work.unit" @taken="setSlotWidth" />
+      <EntryField v-model="slotWidth" label="width" name="slot-width" :unit="unit" @taken="setSlotWidth" />
     </template>
     <template v-else-if="last && isShape">
       <EntryField
@@ -182,33 +173,26 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
         v-model="width"
         :label="drafting.shape.value === 'circle' ? 'radius' : 'width'"
         name="width"
-        :unit="work.unit"
+        :unit="unit"
       />
       <EntryField
         v-if="drafting.shape.value === 'rectangle'"
         v-model="height"
         label="height"
         name="height"
-        :unit="work.unit"
+        :unit="unit"
       />
     </template>
     <template v-else-if="last">
-      <EntryField
-        ref="first"
-        v-model="length"
-        label="length"
-        name="length"
-        :placeholder="sinceLast"
-        :unit="work.unit"
-      />
+      <EntryField ref="first" v-model="length" label="length" name="length" :placeholder="sinceLast" :unit="unit" />
       <EntryField v-model="angle" label="angle" name="angle" :placeholder="heading.toFixed(1)" unit="°" />
       <span class="or">or</span>
       <EntryField v-model="x" label="across" name="across" :placeholder="placeOf(pointer?.x)" />
-      <EntryField v-model="y" label="up" name="up" :placeholder="placeOf(pointer?.y)" :unit="work.unit" />
+      <EntryField v-model="y" label="up" name="up" :placeholder="placeOf(pointer?.y)" :unit="unit" />
     </template>
     <template v-else>
       <EntryField ref="first" v-model="x" label="across" name="across" :placeholder="placeOf(pointer?.x)" />
-      <EntryField v-model="y" label="up" name="up" :placeholder="placeOf(pointer?.y)" :unit="work.unit" />
+      <EntryField v-model="y" label="up" name="up" :placeholder="placeOf(pointer?.y)" :unit="unit" />
     </template>
     <el-button link native-type="submit" class="bare go">Add point</el-button>
     <el-button
@@ -235,7 +219,7 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
       label="radius"
       name="radius"
       hint="Below 0 it bends to the right"
-      :unit="work.unit"
+      :unit="unit"
       @taken="setArcRadius"
     />
     <el-button
@@ -249,9 +233,9 @@ const placeOf = (value: number | undefined): string => (value === undefined ? ''
     </el-button>
     <el-button link v-if="drafting.canClose.value" class="bare go" @click="drafting.close()">Close it</el-button>
     <el-button link v-if="drafting.canEnd.value" @click="drafting.end()" class="bare">
-      {{ mustClose(drafting.tool.value) && !isHalf ? 'Leave open' : 'End here' }}
+      {{ traits.mustClose && !isHalf ? 'Leave open' : 'End here' }}
     </el-button>
-    <el-button link @click="drafting.start('select')" class="bare">Cancel</el-button>
+    <el-button link @click="drafting.cancel()" class="bare">Cancel</el-button>
     <p v-if="message" role="alert">{{ message }}</p>
     <p v-else-if="hint" class="hint">{{ hint }}</p>
   </el-form>

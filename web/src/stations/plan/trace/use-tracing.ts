@@ -1,0 +1,345 @@
+import { onBeforeUnmount, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue';
+import { add, subtract, type Point } from '@grain-fold/core/geometry';
+import { sheetFacts } from '@grain-fold/core/formats';
+import {
+  freshPlanId,
+  inverseProjective,
+  levelledBy,
+  PLAN_BOUNDS,
+  project,
+  underlayMap,
+  viewBounds,
+  type Plan,
+  type PlanSheet,
+  type PlanView,
+  type Underlay,
+  type ViewLayout,
+} from '@grain-fold/core/plan';
+import { CoreError } from '@grain-fold/core/units';
+import { attachmentsApi } from '../../../api/attachments.ts';
+import { ApiError } from '../../../api/client.ts';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import { sheets } from '../../../workers/sheets.ts';
+import type { PlanDesk } from '../use-plan.ts';
+
+/** What places are picked on a sheet for: both ends of a length, a line that is level, where the nose is, corners, what is seen. */
+export type PickFor = 'length' | 'level' | 'origin' | 'corners' | 'crop';
+const NEEDED: Readonly<Record<PickFor, number>> = { length: 2, level: 2, origin: 1, corners: 4, crop: 2 };
+
+/** Places that are being picked on the sheet of an underlay, in its pixels. */
+export interface Picking {
+  readonly what: PickFor;
+  readonly underlayId: string;
+  readonly points: readonly Point[];
+}
+/** How far a sheet has come: fetched and opened, or why it was not. */
+export type SheetState =
+  { readonly kind: 'opening' } | { readonly kind: 'open' } | { readonly kind: 'failed'; readonly message: string };
+
+/** The pointer while it works on an underlay. */
+export interface TracingHand {
+  readonly press: (at: Point, view: PlanView) => boolean;
+  readonly move: (at: Point) => void;
+  readonly release: () => void;
+}
+
+export interface Tracing {
+  readonly states: ShallowRef<ReadonlyMap<string, SheetState>>;
+  readonly picking: ShallowRef<Picking | undefined>;
+  readonly picked: ShallowRef<Picking | undefined>;
+  readonly fault: Ref<string>;
+  readonly note: Ref<string>;
+  readonly isAdding: Ref<boolean>;
+  readonly addFile: (file: File, view: PlanView) => Promise<void>;
+  readonly start: (what: PickFor, underlayId: string) => void;
+  readonly drop: () => boolean;
+  readonly changeUnderlay: (label: string, id: string, change: Partial<Underlay>) => void;
+  readonly changeSheet: (label: string, id: string, change: Partial<PlanSheet>) => void;
+  readonly addView: (sheetId: string, view: PlanView) => void;
+  readonly removeUnderlay: (id: string) => void;
+  readonly hand: (layout: ViewLayout, pixelsPerMm: number) => TracingHand | undefined;
+}
+
+export const sheetKey = ({ hash, page }: Pick<PlanSheet, 'hash' | 'page'>): string => `${hash}#${page ?? 1}`;
+
+/** Pictures and drawings laid under the views: taken in, opened, calibrated and placed. */
+export function useTracing(desk: PlanDesk): Tracing {
+  const work = useAirframe();
+  const states = shallowRef<ReadonlyMap<string, SheetState>>(new Map());
+  const picking = shallowRef<Picking>(),
+    picked = shallowRef<Picking>();
+  const fault = ref(''),
+    note = ref(''),
+    isAdding = ref(false);
+  const setState = (key: string, state: SheetState): void => {
+    states.value = new Map([...states.value, [key, state]]);
+  };
+
+  /** Every sheet of the plan is opened once, when it is first there. */
+  async function openSheet(sheet: PlanSheet): Promise<void> {
+    const key = sheetKey(sheet);
+    if (states.value.has(key)) return;
+    setState(key, { kind: 'opening' });
+    try {
+      const answer = await sheets.open(key, sheet.name, await attachmentsApi.read(sheet.hash), sheet.page ?? 1);
+      setState(key, answer.ok ? { kind: 'open' } : { kind: 'failed', message: answer.message });
+    } catch (error) {
+      const isGone = error instanceof ApiError && error.code === 'NOT_FOUND';
+      setState(key, {
+        kind: 'failed',
+        message: isGone
+          ? `${sheet.name} is not in this workshop: bring the airframe in as the .zip that holds its pictures.`
+          : `${sheet.name}: ${error instanceof Error ? error.message : String(error)}`,
+      });
+    }
+  }
+  watch(
+    () => desk.stored.value.sheets,
+    (all) => all.forEach((sheet) => void openSheet(sheet)),
+    { immediate: true },
+  );
+  onBeforeUnmount(() => [...states.value.keys()].forEach((key) => void sheets.forget(key)));
+
+  async function addFile(file: File, view: PlanView): Promise<void> {
+    fault.value = note.value = '';
+    if (desk.stored.value.sheets.length >= PLAN_BOUNDS.underlays) {
+      fault.value = `A plan holds ${PLAN_BOUNDS.underlays} sheets: take one out first.`;
+      return;
+    }
+    isAdding.value = true;
+    try {
+      const bytes = await file.arrayBuffer(),
+        facts = sheetFacts(file.name, new Uint8Array(bytes));
+      if (!facts.ok) return void (fault.value = facts.message);
+      note.value = facts.note ?? '';
+      const kept = await attachmentsApi.keep(file, file.name),
+        key = sheetKey(kept);
+      const answer = await sheets.open(key, file.name, bytes, 1);
+      if (!answer.ok) return void (fault.value = answer.message);
+      setState(key, { kind: 'open' });
+      const { widthPx, heightPx, mmPerPx } = answer;
+      desk.run((plan) =>
+        withSheet(
+          plan,
+          view,
+          { name: file.name.slice(0, 200), hash: kept.hash, kind: kept.kind, widthPx, heightPx },
+          mmPerPx,
+        ),
+      );
+    } catch (error) {
+      fault.value = error instanceof Error ? error.message : String(error);
+    } finally {
+      isAdding.value = false;
+    }
+  }
+
+  const changeUnderlay = (label: string, id: string, change: Partial<Underlay>): void => {
+    desk.run((plan) => ({
+      label,
+      plan: { ...plan, underlays: plan.underlays.map((one) => (one.id === id ? { ...one, ...change } : one)) },
+    }));
+  };
+  const changeSheet = (label: string, id: string, change: Partial<PlanSheet>): void => {
+    desk.run((plan) => ({
+      label,
+      plan: { ...plan, sheets: plan.sheets.map((one) => (one.id === id ? { ...one, ...change } : one)) },
+    }));
+  };
+  function addView(sheetId: string, view: PlanView): void {
+    const made = desk.run((plan) => {
+      const before = plan.underlays.find((one) => one.sheetId === sheetId),
+        sheet = plan.sheets.find(({ id }) => id === sheetId)!;
+      const [id, next] = freshPlanId(plan, 'u');
+      const underlay: Underlay = { ...(before ?? wholeSheet('', sheet, view, plan)), id, view };
+      const { crop: _crop, ...whole } = underlay;
+      return {
+        label: `Lay ${sheet.name} under the ${view} view`,
+        plan: { ...next, underlays: [...next.underlays, whole] },
+      };
+    });
+    const last = made?.plan.underlays.at(-1);
+    if (last) desk.chosen.value = { kind: 'underlay', underlayId: last.id };
+  }
+  function removeUnderlay(id: string): void {
+    desk.run((plan) => {
+      const underlays = plan.underlays.filter((one) => one.id !== id);
+      return {
+        label: 'Take out underlay',
+        plan: {
+          ...plan,
+          underlays,
+          sheets: plan.sheets.filter((sheet) => underlays.some(({ sheetId }) => sheetId === sheet.id)),
+        },
+      };
+    });
+    desk.chosen.value = undefined;
+  }
+
+  function start(what: PickFor, underlayId: string): void {
+    picked.value = undefined;
+    picking.value = { what, underlayId, points: [] };
+    desk.chosen.value = { kind: 'underlay', underlayId };
+  }
+  function drop(): boolean {
+    if (!picking.value && !picked.value) return false;
+    picking.value = picked.value = undefined;
+    return true;
+  }
+
+  const both = (plan: Plan, underlayId: string): { underlay: Underlay; sheet: PlanSheet } | undefined => {
+    const underlay = plan.underlays.find(({ id }) => id === underlayId),
+      sheet = plan.sheets.find(({ id }) => id === underlay?.sheetId);
+    return underlay && sheet ? { underlay, sheet } : undefined;
+  };
+
+  /** A place on the mat in pixels of the sheet that lies there. */
+  function pixelAt(at: Point, layout: ViewLayout, underlayId: string): Point | undefined {
+    const found = both(desk.stored.value, underlayId);
+    if (!found) return undefined;
+    try {
+      const map = underlayMap(found.underlay, found.sheet);
+      return project(inverseProjective(map), subtract(at, layout[found.underlay.view]));
+    } catch (error) {
+      if (error instanceof CoreError) return undefined;
+      throw error;
+    }
+  }
+
+  function pick(point: Point): void {
+    const now = picking.value;
+    if (!now) return;
+    const points = [...now.points, point];
+    picking.value = { ...now, points };
+    if (points.length < NEEDED[now.what]) return;
+    picking.value = undefined;
+    finish({ ...now, points });
+  }
+  /** What was picked becomes an edit at once, or waits for its number. */
+  function finish(done: Picking): void {
+    const found = both(desk.stored.value, done.underlayId);
+    if (!found) return;
+    const { underlay, sheet } = found,
+      [a, b] = done.points as [Point, Point];
+    switch (done.what) {
+      case 'level':
+        return changeUnderlay('Turn underlay level', underlay.id, {
+          turnDegrees: levelledBy(underlay, sheet, a, b).turnDegrees,
+        });
+      case 'origin':
+        return changeUnderlay('Set the nose of the underlay', underlay.id, { originPx: a, originAt: { x: 0, y: 0 } });
+      case 'crop': {
+        const within = (value: number, most: number): number => Math.max(0, Math.min(most, value));
+        const [x1, x2] = [a.x, b.x].map((x) => within(x, sheet.widthPx)).sort((p, q) => p - q) as [number, number],
+          [y1, y2] = [a.y, b.y].map((y) => within(y, sheet.heightPx)).sort((p, q) => p - q) as [number, number];
+        if (x2 - x1 < 2 || y2 - y1 < 2) return void (work.message = 'Pick two corners that lie apart.');
+        return changeUnderlay('Crop underlay', underlay.id, { crop: { minX: x1, minY: y1, maxX: x2, maxY: y2 } });
+      }
+      case 'length':
+      case 'corners':
+        picked.value = done;
+    }
+  }
+
+  let moved: { readonly id: string; readonly from: Point; readonly originAt: Point } | undefined;
+  const hand = (layout: ViewLayout, pixelsPerMm: number): TracingHand | undefined => {
+    const now = picking.value;
+    if (now)
+      return {
+        press: (at) => {
+          const point = pixelAt(at, layout, now.underlayId);
+          if (point) pick(point);
+          return true;
+        },
+        move: () => undefined,
+        release: () => undefined,
+      };
+    const chosen = desk.chosen.value;
+    if (chosen?.kind !== 'underlay' && !moved) return undefined;
+    return {
+      press: (at, view) => {
+        const found = chosen?.kind === 'underlay' ? both(desk.stored.value, chosen.underlayId) : undefined;
+        if (!found || found.underlay.isLocked || found.underlay.isHidden || found.underlay.view !== view) return false;
+        moved = { id: found.underlay.id, from: at, originAt: found.underlay.originAt };
+        return true;
+      },
+      move: (at) => {
+        if (!moved) return;
+        const { id, from, originAt } = moved;
+        const plan = desk.stored.value,
+          to = add(originAt, subtract(at, from));
+        desk.draft.value = {
+          ...plan,
+          underlays: plan.underlays.map((one) => (one.id === id ? { ...one, originAt: to } : one)),
+        };
+      },
+      release: () => {
+        if (!moved) return;
+        const to = desk.draft.value?.underlays.find(({ id }) => id === moved?.id)?.originAt;
+        const far = to ? Math.hypot(to.x - moved.originAt.x, to.y - moved.originAt.y) * pixelsPerMm : 0;
+        if (to && far > 2) changeUnderlay('Move underlay', moved.id, { originAt: to });
+        desk.draft.value = undefined;
+        moved = undefined;
+      },
+    };
+  };
+
+  return {
+    states,
+    picking,
+    picked,
+    fault,
+    note,
+    isAdding,
+    addFile,
+    start,
+    drop,
+    changeUnderlay,
+    changeSheet,
+    addView,
+    removeUnderlay,
+    hand,
+  };
+}
+
+/** Length that a picture of unknown size is first shown over, in mm. */
+const FIRST_LENGTH_MM = 900;
+
+function wholeSheet(id: string, sheet: PlanSheet, view: PlanView, plan: Plan): Underlay {
+  const { minX, minY, maxX, maxY } = viewBounds(plan, view);
+  return {
+    id,
+    sheetId: sheet.id,
+    view,
+    turnDegrees: 0,
+    isMirrored: false,
+    originPx: { x: sheet.widthPx / 2, y: sheet.heightPx / 2 },
+    originAt: { x: (minX + maxX) / 2, y: (minY + maxY) / 2 },
+    opacity: 0.8,
+    isHidden: false,
+    isLocked: true,
+  };
+}
+
+function withSheet(
+  plan: Plan,
+  view: PlanView,
+  file: Pick<PlanSheet, 'name' | 'hash' | 'kind' | 'widthPx' | 'heightPx'>,
+  mmPerPx: number | undefined,
+): { label: string; plan: Plan } {
+  const [sheetId, one] = freshPlanId(plan, 's'),
+    [underlayId, two] = freshPlanId(one, 'u');
+  const sheet: PlanSheet = {
+    id: sheetId,
+    ...file,
+    calibration: { kind: 'none', mmPerPx: mmPerPx ?? FIRST_LENGTH_MM / file.widthPx },
+    lengths: [],
+  };
+  return {
+    label: `Lay ${file.name} under`,
+    plan: {
+      ...two,
+      sheets: [...two.sheets, sheet],
+      underlays: [...two.underlays, wholeSheet(underlayId, sheet, view, plan)],
+    },
+  };
+}

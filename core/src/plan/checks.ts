@@ -1,6 +1,6 @@
 import { pathBounds } from '../geometry/index.ts';
 import { curvesOf } from '../paths/index.ts';
-import { lengthText } from '../units/index.ts';
+import { lengthText, roundLengthText } from '../units/index.ts';
 import { isTooLittle, type Clearance, type PlanMend, type ThingChange } from './clearances/clearance.ts';
 import { planClearances } from './clearances/plan-clearances.ts';
 import { packReach, schoolWords } from './figures/balance-of-plan.ts';
@@ -56,10 +56,11 @@ export function planFaults(
 function clearanceFault({ word, amount, quantity, least, most, told, thingIds, mends }: Clearance): PlanFault {
   const isOver = most !== undefined && amount > most;
   const figure = (value: number): string => (quantity === 'angle' ? `${value.toFixed(1)}°` : lengthText(value));
+  const limit = (value: number): string => (quantity === 'angle' ? `${value.toFixed(0)}°` : roundLengthText(value));
   return {
     code: 'CLEARANCE',
     title: `${word}: ${figure(amount)}`,
-    detail: `${isOver ? `At most ${figure(most)} is good.` : `At least ${figure(least)} is wanted.`} ${told}`,
+    detail: `${isOver ? `At most ${limit(most)} is good.` : `At least ${limit(least)} is wanted.`} ${told}`,
     thingIds,
     mends,
   };
@@ -166,7 +167,7 @@ function balanceFaults(plan: Plan, { balance, mass }: PlanFigures): readonly Pla
   const forward = Math.max(...packs.map(({ at, lengthMm }) => first + lengthMm / 2 - at.x)),
     aft = Math.min(...packs.map(({ at, lengthMm }) => last - lengthMm / 2 - at.x));
   const school = schoolWords(plan.school),
-    where = `It balances ${lengthText(mass.balanceMm - noseMm, 0)} from the nose; ${lengthText(band.foreMm - noseMm, 0)} to ${lengthText(band.aftMm - noseMm, 0)} is ${school}.`;
+    where = `It balances ${roundLengthText(mass.balanceMm - noseMm)} from the nose; ${roundLengthText(band.foreMm - noseMm)} to ${roundLengthText(band.aftMm - noseMm)} is ${school}.`;
   const thingIds = packs.map(({ id }) => id),
     moved = (by: number): readonly ThingChange[] =>
       packs.map(({ id, at }) => ({ thingId: id, at: { ...at, x: at.x + by } }));
@@ -183,7 +184,7 @@ function balanceFaults(plan: Plan, { balance, mass }: PlanFigures): readonly Pla
         title: mass.balanceMm < band.foreMm ? 'Nose heavy so far' : 'Tail heavy so far',
         detail: where,
         thingIds,
-        mends: [{ label: `Pack ${lengthText(Math.abs(by), 0)} ${by < 0 ? 'forward' : 'aft'}`, changes: moved(by) }],
+        mends: [{ label: `Pack ${roundLengthText(Math.abs(by))} ${by < 0 ? 'forward' : 'aft'}`, changes: moved(by) }],
       },
     ];
   }

@@ -26,7 +26,7 @@ export { formatArea, formatBoardArea } from './format-area.ts';
 export { LENGTH_UNITS, type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 export { MASS_PER_AREA, type MassPerArea, fromMassPerArea, toMassPerArea, usualMassPerArea } from './mass-per-area.ts';
 export { identityOf, memo } from './memo.ts';
-export { bareLengthText, lengthText, sizeText, worded } from './quantity-text.ts';
+export { bareLengthText, lengthText, roundLengthText, sizeText, worded } from './quantity-text.ts';
 export { parseLength, parseNumber } from './parse-length.ts';
 export { type RandomSource, seededRandom } from './random.ts';
 export { stableHash } from './stable-hash.ts';

@@ -1,4 +1,4 @@
-import { formatLength, formatLengthWithUnit } from './format-length.ts';
+import { formatLength, formatLengthWithUnit, formatRounded } from './format-length.ts';
 import type { LengthUnit } from './length-unit.ts';
 
 /**
@@ -8,7 +8,7 @@ import type { LengthUnit } from './length-unit.ts';
 const [OPEN, NEXT, CLOSE] = ['\uE000', '\uE001', '\uE002'];
 const MARKED = new RegExp(`${OPEN}([^${NEXT}]*)${NEXT}([0-9]*)${NEXT}([a-z]*)${CLOSE}`, 'g');
 
-const marked = (mm: number, decimals: number, how: 'full' | 'bare'): string =>
+const marked = (mm: number, decimals: number, how: 'full' | 'bare' | 'round'): string =>
   `${OPEN}${mm}${NEXT}${decimals}${NEXT}${how}${CLOSE}`;
 
 /**
@@ -19,6 +19,8 @@ const marked = (mm: number, decimals: number, how: 'full' | 'bare'): string =>
 export const lengthText = (mm: number, decimals = 1): string => marked(mm, decimals, 'full');
 /** A length without its unit, where the unit stands beside it. */
 export const bareLengthText = (mm: number, decimals = 1): string => marked(mm, decimals, 'bare');
+/** A length that is a limit by rule of thumb: to the nearest whole millimetre or sixteenth of an inch. */
+export const roundLengthText = (mm: number): string => marked(mm, 0, 'round');
 /** Two sizes with one unit: `700 × 500 mm`. */
 export const sizeText = (widthMm: number, heightMm: number, decimals = 1): string =>
   `${bareLengthText(widthMm, decimals)} × ${lengthText(heightMm, decimals)}`;
@@ -27,6 +29,8 @@ export const sizeText = (widthMm: number, heightMm: number, decimals = 1): strin
 export const worded = (text: string, unit: LengthUnit): string =>
   text.includes(OPEN)
     ? text.replace(MARKED, (_, mm: string, decimals: string, how: string) =>
-        (how === 'bare' ? formatLength : formatLengthWithUnit)(Number(mm), unit, Number(decimals)),
+        how === 'round'
+          ? `${formatRounded(Number(mm), unit)} ${unit}`
+          : (how === 'bare' ? formatLength : formatLengthWithUnit)(Number(mm), unit, Number(decimals)),
       )
     : text;

@@ -59,9 +59,13 @@ function reset(): void {
   text.value = props.auto ?? shown.value;
   message.value = '';
 }
-function start(event: FocusEvent): void {
+async function start(event: FocusEvent): Promise<void> {
   isEditing.value = true;
-  if (props.auto) text.value = shown.value;
+  if (props.auto) {
+    text.value = shown.value;
+    // What stands there is chosen once the figure has taken the place of the word.
+    await nextTick();
+  }
   (event.target as HTMLInputElement).select();
 }
 /** @returns whether the entry was taken */

@@ -17,6 +17,7 @@ const props = defineProps<{
   cursor?: string;
   topRoomPx?: number;
   bottomRoomPx?: number;
+  /** Something lies beneath that the grid would hide. */ isGridFaint?: boolean;
   /** Arrow keys pan, while nothing is chosen that they would move. */ arrowsPan?: boolean;
 }>();
 const emit = defineEmits<{
@@ -150,7 +151,13 @@ defineExpose({ fit, isInView, toScreen, svg, view });
       @pointerup="emit('release', toWorld($event), $event)"
       @dblclick="emit('double', toWorld($event), $event)"
     >
-      <MatGrid :view="view" :steps="grid" :unit="unit" :top-room-px="topRoom" />
+      <MatGrid
+        :style="isGridFaint ? { opacity: 0.35 } : undefined"
+        :view="view"
+        :steps="grid"
+        :unit="unit"
+        :top-room-px="topRoom"
+      />
       <g :transform="`translate(${view.x} ${view.y}) scale(${view.k} ${-view.k})`">
         <slot name="world" :view="view" />
       </g>

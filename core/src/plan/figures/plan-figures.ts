@@ -95,11 +95,12 @@ export function planFigures(plan: Plan, context: PlanContext): PlanFigures {
     mass = massSoFar(plan, context),
     balance = balanceOfPlan(plan);
   const figures = [
-    ...(wings ? wingFigures(plan, wings, context.unit) : []),
-    ...(wings ? tailFigures(plan, wings, context.unit) : []),
+    // What decides whether it flies comes first.
     ...(wings && balance ? balanceFigures(plan, wings, balance, context.unit) : []),
     ...massFigures(plan, mass, balance, context),
     ...(wings && mass.massG > 0 ? flightFigures(plan, wings, mass, context.unit) : []),
+    ...(wings ? tailFigures(plan, wings, context.unit) : []),
+    ...(wings ? wingFigures(plan, wings, context.unit) : []),
   ];
   return { figures, mass, ...(balance ? { balance } : {}), ...(wings ? { wings } : {}) };
 }
@@ -116,7 +117,7 @@ function wingFigures(plan: Plan, set: WingSet, unit: LengthUnit): readonly PlanF
     figure({
       key: 'span',
       word: 'Span',
-      text: length(set.spanMm),
+      text: `${formatRounded(set.spanMm, unit)} ${unit}`,
       amount: set.spanMm,
       working: [`From tip to tip as seen from above: ${length(set.spanMm)}.`],
       source: 'dihedral projected: each panel by the cosine of its angle',
@@ -235,23 +236,6 @@ function balanceFigures(plan: Plan, set: WingSet, balance: PlanBalance, unit: Le
   const range = `${perCent(fore)} to ${perCent(aft)} %`;
   return [
     figure({
-      key: 'neutral',
-      word: 'Neutral point',
-      text: `${perCent(balance.neutralOfMeanChord)} %`,
-      amount: neutral.atMm,
-      working: [
-        `Slopes 2πA/(2 + √(4 + A²)): wing ${neutral.wingSlope.toFixed(2)}${neutral.tailSlope > 0 ? `, tail ${neutral.tailSlope.toFixed(2)}` : ''}.`,
-        ...(neutral.tailSlope > 0
-          ? [
-              `Behind the wing the air turns by ${downwashSlope(aspect).toFixed(2)} of each degree: 2 · ${liftSlope(aspect).toFixed(2)}/(π · ${aspect.toFixed(1)}).`,
-            ]
-          : []),
-        `The mean of the quarter points by slope times area lies ${length(neutral.atMm - noseMm)} behind the nose, ${perCent(balance.neutralOfMeanChord)} % of the mean chord.`,
-        'Body and propeller are left out: they draw it forward a little.',
-      ],
-      source: 'lift slopes of thin surfaces by aspect ratio; downwash far behind an elliptic load',
-    }),
-    figure({
       key: 'balance',
       word: 'Balance',
       text: range,
@@ -284,6 +268,23 @@ function balanceFigures(plan: Plan, set: WingSet, balance: PlanBalance, unit: Le
           }),
         ]
       : []),
+    figure({
+      key: 'neutral',
+      word: 'Neutral point',
+      text: `${perCent(balance.neutralOfMeanChord)} %`,
+      amount: neutral.atMm,
+      working: [
+        `Slopes 2πA/(2 + √(4 + A²)): wing ${neutral.wingSlope.toFixed(2)}${neutral.tailSlope > 0 ? `, tail ${neutral.tailSlope.toFixed(2)}` : ''}.`,
+        ...(neutral.tailSlope > 0
+          ? [
+              `Behind the wing the air turns by ${downwashSlope(aspect).toFixed(2)} of each degree: 2 · ${liftSlope(aspect).toFixed(2)}/(π · ${aspect.toFixed(1)}).`,
+            ]
+          : []),
+        `The mean of the quarter points by slope times area lies ${length(neutral.atMm - noseMm)} behind the nose, ${perCent(balance.neutralOfMeanChord)} % of the mean chord.`,
+        'Body and propeller are left out: they draw it forward a little.',
+      ],
+      source: 'lift slopes of thin surfaces by aspect ratio; downwash far behind an elliptic load',
+    }),
   ];
 }
 

@@ -43,6 +43,7 @@ const entry = useTemplateRef<InstanceType<typeof EntryStrip>>('entry');
 const panel = ref<'plan' | 'numbers' | 'measured'>('plan');
 const page = ref('figures');
 const ghostId = ref<string>();
+const isBeginning = ref(false);
 const showsClearances = ref(true);
 const pointer = shallowRef<Point>();
 const view = ref<PlanView>('side');
@@ -63,6 +64,8 @@ const drafting = usePathDrafting<PlanTool>({
 });
 
 function start(way: 'numbers' | 'measured' | 'trace'): void {
+  isBeginning.value = false;
+  desk.chosen.value = undefined;
   if (way === 'trace') page.value = 'trace';
   else panel.value = way;
 }
@@ -122,6 +125,10 @@ function remove(): unknown {
 /** Escape backs out one step: what is being picked, the tool, the choice, then the panel. */
 function back(): unknown {
   if (tracing.drop()) return true;
+  if (isBeginning.value) {
+    isBeginning.value = false;
+    return true;
+  }
   if (drafting.tool.value !== 'select') return drafting.backOut();
   if (desk.chosen.value) desk.chosen.value = undefined;
   else if (panel.value !== 'plan') panel.value = 'plan';
@@ -204,11 +211,11 @@ const place = computed(() =>
           <ToolButton
             word="begin anew"
             hint="From numbers, from a drawing, from a model on the bench"
-            @press="((panel = 'plan'), (page = 'things'), (desk.chosen.value = undefined))"
+            @press="((panel = 'plan'), (isBeginning = !isBeginning))"
           />
           <PrintPlan :is-empty="desk.stored.value.things.length + desk.stored.value.lines.length === 0" />
         </div>
-        <PlanStart v-if="isEmpty" is-empty @start="start" />
+        <PlanStart v-if="isEmpty || isBeginning" :is-empty="isEmpty" @start="start" @close="isBeginning = false" />
         <EntryStrip
           v-if="drafting.isDrawing.value"
           ref="entry"
@@ -219,9 +226,7 @@ const place = computed(() =>
       </PlanMat>
       <NumbersPanel v-if="panel === 'numbers'" :desk="desk" @done="panel = 'plan'" @proposed="fit" />
       <MeasuredPanel v-else-if="panel === 'measured'" :desk="desk" @done="panel = 'plan'" />
-      <PlanSlip v-else v-model:ghost-id="ghostId" v-model:page="page" :desk="desk" :tracing="tracing">
-        <template #start><PlanStart :is-empty="false" @start="start" /></template>
-      </PlanSlip>
+      <PlanSlip v-else v-model:ghost-id="ghostId" v-model:page="page" :desk="desk" :tracing="tracing" />
     </div>
     <TrayBar
       ><span class="place figures">{{ VIEW_WORDS[view] }} {{ place }}</span

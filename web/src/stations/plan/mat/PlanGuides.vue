@@ -18,7 +18,7 @@ const props = defineProps<{
 const BEYOND_MM = 24;
 
 const shown = computed(() =>
-  props.guides.flatMap(({ guide, atMm }) => {
+  props.guides.flatMap(({ guide, atMm }, index) => {
     if (atMm === undefined) return [];
     const { minX, minY, maxX, maxY } = props.bounds;
     return PLAN_VIEWS.flatMap((view) => {
@@ -46,7 +46,7 @@ const shown = computed(() =>
           d: `M${a.x} ${a.y}L${b.x} ${b.y}`,
           name,
           isChosen: guide.id === props.chosenId,
-          at: isAcross ? { x: a.x + 5, y: a.y - 4 } : { x: Math.max(50, a.x), y: a.y - 5 },
+          at: isAcross ? { x: a.x + 5, y: a.y + 12 + 15 * (index % 2) } : { x: Math.max(50, a.x), y: a.y - 5 },
         },
       ];
     });

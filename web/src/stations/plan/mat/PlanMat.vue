@@ -1,14 +1,19 @@
 <script setup lang="ts">
 import { computed, useTemplateRef, watch } from 'vue';
-import { add, distance, svgPath, type Point } from '@grain-fold/core/geometry';
+import { add, boundsOf, distance, joinBounds, svgPath, type Point } from '@grain-fold/core/geometry';
 import { curvesOf } from '@grain-fold/core/paths';
 import {
+  calibrationFault,
   layoutBounds,
   PLAN_VIEWS,
   placedPlanGuides,
   placedThings,
   planOfWhatIf,
+  project,
+  seenCorners,
   thingHandles,
+  underlayMap,
+  viewBounds,
   VIEW_WORDS,
   wingSeats,
   type PlanView,
@@ -61,7 +66,18 @@ const ghost = computed(() => {
 });
 const seats = computed(() => wingSeats(plan.value));
 const faulty = computed(() => new Set(props.desk.report.value.faults.flatMap(({ thingIds }) => thingIds)));
-const bounds = computed(() => layoutBounds(props.desk.stored.value, layout.value));
+/** All views, with the pictures that lie under them. */
+const bounds = computed(() => {
+  const { base } = hand,
+    pictures = base.value.underlays.flatMap((underlay) => {
+      const sheet = base.value.sheets.find(({ id }) => id === underlay.sheetId);
+      if (!sheet || underlay.isHidden || calibrationFault(sheet) !== undefined) return [];
+      const map = underlayMap(underlay, sheet);
+      return seenCorners(underlay, sheet).map((corner) => add(project(map, corner), layout.value[underlay.view]));
+    });
+  const views = layoutBounds(base.value, layout.value);
+  return pictures.length === 0 ? views : joinBounds([views, boundsOf(pictures)]);
+});
 const chosenThing = computed(() => {
   const { value } = props.desk.chosen;
   return value?.kind === 'thing' ? things.value.find(({ id }) => id === value.thingId) : undefined;
@@ -78,6 +94,10 @@ const handles = computed(() =>
   chosenThing.value ? PLAN_VIEWS.flatMap((one) => thingHandles(chosenThing.value!, one)) : [],
 );
 const draftCurves = computed(() => (props.drafting.isDrawing.value ? props.drafting.preview(hand.pointer.value) : []));
+/** Views with a picture under them: foam lets it through. */
+const tracedViews = computed(
+  () => new Set(plan.value.underlays.flatMap(({ view: one, isHidden }) => (isHidden ? [] : [one]))),
+);
 const at = (one: PlanView): string => `translate(${layout.value[one].x} ${layout.value[one].y})`;
 const linesOf = (one: PlanView) =>
   plan.value.lines
@@ -93,21 +113,21 @@ const isAiming = computed(() => props.drafting.tool.value !== 'select' && !hand.
 const seatPath = (corners: readonly { x: number; z: number }[]): string =>
   `M${corners.map(({ x, z }) => `${x} ${z}`).join('L')}Z`;
 
-const labelPlaces = computed(() => ({
-  side: layout.value.side,
-  top: layout.value.top,
-  front: layout.value.front,
-}));
-watch(
+/** Where the name of a view stands: over its upper corner. */
+const labelPlaces = computed(
   () =>
-    [
-      props.desk.stored.value.things.length === 0,
-      props.desk.draft.value !== undefined && !hand.isDragging.value,
-    ] as const,
-  () => requestAnimationFrame(() => mat.value?.fit()),
-  { flush: 'post' },
+    Object.fromEntries(
+      PLAN_VIEWS.map((one) => {
+        const { minX, maxY } = viewBounds(hand.base.value, one);
+        return [one, add({ x: minX, y: maxY }, layout.value[one])];
+      }),
+    ) as Record<PlanView, Point>,
 );
-defineExpose({ fit: () => mat.value?.fit(), layout });
+const fit = (): number => requestAnimationFrame(() => mat.value?.fit());
+watch(() => [props.desk.stored.value.things.length === 0, props.desk.stored.value.underlays.length] as const, fit, {
+  flush: 'post',
+});
+defineExpose({ fit });
 </script>
 
 <template>
@@ -120,6 +140,7 @@ defineExpose({ fit: () => mat.value?.fit(), layout });
     :top-room-px="TOP_ROOM_PX"
     :bottom-room-px="BOTTOM_ROOM_PX"
     :arrows-pan="!desk.chosen.value"
+    :is-grid-faint="plan.underlays.some(({ isHidden }) => !isHidden)"
     @press="hand.press"
     @move="hand.move"
     @release="hand.release"
@@ -129,7 +150,13 @@ defineExpose({ fit: () => mat.value?.fit(), layout });
       <UnderlayLayer :plan="plan" :layout="layout" :view="matView" :tracing="tracing" />
     </template>
     <template #world>
-      <g v-for="one in PLAN_VIEWS" :key="one" :transform="at(one)">
+      <g
+        v-for="one in PLAN_VIEWS"
+        :key="one"
+        :data-view="one"
+        :class="{ traced: tracedViews.has(one) }"
+        :transform="at(one)"
+      >
         <ViewThings v-if="ghost.length > 0" :things="ghost" :view="one" is-ghost />
         <ViewThings
           :things="things"
@@ -183,15 +210,14 @@ defineExpose({ fit: () => mat.value?.fit(), layout });
       <g class="names figures" pointer-events="none">
         <g v-for="one in PLAN_VIEWS" :key="one">
           <path
-            :d="`M${toScreen(labelPlaces[one]).x - 9} ${toScreen(labelPlaces[one]).y}h18m-9-9v18`"
+            :d="`M${toScreen(layout[one]).x - 9} ${toScreen(layout[one]).y}h18m-9-9v18`"
             stroke="#ffd9a1"
             stroke-width="1.2"
             fill="none"
           />
           <text
-            :x="toScreen(labelPlaces[one]).x - 12"
-            :y="toScreen(labelPlaces[one]).y - 8"
-            text-anchor="end"
+            :x="toScreen(labelPlaces[one]).x"
+            :y="toScreen(labelPlaces[one]).y - 14"
             font-size="13"
             font-weight="600"
             fill="#ffd9a1"
@@ -252,6 +278,9 @@ defineExpose({ fit: () => mat.value?.fit(), layout });
 </template>
 
 <style scoped>
+.traced :deep(.foam .edge) {
+  fill-opacity: 0.35;
+}
 .seat {
   fill: none;
   stroke: var(--marigold);

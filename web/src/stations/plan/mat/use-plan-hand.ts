@@ -55,6 +55,8 @@ interface Drag {
 }
 
 export interface PlanHand {
+  /** The plan that the views are laid out by: as it was while something is dragged. */
+  readonly base: ComputedRef<Plan>;
   readonly layout: ComputedRef<ViewLayout>;
   readonly view: ShallowRef<PlanView>;
   /** In its view. */
@@ -84,7 +86,8 @@ export function usePlanHand({ desk, drafting, pixelsPerMm, before }: PlanHandSit
   const drag = shallowRef<Drag>(),
     isMoving = ref(false);
   // Views stay where they lie while something is dragged.
-  const layout = computed(() => layOutViews(desk.stored.value.things.length > 0 ? desk.stored.value : desk.plan.value));
+  const base = computed(() => (isMoving.value ? desk.stored.value : desk.plan.value));
+  const layout = computed(() => layOutViews(base.value));
   const reach = (): number => REACH_PX / pixelsPerMm();
   const grid = (): number => gridSteps(work.unit, pixelsPerMm()).fineMm;
 
@@ -230,6 +233,7 @@ export function usePlanHand({ desk, drafting, pixelsPerMm, before }: PlanHandSit
   useKeys('mat', { drop: () => (drag.value ? drop() : false) });
 
   return {
+    base,
     layout,
     view,
     pointer,

@@ -128,7 +128,6 @@ const clearancesOpen = ref(false);
       </section>
     </template>
     <template v-else-if="page === 'things'">
-      <slot name="start" />
       <ThingsSection :desk="desk" />
       <PartsSection :desk="desk" />
     </template>

@@ -1,14 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import {
-  addThing,
-  boxInView,
-  boxOfThing,
-  placedThings,
-  THING_KINDS,
-  THING_WORDS,
-  type ThingKind,
-} from '@grain-fold/core/plan';
+import { addThing, boxOfThing, placedThings, THING_KINDS, THING_WORDS, type ThingKind } from '@grain-fold/core/plan';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { PlanDesk } from '../use-plan.ts';
@@ -19,14 +11,16 @@ const work = useAirframe();
 const isAdding = ref(false);
 const plan = computed(() => props.desk.plan.value);
 const things = computed(() => placedThings(plan.value));
-const sizeOf = (thing: (typeof things.value)[number]): string => {
-  const { minX, minY, maxX, maxY } = boxInView(
-    thing.kind === 'fin' || thing.kind === 'body' ? 'side' : 'top',
-    boxOfThing(thing),
-  );
-  const longest = thing.kind === 'wing' || thing.kind === 'tail' ? maxY - minY : maxX - minX;
-  return formatLengthWithUnit(longest, work.unit);
-};
+/** What a thing goes by: a diameter, a span, a height, a length. */
+function sizeOf(thing: (typeof things.value)[number]): string {
+  const { min, max } = boxOfThing(thing);
+  const size = { wing: max.y - min.y, tail: max.y - min.y, fin: max.z - min.z, other: max.x - min.x };
+  const mm =
+    thing.kind === 'propeller' || thing.kind === 'wheel'
+      ? thing.diameterMm
+      : size[thing.kind === 'wing' || thing.kind === 'tail' || thing.kind === 'fin' ? thing.kind : 'other'];
+  return formatLengthWithUnit(mm, work.unit);
+}
 
 /** A new thing stands about where such a thing usually is. */
 function placeFor(kind: ThingKind): { x: number; y: number; z: number } {

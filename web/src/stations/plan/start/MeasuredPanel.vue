@@ -138,6 +138,11 @@ function set(key: MeasureKey, mm: number | undefined): void {
   padding: 2px 0 6px;
 }
 .wrong {
+  position: sticky;
+  top: -20px;
+  z-index: 2;
+  max-height: 60vh;
+  overflow-y: auto;
   background: var(--brick-pale);
   border-left: 4px solid var(--brick);
   padding: 10px 12px;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Three ways to begin a plan. */
 defineProps<{ isEmpty: boolean }>();
-defineEmits<{ start: [way: 'numbers' | 'measured' | 'trace'] }>();
+defineEmits<{ start: [way: 'numbers' | 'measured' | 'trace']; close: [] }>();
 const WAYS = [
   {
     way: 'numbers',
@@ -23,14 +23,15 @@ const WAYS = [
 </script>
 
 <template>
-  <div :class="isEmpty ? 'ways' : 'again'">
-    <template v-if="isEmpty">
-      <h2>Plan the airframe</h2>
-      <p class="lead">
-        Three views that share every station: wing, tail, body and what goes in, with areas, balance and clearances as
-        you move them.
-      </p>
-    </template>
+  <div class="ways">
+    <h2>{{ isEmpty ? 'Plan the airframe' : 'Begin anew' }}</h2>
+    <p class="lead">
+      {{
+        isEmpty
+          ? 'Three views that share every station: wing, tail, body and what goes in, with areas, balance and clearances as you move them.'
+          : 'What is planned now stays until you take another in its place, and undo brings it back.'
+      }}
+    </p>
     <div class="cards">
       <article v-for="{ way, title, words } in WAYS" :key="way">
         <h3>{{ title }}</h3>
@@ -40,6 +41,7 @@ const WAYS = [
         }}</el-button>
       </article>
     </div>
+    <el-button v-if="!isEmpty" link class="leave" @click="$emit('close')">Leave it as it is</el-button>
   </div>
 </template>
 

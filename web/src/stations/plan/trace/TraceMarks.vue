@@ -42,6 +42,7 @@ const frames = computed(() =>
     return [
       {
         id: underlay.id,
+        view: underlay.view,
         isLoose: !underlay.isLocked,
         d: `M${seenCorners(underlay, sheet)
           .map(at)
@@ -63,6 +64,7 @@ const frames = computed(() =>
   <g pointer-events="none" class="figures">
     <g v-for="frame in frames" :key="frame.id">
       <path
+        :data-underlay="frame.view"
         :d="frame.d"
         fill="none"
         :stroke="frame.isLoose ? 'var(--marigold)' : '#5d7f86'"

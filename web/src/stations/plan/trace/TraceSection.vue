@@ -304,7 +304,7 @@ const HINTS = {
           @update:model-value="tracing.changeUnderlay('Turn underlay', chosen.underlay.id, { turnDegrees: $event })"
         />
         <MeasureField
-          label="Seen through, %"
+          label="Strength, %"
           kind="number"
           :model-value="Math.round(100 * chosen.underlay.opacity)"
           :least="5"

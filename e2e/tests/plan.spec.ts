@@ -16,7 +16,7 @@ const sheetPage = (page: Page, word: string) => slip(page).getByText(word, { exa
 const tool = (page: Page, name: RegExp) =>
   page.getByRole('toolbar', { name: 'Plan tools' }).getByRole('button', { name });
 
-async function toPlan(page: Page, workshop: { readonly address: string }, name: string): Promise<void> {
+async function toPlan(page: Page, workshop: Parameters<typeof signUp>[1], name: string): Promise<void> {
   await signUp(page, workshop);
   await newAirframe(page, name);
   await page.getByRole('link', { name: /^Plan/ }).click();

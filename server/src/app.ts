@@ -105,7 +105,7 @@ export function createApp({ sequelize, documents, reading, logger, signInTries, 
   const attachments = new AttachmentService(sequelize);
   const routers = [
     accountRoutes(accounts, workshop, signInTries),
-    airframeRoutes(airframes, reading, documents),
+    airframeRoutes(airframes, reading, documents, attachments),
     attachmentRoutes(attachments),
   ];
   app.use(bodyGate(routers));

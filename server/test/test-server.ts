@@ -37,6 +37,14 @@ export class Browser {
   send(method: 'post' | 'patch' | 'delete', path: string, body: object = {}): supertest.Test {
     return this.agent[method](`/api${path}`).set('Origin', this.address).send(body);
   }
+  /** Sends a file as it is. */
+  upload(path: string, bytes: Buffer): supertest.Test {
+    return this.agent
+      .post(`/api${path}`)
+      .set('Origin', this.address)
+      .set('Content-Type', 'application/octet-stream')
+      .send(bytes);
+  }
   post(path: string, body: object = {}): supertest.Test {
     return this.send('post', path, body);
   }

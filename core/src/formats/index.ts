@@ -22,6 +22,13 @@ export {
 export { partsCsv, stockCsv } from './csv/tables.ts';
 export { type KnownSheet, MOST_SHEET_BYTES, MOST_SHEET_PIXELS, type SheetFacts, sheetFacts } from './sheet-facts.ts';
 export { clubZip } from './written/club-zip.ts';
+export {
+  type BundledFile,
+  type UnpackedProject,
+  isPacked,
+  packProject,
+  unpackProject,
+} from './written/project-bundle.ts';
 export { pageDrawing } from './written/draw-page.ts';
 export { drawingPage } from './written/drawing-page.ts';
 export { writeDxf } from './dxf/write-dxf.ts';

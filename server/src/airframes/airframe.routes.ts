@@ -2,9 +2,11 @@ import Router from '@koa/router';
 import type { Context } from 'koa';
 import { CreateAirframe, RenameAirframe, writeProjectFile } from '@grain-fold/contract';
 import { someParts, type Airframe } from '@grain-fold/core/airframe';
+import { packProject } from '@grain-fold/core/formats';
 import { pageSettingsFault } from '@grain-fold/core/pages';
 import { PLAN_VIEWS } from '@grain-fold/core/plan';
 import { worded } from '@grain-fold/core/units';
+import type { AttachmentService } from '../attachments/attachment.service.ts';
 import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
@@ -20,6 +22,7 @@ export function airframeRoutes(
   airframes: AirframeService,
   reading: ReadingService,
   documents: DocumentService,
+  attachments: AttachmentService,
 ): Router<AppState, AppContext> {
   const router = new Router<AppState, AppContext>({ prefix: '/api/airframes' });
   const owner = (ctx: { state: { accountId?: string } }): string => {
@@ -108,6 +111,22 @@ export function airframeRoutes(
     attach(ctx, airframe.name, '.grainfold.json');
     ctx.type = 'application/json';
     ctx.body = writeProjectFile(ctx.query.parts === undefined ? airframe : partsAsked(airframe, ctx.query.parts));
+  });
+  /** The project file alone, or packed with the pictures of its plan. */
+  router.get('/:id/export', async (ctx) => {
+    const { airframe } = await airframes.open(owner(ctx), idOf(ctx));
+    const hashes = (airframe.plan?.sheets ?? []).map(({ hash }) => hash),
+      files = await attachments.among(owner(ctx), hashes),
+      text = writeProjectFile(airframe);
+    if (files.length === 0) {
+      attach(ctx, airframe.name, '.grainfold.json');
+      ctx.type = 'application/json';
+      ctx.body = text;
+      return;
+    }
+    attach(ctx, airframe.name, '.grainfold.zip');
+    ctx.type = 'application/zip';
+    ctx.body = Buffer.from(packProject(airframe.name, text, files));
   });
   async function sendPicture(
     ctx: Pick<Context, 'set' | 'type' | 'body' | 'res'> & { state: { accountId?: string } },

@@ -38,6 +38,7 @@ export type DocumentName =
   | 'cut-list.pdf'
   | 'cut-list.csv'
   | 'project-file'
+  | 'export'
   | 'drawing.svg'
   | 'drawing.dxf'
   | 'drawing.pdf'

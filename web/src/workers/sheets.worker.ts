@@ -60,7 +60,7 @@ function drawnLines({
   pen.fillStyle = '#fffdf7';
   pen.fillRect(0, 0, canvas.width, canvas.height);
   pen.strokeStyle = '#1d2a2f';
-  pen.lineWidth = 3;
+  pen.lineWidth = DRAWN_PX / 900;
   const at = ({ x, y }: Point): [number, number] => [(x - minX + room) * perMm, (maxY + room - y) * perMm];
   pen.beginPath();
   for (const run of runs) run.forEach((p, index) => (index === 0 ? pen.moveTo(...at(p)) : pen.lineTo(...at(p))));

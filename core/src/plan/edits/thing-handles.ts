@@ -110,7 +110,7 @@ function dragSurface(surface: SurfaceThing, key: string, view: PlanView, { x, y 
           return withMeasure(surface, 'spanMm', (span * out) / Math.max(LEAST_MM, tip.y - before.y));
         const rise = y - before.z;
         return withMeasure(
-          withMeasure(surface, 'angleDegrees', Math.round(degrees(Math.atan2(rise, out)) * 10) / 10),
+          withMeasure(surface, 'angleDegrees', Math.round(degrees(Math.atan2(rise, out)) * 10) / 10 + 0),
           'spanMm',
           2 * Math.hypot(out, rise),
         );

@@ -15,6 +15,7 @@ import { closeAirframe } from '../../stores/airframe/close-airframe.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUntilThere } from '../../composables/use-until-there.ts';
 import AccountDialog from './AccountDialog.vue';
+import { importPacked } from './import-packed.ts';
 import NewAirframeDialog from './NewAirframeDialog.vue';
 
 const LARGEST_FILE = 8 * 1024 * 1024;
@@ -126,6 +127,7 @@ const setAway = (line: AirframeLine, isAway: boolean): Promise<void> =>
     });
   });
 /** Drawings, which are brought in and not imported. */
+const PACKED = /\.zip$/i;
 const DRAWING = /\.(svg|dxf|pdf|dat|csv)$/i;
 async function importFile(file: File): Promise<void> {
   await attempt(async () => {
@@ -136,6 +138,11 @@ async function importFile(file: File): Promise<void> {
         detail: `${file.name} is a drawing, not a project file.`,
         mend: 'Press "Bring in a plan" and choose it there.',
       });
+    if (PACKED.test(file.name)) {
+      const opened = await importPacked(file);
+      ElMessage({ message: `${opened.airframe.name} is imported with its pictures.` });
+      return load();
+    }
     if (file.size > LARGEST_FILE)
       throw new ApiError({
         code: 'FILE_TOO_LARGE',
@@ -170,7 +177,12 @@ async function signOut(): Promise<void> {
           {{ showsAway ? 'Back to airframes' : `Put away ${awayCount}` }}
         </el-button>
         <span class="space" />
-        <el-upload accept=".json,.grainfold.json" :auto-upload="false" :show-file-list="false" :on-change="takeFile">
+        <el-upload
+          accept=".json,.grainfold.json,.zip"
+          :auto-upload="false"
+          :show-file-list="false"
+          :on-change="takeFile"
+        >
           <span class="el-button"
             ><el-icon><Upload /></el-icon><span>Import a file</span></span
           >
@@ -214,7 +226,7 @@ async function signOut(): Promise<void> {
                   size="small"
                   tag="a"
                   :icon="Download"
-                  :href="documentAddress(line.id, 'project-file')"
+                  :href="documentAddress(line.id, 'export')"
                   download
                   >Export</el-button
                 >

@@ -26,6 +26,7 @@ import OperationSection from './operation/OperationSection.vue';
 import SeveralLinesSection from './operation/SeveralLinesSection.vue';
 import MeasureSection from './MeasureSection.vue';
 import PartDetailsSection from './PartDetailsSection.vue';
+import PlannedSection from './PlannedSection.vue';
 import PathList from './PathList.vue';
 import PointSection from './PointSection.vue';
 import ShapeSection from './ShapeSection.vue';
@@ -223,6 +224,7 @@ const t = computed(() => {
       <GuidesSection :part="part" :selection="selection" :is-setting="isGuiding" />
     </InTurn>
     <InTurn>
+      <PlannedSection :part="part" />
       <PartDetailsSection :part="part" :beneath-id="beneathId" @beneath="emit('beneath', $event)" />
     </InTurn>
     <InTurn>

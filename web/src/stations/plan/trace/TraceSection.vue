@@ -48,6 +48,12 @@ const failed = computed(() => {
   const state = chosen.value && states.value.get(sheetKey(chosen.value.sheet));
   return state?.kind === 'failed' ? state.message : undefined;
 });
+const pages = computed(() => {
+  const state = chosen.value && states.value.get(sheetKey(chosen.value.sheet));
+  return state?.kind === 'open' ? (state.pages ?? 1) : 1;
+});
+/** A place typed in pixels of the sheet, for hands that do not point. */
+const typed = ref({ x: 0, y: 0 });
 const isOpening = computed(() => chosen.value && states.value.get(sheetKey(chosen.value.sheet))?.kind === 'opening');
 
 const zone = useTemplateRef<HTMLElement>('zone');
@@ -111,11 +117,14 @@ const withSheet = (now: typeof plan.value, sheet: PlanSheet): typeof plan.value 
   ...now,
   sheets: now.sheets.map((one) => (one.id === sheet.id ? sheet : one)),
 });
+const isPicture = computed(() => chosen.value?.sheet.kind === 'png' || chosen.value?.sheet.kind === 'jpeg');
 /** The lengths that set the scale: one, or two across each other. */
 const ways = computed<readonly (readonly [string, string])[]>(() => {
   const lengths = chosen.value?.sheet.lengths ?? [];
   return [
-    ...(chosen.value?.sheet.calibration.kind === 'none' ? [['none', 'not sized yet'] as const] : []),
+    ...(chosen.value?.sheet.calibration.kind === 'none'
+      ? [['none', isPicture.value ? 'not sized yet' : 'as the file says'] as const]
+      : []),
     ...lengths.map(({ id, name }) => [id, `by ${name}`] as const),
     ...lengths.flatMap((a, index) =>
       lengths.slice(index + 1).map((b) => [`${a.id} ${b.id}`, `by ${a.name} and ${b.name}`] as const),
@@ -212,9 +221,30 @@ const HINTS = {
       <h3 class="eyebrow">{{ chosen.sheet.name }}</h3>
       <p v-if="failed" class="bad" role="alert">{{ failed }}</p>
       <p v-else-if="isOpening" class="hint" role="status">Opening the picture …</p>
-      <p v-if="picking" class="pick" role="status">
-        {{ HINTS[picking.what] }} <el-button link size="small" @click="tracing.drop()">Leave it</el-button>
-      </p>
+      <div v-if="picking" class="pick">
+        <p role="status">
+          {{ HINTS[picking.what] }} <el-button link size="small" @click="tracing.drop()">Leave it</el-button>
+        </p>
+        <FoldAway title="Or type the place">
+          <MeasureField
+            label="Pixels across"
+            kind="number"
+            :model-value="typed.x"
+            :least="0"
+            :most="chosen.sheet.widthPx"
+            @update:model-value="typed = { ...typed, x: $event }"
+          />
+          <MeasureField
+            label="Pixels down"
+            kind="number"
+            :model-value="typed.y"
+            :least="0"
+            :most="chosen.sheet.heightPx"
+            @update:model-value="typed = { ...typed, y: $event }"
+          />
+          <el-button size="small" @click="tracing.pick(typed)">Set this place</el-button>
+        </FoldAway>
+      </div>
       <div v-else-if="picked?.what === 'length'" class="asked">
         <MeasureField
           label="It is in truth"
@@ -256,6 +286,15 @@ const HINTS = {
         <el-button size="small" @click="tracing.start('crop', chosen.underlay.id)">Crop</el-button>
       </div>
       <p v-if="sheetFault" class="bad" role="alert">{{ worded(sheetFault, work.unit) }}</p>
+      <MeasureField
+        v-if="pages > 1"
+        :label="`Page, of ${pages}`"
+        kind="number"
+        :model-value="chosen.sheet.page ?? 1"
+        :least="1"
+        :most="pages"
+        @update:model-value="tracing.turnTo(chosen.sheet, Math.round($event))"
+      />
       <ChoiceRow
         v-if="ways.length > 0"
         label="Sized"

@@ -34,7 +34,9 @@ export interface Picking {
 }
 /** How far a sheet has come: fetched and opened, or why it was not. */
 export type SheetState =
-  { readonly kind: 'opening' } | { readonly kind: 'open' } | { readonly kind: 'failed'; readonly message: string };
+  | { readonly kind: 'opening' }
+  | { readonly kind: 'open'; readonly pages?: number }
+  | { readonly kind: 'failed'; readonly message: string };
 
 /** The pointer while it works on an underlay. */
 export interface TracingHand {
@@ -52,6 +54,9 @@ export interface Tracing {
   readonly isAdding: Ref<boolean>;
   readonly addFile: (file: File, view: PlanView) => Promise<void>;
   readonly start: (what: PickFor, underlayId: string) => void;
+  /** A place typed in pixels of the sheet instead of clicked. */
+  readonly pick: (pixel: Point) => void;
+  readonly turnTo: (sheet: PlanSheet, page: number) => Promise<void>;
   readonly drop: () => boolean;
   readonly changeUnderlay: (label: string, id: string, change: Partial<Underlay>) => void;
   readonly changeSheet: (label: string, id: string, change: Partial<PlanSheet>) => void;
@@ -59,6 +64,9 @@ export interface Tracing {
   readonly removeUnderlay: (id: string) => void;
   readonly hand: (layout: ViewLayout, pixelsPerMm: number) => TracingHand | undefined;
 }
+
+const openState = (pages: number | undefined): SheetState =>
+  pages === undefined ? { kind: 'open' } : { kind: 'open', pages };
 
 export const sheetKey = ({ hash, page }: Pick<PlanSheet, 'hash' | 'page'>): string => `${hash}#${page ?? 1}`;
 
@@ -82,7 +90,7 @@ export function useTracing(desk: PlanDesk): Tracing {
     setState(key, { kind: 'opening' });
     try {
       const answer = await sheets.open(key, sheet.name, await attachmentsApi.read(sheet.hash), sheet.page ?? 1);
-      setState(key, answer.ok ? { kind: 'open' } : { kind: 'failed', message: answer.message });
+      setState(key, answer.ok ? openState(answer.pages) : { kind: 'failed', message: answer.message });
     } catch (error) {
       const isGone = error instanceof ApiError && error.code === 'NOT_FOUND';
       setState(key, {
@@ -116,7 +124,7 @@ export function useTracing(desk: PlanDesk): Tracing {
         key = sheetKey(kept);
       const answer = await sheets.open(key, file.name, bytes, 1);
       if (!answer.ok) return void (fault.value = answer.message);
-      setState(key, { kind: 'open' });
+      setState(key, openState(answer.pages));
       const { widthPx, heightPx, mmPerPx } = answer;
       desk.run((plan) =>
         withSheet(
@@ -130,6 +138,21 @@ export function useTracing(desk: PlanDesk): Tracing {
       fault.value = error instanceof Error ? error.message : String(error);
     } finally {
       isAdding.value = false;
+    }
+  }
+
+  /** Another page of the same document takes the place of the one that lies there. */
+  async function turnTo(sheet: PlanSheet, page: number): Promise<void> {
+    fault.value = '';
+    const key = sheetKey({ hash: sheet.hash, page });
+    try {
+      const answer = await sheets.open(key, sheet.name, await attachmentsApi.read(sheet.hash), page);
+      if (!answer.ok) return void (fault.value = answer.message);
+      setState(key, openState(answer.pages));
+      const { widthPx, heightPx } = answer;
+      changeSheet(`Turn to page ${page}`, sheet.id, { page, widthPx, heightPx });
+    } catch (error) {
+      fault.value = error instanceof Error ? error.message : String(error);
     }
   }
 
@@ -292,6 +315,8 @@ export function useTracing(desk: PlanDesk): Tracing {
     isAdding,
     addFile,
     start,
+    pick,
+    turnTo,
     drop,
     changeUnderlay,
     changeSheet,

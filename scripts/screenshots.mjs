@@ -68,6 +68,9 @@ try {
   await page.locator('body').press('u');
   await station('Stock');
   await take('stock');
+  await station(/^Plan/);
+  await page.locator('[data-view="side"]').waitFor();
+  await take('plan', 900);
   await station('Scale');
   await page.getByRole('img', { name: /Foam, pages and boards/ }).waitFor({ timeout: 60_000 });
   await take('scale', 6000);

@@ -4,8 +4,6 @@ import { CoreError } from '../../units/index.ts';
 /** A map of the plane that keeps straight lines straight: nine numbers, row by row. */
 export type Projective = readonly [number, number, number, number, number, number, number, number, number];
 
-export const STRAIGHT_ON: Projective = [1, 0, 0, 0, 1, 0, 0, 0, 1];
-
 /** Where a map takes a point. */
 export function project([a, b, c, d, e, f, g, h, i]: Projective, { x, y }: Point): Point {
   const w = g * x + h * y + i;

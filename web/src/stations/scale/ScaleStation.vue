@@ -15,6 +15,7 @@ import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
+import { planRows } from './plan-rows.ts';
 import type { ScalePoint } from './scale-point.ts';
 
 const ScaleChart = defineAsyncComponent(() => import('./ScaleChart.vue'));
@@ -99,6 +100,7 @@ const rows = computed(() => {
       after: old + (slow?.boardCost.toFixed(2) ?? '–'),
       known: before,
     },
+    ...(work.airframe ? planRows(work.airframe) : []).map((row) => ({ ...row, known: true })),
   ];
 });
 const fixed = computed(() => {

@@ -157,7 +157,6 @@ defineExpose({ fit });
         :class="{ traced: tracedViews.has(one) }"
         :transform="at(one)"
       >
-        <ViewThings v-if="ghost.length > 0" :things="ghost" :view="one" is-ghost />
         <ViewThings
           :things="things"
           :view="one"
@@ -165,6 +164,7 @@ defineExpose({ fit });
           :hovered-id="hovered?.kind === 'thing' && view === one ? hovered.thingId : undefined"
           :faulty="faulty"
         />
+        <ViewThings v-if="ghost.length > 0" :things="ghost" :view="one" is-ghost />
         <template v-if="one === 'side'">
           <path
             v-for="seat in seats"

@@ -88,8 +88,8 @@ path {
 .ghost .edge,
 .ghost .within {
   fill: none;
-  stroke: #9fd0d6;
-  stroke-width: 1.4;
+  stroke: #2f9aa8;
+  stroke-width: 2;
   stroke-dasharray: 7 4;
 }
 </style>

@@ -105,6 +105,9 @@ function drop(id: string): void {
   gap: 6px;
   padding-bottom: 8px;
 }
+.keep .el-button {
+  flex: none;
+}
 .label {
   text-align: left;
   justify-content: flex-start;

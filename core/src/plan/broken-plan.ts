@@ -1,5 +1,6 @@
 import { lengthText } from '../units/index.ts';
-import { PLAN_AXES, type Plan } from './plan.ts';
+import type { Plan } from './plan.ts';
+import { PLAN_AXES } from './plan-view.ts';
 import { fieldOf, PLAN_BOUNDS, THING_FIELDS } from './things/thing-fields.ts';
 import { isSurface, type PlannedThing } from './things/thing.ts';
 

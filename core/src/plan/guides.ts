@@ -1,7 +1,8 @@
 import { memo } from '../units/index.ts';
 import { boxOfThing } from './things/thing-box.ts';
 import { isSurface, type PlannedThing } from './things/thing.ts';
-import { PLAN_AXES, type GuideEdge, type Plan, type PlanAxis, type PlanGuide } from './plan.ts';
+import type { GuideEdge, Plan, PlanGuide } from './plan.ts';
+import { PLAN_AXES, type PlanAxis } from './plan-view.ts';
 
 /** The edges of things that a guide across an axis can be counted from. */
 export const EDGES_OF_AXIS: Readonly<Record<PlanAxis, readonly [GuideEdge, GuideEdge]>> = {

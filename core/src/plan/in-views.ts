@@ -10,7 +10,8 @@ import {
 import { curvesOf, snapToPaths, type DrawnPath, type GuideShape, type Snap, type SnapOptions } from '../paths/index.ts';
 import { memo } from '../units/index.ts';
 import { placedPlanGuides, placedThings } from './guides.ts';
-import type { Plan, PlanView } from './plan.ts';
+import type { Plan } from './plan.ts';
+import type { PlanView } from './plan-view.ts';
 import { thingShapes } from './things/thing-shapes.ts';
 import type { PlannedThing } from './things/thing.ts';
 import { VIEW_AXES } from './views.ts';

@@ -81,19 +81,16 @@ export {
   GUIDE_EDGES,
   type GuideEdge,
   type GuideFrom,
-  PLAN_AXES,
-  PLAN_VIEWS,
   type Plan,
   type PlanAir,
-  type PlanAxis,
   type PlanGuide,
   type PlanSchool,
-  type PlanView,
   type ViewLine,
   type WhatIf,
   freshPlanId,
   isEmptyPlan,
 } from './plan.ts';
+export { PLAN_AXES, PLAN_VIEWS, type PlanAxis, type PlanView } from './plan-view.ts';
 export { PLAN_TYPES, type PlanType, TYPE_TRAITS } from './proposals/plan-types.ts';
 export {
   PROPORTION_KEYS,
@@ -136,17 +133,7 @@ export {
   project,
   projectiveThrough,
 } from './underlays/projective.ts';
-export {
-  type KnownLength,
-  type PlanSheet,
-  SHEET_KINDS,
-  type SheetCalibration,
-  type SheetKind,
-  type Underlay,
-  levelledBy,
-  seenCorners,
-  underlayMap,
-} from './underlays/underlay.ts';
+export { type Underlay, levelledBy, seenCorners, underlayMap } from './underlays/underlay.ts';
 export {
   VIEW_AXES,
   VIEW_WORDS,
@@ -160,3 +147,10 @@ export {
   viewBounds,
 } from './views.ts';
 export { type SeatKind, type WingSeat, wingSeats } from './wing-seat.ts';
+export {
+  type KnownLength,
+  type PlanSheet,
+  SHEET_KINDS,
+  type SheetCalibration,
+  type SheetKind,
+} from './underlays/sheet.ts';

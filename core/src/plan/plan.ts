@@ -2,15 +2,10 @@ import type { DrawnPath } from '../paths/index.ts';
 import type { BalanceKind } from './figures/balance-band.ts';
 import type { MeasuredModel } from './measured/measured-model.ts';
 import type { PlannedThing } from './things/thing.ts';
-import type { PlanSheet, Underlay } from './underlays/underlay.ts';
+import type { PlanSheet } from './underlays/sheet.ts';
+import type { Underlay } from './underlays/underlay.ts';
+import type { PlanAxis, PlanView } from './plan-view.ts';
 import type { PlanType } from './proposals/plan-types.ts';
-
-export const PLAN_VIEWS = ['side', 'top', 'front'] as const;
-/** A view of the airframe: side (x aft, z up), top (x aft, y to starboard), front (y to starboard, z up). */
-export type PlanView = (typeof PLAN_VIEWS)[number];
-
-export const PLAN_AXES = ['x', 'y', 'z'] as const;
-export type PlanAxis = (typeof PLAN_AXES)[number];
 
 /** Edges of a thing that guides are counted from, by the axis: fore and aft, inner and outer, bottom and top. */
 export const GUIDE_EDGES = ['fore', 'aft', 'inner', 'outer', 'bottom', 'top'] as const;

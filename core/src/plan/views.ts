@@ -2,7 +2,8 @@ import { boundsOf, joinBounds, pathBounds, type Bounds, type Point } from '../ge
 import type { AirframePoint } from '../part/index.ts';
 import { curvesOf } from '../paths/index.ts';
 import { placedThings } from './guides.ts';
-import type { Plan, PlanAxis, PlanView } from './plan.ts';
+import type { Plan } from './plan.ts';
+import type { PlanAxis, PlanView } from './plan-view.ts';
 import { boxOfThing, type Box3 } from './things/thing-box.ts';
 
 /** The axes of a view: to the right, and up. Port is to the right of the front view, as it is seen from before the nose. */

@@ -1,5 +1,5 @@
 import type { Point } from '../../geometry/index.ts';
-import type { PlanAxis, PlanView } from '../plan.ts';
+import type { PlanAxis, PlanView } from '../plan-view.ts';
 import type { PlannedThing } from '../things/thing.ts';
 
 /** Lines that show a motion in a view: what is swept, the ground, a line of sight. */

@@ -1,6 +1,7 @@
 import { CoreError } from '../../units/index.ts';
 import { placedPlanGuides, placedThings } from '../guides.ts';
-import { freshPlanId, type GuideFrom, type Plan, type PlanAxis, type PlanGuide } from '../plan.ts';
+import { freshPlanId, type GuideFrom, type Plan, type PlanGuide } from '../plan.ts';
+import type { PlanAxis } from '../plan-view.ts';
 import { PLAN_BOUNDS } from '../things/thing-fields.ts';
 import type { PlanEdit } from './thing-edits.ts';
 

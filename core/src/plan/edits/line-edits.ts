@@ -1,7 +1,8 @@
 import type { Point } from '../../geometry/index.ts';
 import { draftFault, pathFromDraft, type PathDraft } from '../../paths/index.ts';
 import { CoreError } from '../../units/index.ts';
-import type { Plan, PlanView, ViewLine } from '../plan.ts';
+import type { Plan, ViewLine } from '../plan.ts';
+import type { PlanView } from '../plan-view.ts';
 import { PLAN_BOUNDS } from '../things/thing-fields.ts';
 import { VIEW_WORDS } from '../views.ts';
 import type { PlanEdit } from './thing-edits.ts';

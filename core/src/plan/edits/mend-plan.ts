@@ -1,6 +1,7 @@
 import type { Point } from '../../geometry/index.ts';
 import type { PlanMend } from '../clearances/clearance.ts';
-import type { Plan, PlanAxis, PlanView, ViewLine } from '../plan.ts';
+import type { Plan, ViewLine } from '../plan.ts';
+import type { PlanAxis, PlanView } from '../plan-view.ts';
 import { VIEW_AXES } from '../views.ts';
 import { applyChanges, type PlanEdit } from './thing-edits.ts';
 

@@ -1,6 +1,6 @@
 import type { Point } from '../../geometry/index.ts';
 import { degrees } from '../../units/index.ts';
-import type { PlanView } from '../plan.ts';
+import type { PlanView } from '../plan-view.ts';
 import { withMeasure } from '../things/surface-measures.ts';
 import {
   isSurface,

@@ -1,6 +1,6 @@
 import { circlePath, type Path, type Point } from '../../geometry/index.ts';
 import { radians } from '../../units/index.ts';
-import type { PlanView } from '../plan.ts';
+import type { PlanView } from '../plan-view.ts';
 import { chordAt } from './surface-measures.ts';
 import { boxOfThing, placedChords, type Box3 } from './thing-box.ts';
 import { isSurface, type BodyThing, type PlannedThing, type SurfaceThing, type WheelThing } from './thing.ts';

@@ -2,7 +2,7 @@ import { cross, distance, subtract, type Point } from '../../geometry/index.ts';
 import { CoreError } from '../../units/index.ts';
 import { lengthText } from '../../units/index.ts';
 import { project, projectiveThrough, type Projective } from './projective.ts';
-import type { KnownLength, PlanSheet } from './underlay.ts';
+import type { KnownLength, PlanSheet } from './sheet.ts';
 
 /** Shortest distance between the ends of a known length, in pixels: a hand hits no finer. */
 const SHORTEST_PX = 4;

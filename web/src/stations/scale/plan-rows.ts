@@ -9,9 +9,9 @@ export interface PlanRow {
   readonly after: string;
 }
 
-const KEYS: readonly PlanFigureKey[] = ['span', 'loading', 'stall', 'balanceFromNose'];
+const KEYS: readonly PlanFigureKey[] = ['span', 'loading', 'stall'];
 
-/** What scaling does to the plan: span, loading, speed, balance, and the room under the propeller, which keeps its size. */
+/** What scaling does to the plan: span, loading, speed, and the room under the propeller, which keeps its size. */
 export function planRows(airframe: Airframe): readonly PlanRow[] {
   const { settings } = airframe;
   const before = planReportOf({ ...airframe, settings: { ...settings, scale: 1 } }),

@@ -7,6 +7,7 @@ export interface CliOptions {
   readonly scale?: string;
   readonly variant?: string;
   readonly out?: string;
+  readonly view?: string;
   readonly seconds?: string;
   readonly seed?: string;
   readonly steps?: string;
@@ -28,6 +29,7 @@ const OPTIONS = {
   scale: { type: 'string' },
   variant: { type: 'string' },
   out: { type: 'string' },
+  view: { type: 'string' },
   seconds: { type: 'string' },
   seed: { type: 'string' },
   steps: { type: 'string' },

@@ -8,9 +8,11 @@ import { fold } from './fold.ts';
 import { nest } from './nest.ts';
 import type { CommandOutcome } from './outcome.ts';
 import { pages } from './pages.ts';
+import { plan } from './plan.ts';
 
 const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = {
   check,
+  plan,
   fold,
   pages,
   nest,
@@ -22,6 +24,9 @@ const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => P
 const HELP = `grain-fold COMMAND FILE [options]
 
   check    FILE               every fault of an airframe, and its figures
+  plan     FILE               figures, clearances and faults of its plan
+             --out FILE.pdf   its three views on one page
+             --view side|top|front    or one of them at full size
   fold     FILE               how every part closes when it is folded, and how all stand together
              --out FILE.svg   a drawing of what stands together
   pages    FILE               lays the parts out on paper and writes a PDF in true size

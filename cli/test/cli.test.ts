@@ -74,6 +74,24 @@ test('fold tells how every part closes and how all stand together, and draws it'
   expect(fs.readFileSync(out, 'utf8')).toMatch(/^<svg.*<title>19 pieces of 13 parts/);
 });
 
+test('plan tells figures with their sources, and prints the views', async () => {
+  const file = path.join(folder, 'plan.pdf');
+  const { exit, out } = await run('plan', saltbox, '--out', file, '--view', 'side');
+  expect(exit).toBe(0);
+  const result = JSON.parse(out);
+  expect(result.figures).toContainEqual(
+    expect.objectContaining({
+      key: 'balance',
+      text: '27 to 33 %',
+      source: expect.stringContaining('flat bottom tractor'),
+    }),
+  );
+  expect(result.clearances.map(({ word }: { word: string }) => word)).toContain('Propeller over the ground');
+  expect(fs.readFileSync(file).subarray(0, 5).toString()).toBe('%PDF-');
+  const none = await run('plan', path.join(root, 'demo/paperbark-mite.grainfold.json'));
+  expect([none.exit, none.error]).toEqual([2, expect.stringContaining('has no plan')]);
+});
+
 test('pages writes a PDF of the paper asked for, at the scale asked for, and tells the faults that check and fold tell', async () => {
   const out = path.join(folder, 'pages.pdf');
   const { exit, out: told } = await run('pages', saltbox, '--paper', '420x594', '--scale', '1.2', '--out', out);
@@ -145,7 +163,7 @@ test('cutlist in every format', async () => {
 
 test.each<[string, () => string[], number, string]>([
   ['no command', () => [], 2, ''],
-  ['an unknown command', () => ['fly', saltbox], 2, 'check, fold, pages, nest, cutlist'],
+  ['an unknown command', () => ['fly', saltbox], 2, 'check, plan, fold, pages, nest, cutlist'],
   ['no file', () => ['check'], 2, 'needs a file'],
   ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
   ['a variant that nobody named', () => ['check', saltbox, '--variant', 'glider'], 2, 'three channels'],

@@ -4,6 +4,7 @@ export { type Clearance, type PlanMend, type SweptShape, isTooLittle } from './c
 export { sweptControls } from './clearances/control-clearances.ts';
 export { planClearances } from './clearances/plan-clearances.ts';
 export { addGuide, changeGuide, removeGuide } from './edits/guide-edits.ts';
+export { insertLinePoint } from './edits/insert-point.ts';
 export { drawInView, moveLine, moveLinePoint, nameLine, removeLine, removeLinePoint } from './edits/line-edits.ts';
 export { mendPlan } from './edits/mend-plan.ts';
 export {

@@ -8,6 +8,7 @@ import {
   dragHandle,
   drawInView,
   EMPTY_PLAN,
+  insertLinePoint,
   inView,
   keepWhatIf,
   mendPlan,
@@ -177,6 +178,9 @@ test('drawn lines keep their ids through edits, and curves beside a moved point 
   const moved = moveLinePoint(plan, lineId, second, { x: 110, y: -5 }).plan.lines[0]!;
   expect(moved.nodes.map(({ id }) => id)).toEqual(line!.nodes.map(({ id }) => id));
   expect(moved.segments[0]).toMatchObject({ control1: { x: 30, y: 10 }, control2: { x: 90, y: 5 } });
+  const inserted = insertLinePoint(plan, lineId, { x: 101, y: 24 });
+  expect(inserted.plan.lines[0]!.nodes.map(({ x, y }) => [x, y])[2]).toEqual([100, expect.closeTo(24, 9)]);
+  expect(inserted.nodeId).toBe(inserted.plan.lines[0]!.nodes[2]!.id);
   // A triangle without one of its corners is none: it goes whole.
   expect(removeLinePoint(plan, lineId, second).plan.lines).toEqual([]);
   expect(() => drawInView(plan, 'top', { points: [AT], segments: [], closed: false })).toThrow(

@@ -10,7 +10,7 @@ export interface ThingMass {
   readonly thing: PlannedThing;
   readonly massG: number;
   readonly atMm: number;
-  readonly from: 'typed' | 'parts' | 'areas' | 'nothing';
+  readonly from: 'typed' | 'weighed' | 'parts' | 'areas' | 'nothing';
 }
 
 /** The mass of a plan as far as it is known, and where it balances. */
@@ -19,7 +19,8 @@ export interface MassSoFar {
   /** Undefined without any mass. */
   readonly balanceMm?: number;
   readonly each: readonly ThingMass[];
-  readonly foamFrom: 'parts' | 'areas';
+  /** Where the mass of foam is from: a measured model's whole mass, the parts that are drawn, or areas. */
+  readonly foamFrom: 'weighed' | 'parts' | 'areas';
 }
 
 /** Skins, spar and lap of a folded wing over its area; formers and doublers over a body's walls; glue and tape over foam. */
@@ -78,25 +79,29 @@ function foamOf(thing: PlannedThing, { boardMm, gramsPerSquareMetre }: PlanConte
   return { massG: 0, atMm: thing.at.x };
 }
 
-/** The mass so far: foam from the parts that are drawn, or from areas before; everything else as it was typed. */
+/** The mass so far: foam from what a measured model weighs less what is in it, from the parts that are drawn, or from areas before; everything else as it was typed. */
 export function massSoFar(plan: Plan, context: PlanContext): MassSoFar {
   const { partsFoamG } = context;
   const foam = placedThings(plan).map((thing) => ({ thing, ...foamOf(thing, context) }));
   const planned = foam.reduce((sum, { thing, massG }) => sum + (thing.massG === undefined ? massG : 0), 0);
-  const isFromParts = partsFoamG !== undefined && partsFoamG > 0 && planned > 0;
-  // Parts know how much foam there is; the plan knows where.
-  const factor = isFromParts ? (partsFoamG * GLUE_MORE) / planned : 1;
+  const typed = plan.things.reduce((sum, { massG = 0 }) => sum + massG, 0),
+    weighed = plan.measured?.massG;
+  const isWeighed = weighed !== undefined && weighed > typed && planned > 0,
+    isFromParts = !isWeighed && partsFoamG !== undefined && partsFoamG > 0 && planned > 0;
+  // Scales and parts know how much foam there is; the plan knows where.
+  const factor = isWeighed ? (weighed - typed) / planned : isFromParts ? (partsFoamG * GLUE_MORE) / planned : 1,
+    foamFrom = isWeighed ? 'weighed' : isFromParts ? 'parts' : 'areas';
   const each = foam.map(({ thing, massG, atMm }): ThingMass => {
     if (thing.massG !== undefined)
       return { thing, massG: thing.massG, atMm: isBox(thing) ? thing.at.x : atMm, from: 'typed' };
-    return { thing, massG: massG * factor, atMm, from: massG === 0 ? 'nothing' : isFromParts ? 'parts' : 'areas' };
+    return { thing, massG: massG * factor, atMm, from: massG === 0 ? 'nothing' : foamFrom };
   });
   const massG = each.reduce((sum, one) => sum + one.massG, 0);
   const moment = each.reduce((sum, one) => sum + one.massG * one.atMm, 0);
   return {
     massG,
     each,
-    foamFrom: isFromParts ? 'parts' : 'areas',
+    foamFrom,
     ...(massG > 0 ? { balanceMm: moment / massG } : {}),
   };
 }

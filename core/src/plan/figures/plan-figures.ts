@@ -296,7 +296,10 @@ function massFigures(
 ): readonly PlanFigure[] {
   if (!(mass.massG > 0)) return [];
   const grams = (massG: number): string => formatMass(massG, unit);
-  const foamG = mass.each.reduce((sum, one) => sum + (one.from === 'areas' || one.from === 'parts' ? one.massG : 0), 0);
+  const foamG = mass.each.reduce(
+    (sum, one) => sum + (one.from === 'typed' || one.from === 'nothing' ? 0 : one.massG),
+    0,
+  );
   const reach = balance && packReach(balance, mass);
   return [
     figure({
@@ -307,14 +310,21 @@ function massFigures(
       working: [
         foamG === 0
           ? 'All of it typed.'
-          : mass.foamFrom === 'parts'
-            ? `Foam of the parts drawn, with ${Math.round((GLUE_MORE - 1) * 100)} % for glue and tape: ${grams(foamG)}.`
-            : `Foam from the areas of ${gramsPerSquareMetre.toFixed(0)} grams a square metre, skins, spars, formers and ${Math.round((GLUE_MORE - 1) * 100)} % glue counted: ${grams(foamG)}.`,
+          : mass.foamFrom === 'weighed'
+            ? `The model weighs ${grams(mass.massG)}: less what is typed, foam and glue are ${grams(foamG)}.`
+            : mass.foamFrom === 'parts'
+              ? `Foam of the parts drawn, with ${Math.round((GLUE_MORE - 1) * 100)} % for glue and tape: ${grams(foamG)}.`
+              : `Foam from the areas of ${gramsPerSquareMetre.toFixed(0)} grams a square metre, skins, spars, formers and ${Math.round((GLUE_MORE - 1) * 100)} % glue counted: ${grams(foamG)}.`,
         ...mass.each
           .filter(({ from }) => from === 'typed')
           .map(({ thing, massG }) => `${thing.name}: ${grams(massG)}.`),
       ],
-      source: mass.foamFrom === 'parts' ? 'parts and typed masses' : 'areas until parts are drawn, and typed masses',
+      source:
+        mass.foamFrom === 'weighed'
+          ? 'weighed'
+          : mass.foamFrom === 'parts'
+            ? 'parts and typed masses'
+            : 'areas until parts are drawn, and typed masses',
     }),
     ...(balance && mass.balanceMm !== undefined
       ? [

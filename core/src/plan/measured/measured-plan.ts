@@ -13,7 +13,11 @@ const FROM_LIST = {
   fin: 'measured-fin',
   wheel: 'measured-wheels',
   propeller: 'measured-propeller',
+  motor: 'measured-motor',
 } as const;
+
+/** Usual length of a motor before its plate. */
+const MOTOR_MM = 25;
 
 /** The things that a measured model has numbers enough for: views fill in as numbers come. */
 export function measuredThings({ lengths }: MeasuredModel, boardMm: number): readonly PlannedThing[] {
@@ -107,6 +111,17 @@ export function measuredThings({ lengths }: MeasuredModel, boardMm: number): rea
       depthMm,
     });
   }
+  if (has('motorPlate'))
+    things.push({
+      id: FROM_LIST.motor,
+      kind: 'motor',
+      name: 'Motor',
+      // Before its plate, which closes the nose.
+      at: { x: -MOTOR_MM / 2, y: 0, z: 0 },
+      lengthMm: MOTOR_MM,
+      widthMm: of('motorPlate'),
+      heightMm: of('motorPlate'),
+    });
   if (has('wheel', 'noseToAxle', 'axleDepth'))
     things.push({
       id: FROM_LIST.wheel,

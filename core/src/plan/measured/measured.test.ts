@@ -81,6 +81,9 @@ test('views fill in as numbers come, what is missing is asked for by what it blo
   // By hand: (210 + 170)/2 · 900.
   const context = { unit: 'mm' as const, boardMm: 5, gramsPerSquareMetre: 480, longestBoardMm: 0 };
   expect(planFigures(plan, context).figures.find(({ key }) => key === 'area')!.amount).toBeCloseTo(171_000, 6);
+  // Weighed, the foam is what is left beside what is typed.
+  const weighed = withMeasured(plan, { lengths, massG: 412 }, 5, 'Weigh').plan;
+  expect(planFigures(weighed, context).mass.massG).toBeCloseTo(412, 9);
   const named = { ...plan, things: plan.things.map((thing) => ({ ...thing, name: `My ${thing.kind}`, massG: 50 })) };
   const again = withMeasured(named, { lengths: { ...lengths, span: 940, halfSpan: 470 } }, 5, 'Measure').plan;
   expect(again.things.find(({ kind }) => kind === 'wing')).toMatchObject({

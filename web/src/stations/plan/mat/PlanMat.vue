@@ -144,7 +144,7 @@ defineExpose({ fit });
     @press="hand.press"
     @move="hand.move"
     @release="hand.release"
-    @double="drafting.canEnd.value && drafting.end()"
+    @double="hand.double"
   >
     <template #beneath="{ view: matView }">
       <UnderlayLayer :plan="plan" :layout="layout" :view="matView" :tracing="tracing" />

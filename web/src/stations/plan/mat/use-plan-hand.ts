@@ -6,6 +6,7 @@ import {
   caughtMove,
   dragHandle,
   fromView,
+  insertLinePoint,
   layOutViews,
   moveLine,
   moveLinePoint,
@@ -68,6 +69,8 @@ export interface PlanHand {
   readonly press: (at: Point, event: PointerEvent) => void;
   readonly move: (at: Point, event: PointerEvent) => void;
   readonly release: () => void;
+  /** Ends what is drawn, or sets a point on the line that is pressed twice. */
+  readonly double: (at: Point) => void;
   readonly isSnapHeld: Ref<boolean>;
 }
 
@@ -225,6 +228,17 @@ export function usePlanHand({ desk, drafting, pixelsPerMm, before }: PlanHandSit
     if (now && at && isMoving.value) desk.run((plan) => now.editTo(at, plan) ?? { label: '', plan });
     drop();
   }
+  function double(at: Point): void {
+    if (drafting.isDrawing.value) {
+      if (drafting.canEnd.value) drafting.end();
+      return;
+    }
+    const here = within(at, viewAt(at)),
+      picked = pickInView(desk.stored.value, viewAt(at), here, reach());
+    if (picked?.kind !== 'line' || picked.nodeId !== undefined) return;
+    const made = desk.run((plan) => insertLinePoint(plan, picked.lineId, here));
+    if (made) desk.chosen.value = { kind: 'line', lineId: picked.lineId, nodeId: made.nodeId };
+  }
   function drop(): void {
     drag.value = undefined;
     isMoving.value = false;
@@ -244,6 +258,7 @@ export function usePlanHand({ desk, drafting, pixelsPerMm, before }: PlanHandSit
     press,
     move,
     release,
+    double,
     isSnapHeld,
   };
 }

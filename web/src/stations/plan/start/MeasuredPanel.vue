@@ -32,6 +32,11 @@ const doubted = computed(() => suspects(measured.value).slice(0, 3));
 const missing = computed(() => missingMeasures(measured.value));
 const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
 const open = ref<MeasureKey>();
+const setMass = (massG: number): void => {
+  const { massG: _before, ...rest } = measured.value;
+  const next = massG > 0 ? { ...rest, massG } : rest;
+  props.desk.run((plan) => withMeasured(plan, next, props.desk.context.value.boardMm, 'Weigh the model'));
+};
 
 function set(key: MeasureKey, mm: number | undefined): void {
   const { [key]: _before, ...rest } = measured.value.lengths;
@@ -103,6 +108,18 @@ function set(key: MeasureKey, mm: number | undefined): void {
           >
         </p>
       </div>
+    </section>
+    <section>
+      <h3 class="eyebrow">Mass</h3>
+      <MeasureField
+        label="Ready to fly, grams"
+        kind="number"
+        :auto="measured.massG === undefined ? '–' : undefined"
+        :model-value="measured.massG ?? 0"
+        :least="0"
+        :most="100000"
+        @update:model-value="setMass"
+      />
     </section>
     <section v-if="missing.length > 0" aria-label="What is missing">
       <h3 class="eyebrow">Still wanted</h3>

@@ -56,6 +56,14 @@ test('axe finds nothing serious on any view, by day and in the evening', async (
     }
     await page.getByRole('button', { name: theme === 'day' ? 'Dim' : 'Day' }).click();
   }
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await station(page, 'Plan');
+  for (const word of ['Figures', 'Things', 'Trace', 'What if']) {
+    await page.getByRole('complementary', { name: 'Slip' }).getByText(word, { exact: true }).click();
+    await page.waitForTimeout(300);
+    await isAccessible(page, `plan, ${word}`);
+  }
   await page.getByRole('link', { name: /^version/ }).click();
   await page.getByRole('button', { name: /Demo workshop/ }).click();
   await isAccessible(page, 'versions');

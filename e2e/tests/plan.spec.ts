@@ -207,6 +207,19 @@ test('a three-view picture is sized by lengths that are printed on it, traced, p
   expect(await pagesOf(await printed(page, 'Side view, full size'))).toBeGreaterThanOrEqual(3);
   await page.getByRole('link', { name: /^Parts/ }).click();
   await expect(page.getByRole('listbox', { name: 'Parts' }).getByRole('option')).toHaveCount(2);
+  // The tail grows on the plan: its part says so, and follows with one press.
+  await page.getByRole('link', { name: /^Plan/ }).click();
+  await sheetPage(page, 'Things').click();
+  await slip(page).getByRole('button', { name: /^Tail/ }).first().click();
+  await setFigure(page, 'Span along it', '400');
+  await page.getByRole('link', { name: /^Parts/ }).click();
+  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Tail/ }).click();
+  const tail = page.getByRole('complementary', { name: 'Slip of Tail' });
+  await expect(tail).toContainText('The plan moved on since this was taken from Tail');
+  await tail.getByRole('button', { name: 'Bring it up to the plan' }).click();
+  await expect(tail).toContainText('as the plan shows it');
+  await expect(tail).toContainText(/Width\s*400\.0/);
+  await saved(page);
   // What is traced and laid under is there again when the page is loaded anew.
   await page.getByRole('link', { name: /^Plan/ }).click();
   await page.reload();
@@ -346,4 +359,68 @@ test('files that are no pictures, cut off or of a wrong ending are told in words
   await slip(page).getByRole('button', { name: 'Straighten the sheet' }).click();
   await expect(slip(page).getByRole('alert').first()).toContainText('Three of the four corners lie on one line');
   await expect(page.locator('.underlays canvas').first()).toBeVisible();
+  await saved(page);
+
+  // Packed with its picture it goes to another workshop, where the picture is found again.
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export' }).first().click();
+  const packed = await download;
+  expect(packed.suggestedFilename()).toMatch(/\.grainfold\.zip$/);
+  const file = `${await packed.path()}.zip`;
+  fs.copyFileSync(await packed.path(), file);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signUp(page, workshop);
+  await page.locator('input[type="file"]').first().setInputFiles(file);
+  await expect(page.getByText('Bad pictures is imported with its pictures.')).toBeVisible();
+  await page.getByRole('button', { name: 'Open', exact: true }).first().click();
+  await page.getByRole('link', { name: /^Plan/ }).click();
+  await expect(page.locator('.underlays canvas').first()).toBeVisible();
+});
+
+test('things, guides and lines go by keys and numbers alone, in inches', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await page.getByRole('button', { name: 'New airframe' }).first().click();
+  await page.getByRole('dialog').getByLabel('Name').fill('By keys');
+  await page.getByRole('dialog').getByText('inches').click();
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('heading', { name: 'Draw the first part' }).waitFor();
+  await page.locator('body').press('1');
+  await page.getByRole('button', { name: 'From numbers' }).press('Enter');
+  await setFigure(page, 'Span', '36');
+  await page.getByRole('button', { name: 'Take this plan' }).press('Enter');
+  await sheetPage(page, 'Things').click();
+  await slip(page).getByRole('button', { name: /^Wing/ }).press('Enter');
+  await setFigure(page, 'Aft', '8 1/2');
+  await expect(slip(page).getByLabel('Aft', { exact: true })).toHaveValue('8 1/2');
+  // An arrow moves it by a sixteenth.
+  await page.locator('body').press('ArrowRight');
+  await expect(slip(page).getByLabel('Aft', { exact: true })).toHaveValue('8 9/16');
+  await page.locator('body').press('Control+z');
+  await expect(slip(page).getByLabel('Aft', { exact: true })).toHaveValue('8 1/2');
+  await page.locator('body').press('Escape');
+  // A guide where the pointer is put is counted from an edge then, by a typed distance.
+  await page.locator('body').press('g');
+  await clickAt(page, 'side', { x: 100, y: 0 });
+  await choose(page, 'Counted from', 'Body, fore');
+  await setFigure(page, 'Distance', '9');
+  await setFigure(page, 'Name', 'Wing front');
+  await wholePlan(page);
+  await slip(page)
+    .getByRole('button', { name: /^Wing wing/ })
+    .click();
+  await choose(page, 'Aft held by', 'Wing front');
+  await expect(slip(page).getByLabel('Aft', { exact: true })).toHaveValue('9');
+  await wholePlan(page);
+  await slip(page)
+    .getByRole('button', { name: /^Wing front/ })
+    .click();
+  await setFigure(page, 'Distance', '9 1/4');
+  await expect(slip(page)).toContainText('Holds Wing.');
+  await wholePlan(page);
+  await slip(page)
+    .getByRole('button', { name: /^Wing wing/ })
+    .click();
+  await expect(slip(page).getByLabel('Aft', { exact: true })).toHaveValue('9 1/4');
+  await saved(page);
 });

@@ -142,6 +142,7 @@ export {
   boxInView,
   fromView,
   inView,
+  laidBounds,
   layOutViews,
   layoutBounds,
   viewAtPlace,

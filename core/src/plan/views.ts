@@ -5,6 +5,9 @@ import { placedThings } from './guides.ts';
 import type { Plan } from './plan.ts';
 import type { PlanAxis, PlanView } from './plan-view.ts';
 import { boxOfThing, type Box3 } from './things/thing-box.ts';
+import { calibrationFault } from './underlays/calibration.ts';
+import { project } from './underlays/projective.ts';
+import { seenCorners, underlayMap } from './underlays/underlay.ts';
 
 /** The axes of a view: to the right, and up. Port is to the right of the front view, as it is seen from before the nose. */
 export const VIEW_AXES: Readonly<
@@ -45,6 +48,18 @@ export function viewBounds(plan: Plan, view: PlanView): Bounds {
   return all.length === 0 ? boxInView(view, EMPTY) : joinBounds(all);
 }
 
+/** What a view shows, with what is seen of the pictures under it; a picture whose size cannot stand has no place. */
+export function laidBounds(plan: Plan, view: PlanView): Bounds {
+  const pictures = plan.underlays.flatMap((underlay) => {
+    const sheet = plan.sheets.find(({ id }) => id === underlay.sheetId);
+    if (!sheet || underlay.view !== view || underlay.isHidden || calibrationFault(sheet) !== undefined) return [];
+    const map = underlayMap(underlay, sheet);
+    return seenCorners(underlay, sheet).map((corner) => project(map, corner));
+  });
+  const own = viewBounds(plan, view);
+  return pictures.length === 0 ? own : joinBounds([own, boundsOf(pictures)]);
+}
+
 /** Where the views lie on one mat: the top view over the side view, the front view beside it. */
 export type ViewLayout = Readonly<Record<PlanView, Point>>;
 /** Between views; places are rounded to it, so that small edits leave the views where they are. */
@@ -53,7 +68,7 @@ const GAP_MM = 60,
 
 /** Views laid out so that stations run through the side and the top view, and heights through the side and the front view. */
 export function layOutViews(plan: Plan): ViewLayout {
-  const [side, top, front] = (['side', 'top', 'front'] as const).map((view) => viewBounds(plan, view)) as [
+  const [side, top, front] = (['side', 'top', 'front'] as const).map((view) => laidBounds(plan, view)) as [
     Bounds,
     Bounds,
     Bounds,
@@ -70,7 +85,7 @@ export function layOutViews(plan: Plan): ViewLayout {
 export function layoutBounds(plan: Plan, layout: ViewLayout): Bounds {
   return joinBounds(
     (['side', 'top', 'front'] as const).map((view) => {
-      const { minX, minY, maxX, maxY } = viewBounds(plan, view),
+      const { minX, minY, maxX, maxY } = laidBounds(plan, view),
         at = layout[view];
       return { minX: minX + at.x, minY: minY + at.y, maxX: maxX + at.x, maxY: maxY + at.y };
     }),
@@ -80,7 +95,7 @@ export function layoutBounds(plan: Plan, layout: ViewLayout): Bounds {
 /** The view that a place on the mat lies in or nearest to. */
 export function viewAtPlace(plan: Plan, layout: ViewLayout, { x, y }: Point): PlanView {
   const away = (view: PlanView): number => {
-    const { minX, minY, maxX, maxY } = viewBounds(plan, view),
+    const { minX, minY, maxX, maxY } = laidBounds(plan, view),
       at = layout[view];
     const dx = Math.max(minX + at.x - x, 0, x - maxX - at.x),
       dy = Math.max(minY + at.y - y, 0, y - maxY - at.y);

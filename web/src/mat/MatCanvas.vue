@@ -98,7 +98,7 @@ function fit(): void {
   select(svg.value).call(behaviour.transform, zoomIdentity.translate(x, y).scale(k));
   hasMoved = false;
 }
-watch([width, height], () => {
+watch([width, height, bottomRoom], () => {
   if (!hasMoved) fit();
 });
 const PAN_PX = 60;

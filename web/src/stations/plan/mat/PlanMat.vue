@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import { computed, useTemplateRef, watch } from 'vue';
-import { add, boundsOf, distance, joinBounds, svgPath, type Point } from '@grain-fold/core/geometry';
+import { add, distance, svgPath, type Point } from '@grain-fold/core/geometry';
 import { curvesOf } from '@grain-fold/core/paths';
 import {
-  calibrationFault,
+  laidBounds,
   layoutBounds,
   PLAN_VIEWS,
   placedPlanGuides,
   placedThings,
   planOfWhatIf,
-  project,
-  seenCorners,
   thingHandles,
-  underlayMap,
-  viewBounds,
   VIEW_WORDS,
   wingSeats,
   type PlanView,
@@ -45,7 +41,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ pointer: [at: Point | undefined, view: PlanView] }>();
 const TOP_ROOM_PX = 88,
-  BOTTOM_ROOM_PX = 44;
+  BOTTOM_ROOM_PX = 44,
+  /** With the strip for the next point, which two rows may need. */
+  STRIP_ROOM_PX = 150;
 
 const work = useAirframe();
 const mat = useTemplateRef<InstanceType<typeof MatCanvas>>('mat');
@@ -66,18 +64,7 @@ const ghost = computed(() => {
 });
 const seats = computed(() => wingSeats(plan.value));
 const faulty = computed(() => new Set(props.desk.report.value.faults.flatMap(({ thingIds }) => thingIds)));
-/** All views, with the pictures that lie under them. */
-const bounds = computed(() => {
-  const { base } = hand,
-    pictures = base.value.underlays.flatMap((underlay) => {
-      const sheet = base.value.sheets.find(({ id }) => id === underlay.sheetId);
-      if (!sheet || underlay.isHidden || calibrationFault(sheet) !== undefined) return [];
-      const map = underlayMap(underlay, sheet);
-      return seenCorners(underlay, sheet).map((corner) => add(project(map, corner), layout.value[underlay.view]));
-    });
-  const views = layoutBounds(base.value, layout.value);
-  return pictures.length === 0 ? views : joinBounds([views, boundsOf(pictures)]);
-});
+const bounds = computed(() => layoutBounds(hand.base.value, layout.value));
 const chosenThing = computed(() => {
   const { value } = props.desk.chosen;
   return value?.kind === 'thing' ? things.value.find(({ id }) => id === value.thingId) : undefined;
@@ -118,7 +105,7 @@ const labelPlaces = computed(
   () =>
     Object.fromEntries(
       PLAN_VIEWS.map((one) => {
-        const { minX, maxY } = viewBounds(hand.base.value, one);
+        const { minX, maxY } = laidBounds(hand.base.value, one);
         return [one, add({ x: minX, y: maxY }, layout.value[one])];
       }),
     ) as Record<PlanView, Point>,
@@ -138,7 +125,7 @@ defineExpose({ fit });
     label="Side, top and front view of the plan"
     :cursor="isAiming ? 'crosshair' : hovered ? 'move' : undefined"
     :top-room-px="TOP_ROOM_PX"
-    :bottom-room-px="BOTTOM_ROOM_PX"
+    :bottom-room-px="drafting.isDrawing.value ? STRIP_ROOM_PX : BOTTOM_ROOM_PX"
     :arrows-pan="!desk.chosen.value"
     :is-grid-faint="plan.underlays.some(({ isHidden }) => !isHidden)"
     @press="hand.press"

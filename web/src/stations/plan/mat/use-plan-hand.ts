@@ -89,7 +89,11 @@ export function usePlanHand({ desk, drafting, pixelsPerMm, before }: PlanHandSit
   const drag = shallowRef<Drag>(),
     isMoving = ref(false);
   // Views stay where they lie while something is dragged.
-  const base = computed(() => (isMoving.value ? desk.stored.value : desk.plan.value));
+  // A proposal brings things of its own; what is dragged leaves the views where they lie.
+  const base = computed(() => {
+    const { plan, stored } = desk;
+    return isMoving.value || plan.value.things === stored.value.things ? stored.value : plan.value;
+  });
   const layout = computed(() => layOutViews(base.value));
   const reach = (): number => REACH_PX / pixelsPerMm();
   const grid = (): number => gridSteps(work.unit, pixelsPerMm()).fineMm;

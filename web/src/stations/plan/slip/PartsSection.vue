@@ -64,7 +64,7 @@ const open = (partId: string): void => void router.push({ name: 'parts', params:
         >{{ offer.name }}<small>{{ offer.word }}</small></span
       >
       <el-button v-if="taken" link size="small" @click="open(taken.id)">Open it</el-button>
-      <el-button v-else size="small" :aria-label="`Take ${offer.name}`" @click="take(offer)">Take it</el-button>
+      <el-button v-else size="small" :aria-label="`Take ${offer.name}`" @click="take(offer)">Take</el-button>
     </div>
   </section>
 </template>

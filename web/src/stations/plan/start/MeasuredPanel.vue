@@ -104,7 +104,7 @@ function set(key: MeasureKey, mm: number | undefined): void {
             size="small"
             :aria-label="`Forget ${line.word}`"
             @click="set(line.key, undefined)"
-            >Forget it</el-button
+            >Forget</el-button
           >
         </p>
       </div>

@@ -198,7 +198,9 @@ const HINTS = {
     />
     <div class="take">
       <el-upload :auto-upload="false" :show-file-list="false" accept=".png,.jpg,.jpeg,.svg,.dxf,.pdf" @change="choose">
-        <el-button type="primary" size="small" :loading="isAdding">Choose a picture</el-button>
+        <span class="el-button el-button--primary el-button--small"
+          ><span>{{ isAdding ? 'Taking it in …' : 'Choose a picture' }}</span></span
+        >
       </el-upload>
       <el-button v-if="plan.sheets.length === 0" size="small" :disabled="isAdding" @click="tryExample"
         >Try {{ EXAMPLE_SHEET }}</el-button

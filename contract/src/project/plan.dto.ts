@@ -26,8 +26,7 @@ import {
 } from './rules.ts';
 
 const { furthestMm, longestMm } = PLAN_BOUNDS;
-/** Widest and highest picture, in pixels. */
-const MOST_PIXELS = 60_000;
+const { mostPixels: MOST_PIXELS } = PLAN_BOUNDS;
 
 /** A place on a sheet in pixels, x to the right, y down; it may lie a little beside the sheet. */
 export class SheetPointDto {

@@ -1,3 +1,4 @@
+import type { Point } from '../geometry/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { Plan } from './plan.ts';
 import { PLAN_AXES } from './plan-view.ts';
@@ -13,6 +14,7 @@ export interface BrokenPlan {
 /** What no single number of a plan shows: ids that stand twice or lead nowhere, stations that go back, paths that do not hold together. */
 export function brokenPlan(plan: Plan): BrokenPlan | undefined {
   return (
+    tooMany(plan) ??
     twice(plan) ??
     plan.things.map((thing, index) => brokenThing(thing, `things[${index}]`)).find(Boolean) ??
     plan.whatIfs
@@ -20,8 +22,47 @@ export function brokenPlan(plan: Plan): BrokenPlan | undefined {
       .find(Boolean) ??
     brokenLines(plan) ??
     brokenUnderlays(plan) ??
+    farAway(plan) ??
     along(plan)
   );
+}
+
+/** The first list that holds more than it may. */
+function tooMany(plan: Plan): BrokenPlan | undefined {
+  const { things, guides, lines, underlays, whatIfs } = PLAN_BOUNDS,
+    most = { things, guides, lines, sheets: underlays, underlays, whatIfs };
+  for (const [field, bound] of Object.entries(most) as [keyof typeof most, number][])
+    if (plan[field].length > bound) return { field, message: `holds at most ${bound}, got ${plan[field].length}` };
+  return undefined;
+}
+
+/** The first place of a guide, a line or a picture that is beyond what is kept. */
+function farAway({ guides, lines, sheets, underlays }: Plan): BrokenPlan | undefined {
+  const { furthestMm, mostPixels } = PLAN_BOUNDS;
+  const within = ({ x, y }: Point, least: number, most: number): boolean =>
+    x >= least && x <= most && y >= least && y <= most;
+  const message = `must be within ${lengthText(furthestMm, 0)}`,
+    beside = 'lies too far beside the picture';
+  const guide = guides.findIndex(({ byMm }) => !(Math.abs(byMm) <= furthestMm));
+  if (guide >= 0) return { field: `guides[${guide}].byMm`, message };
+  const line = lines.findIndex(
+    ({ nodes, segments }) =>
+      !nodes.every((node) => within(node, -furthestMm, furthestMm)) ||
+      !segments.every(
+        (segment) =>
+          segment.kind !== 'cubic' ||
+          [segment.control1, segment.control2].every((handle) => within(handle, -furthestMm, furthestMm)),
+      ),
+  );
+  if (line >= 0) return { field: `lines[${line}]`, message };
+  const sheet = sheets.findIndex(({ lengths }) =>
+    lengths.some(({ from, to }) => ![from, to].every((end) => within(end, -mostPixels, 2 * mostPixels))),
+  );
+  if (sheet >= 0) return { field: `sheets[${sheet}].lengths`, message: beside };
+  const origin = underlays.findIndex(({ originPx }) => !within(originPx, -mostPixels, 2 * mostPixels));
+  if (origin >= 0) return { field: `underlays[${origin}].originPx`, message: beside };
+  const placed = underlays.findIndex(({ originAt }) => !within(originAt, -furthestMm, furthestMm));
+  return placed >= 0 ? { field: `underlays[${placed}].originAt`, message } : undefined;
 }
 
 function twice(plan: Plan): BrokenPlan | undefined {

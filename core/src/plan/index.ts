@@ -1,5 +1,6 @@
 export { brokenPlan } from './broken-plan.ts';
-export { type PlanFault, type PlanFaultCode, planFaults } from './checks.ts';
+export type { PlanFault, PlanFaultCode } from './checks/plan-fault.ts';
+export { planFaults } from './checks/plan-faults.ts';
 export { type Clearance, type PlanMend, type SweptShape, isTooLittle } from './clearances/clearance.ts';
 export { sweptControls } from './clearances/control-clearances.ts';
 export { planClearances } from './clearances/plan-clearances.ts';
@@ -46,7 +47,8 @@ export {
   neutralPoint,
 } from './figures/neutral-point.ts';
 export type { PlanContext } from './figures/plan-context.ts';
-export { type PlanFigure, type PlanFigureKey, type PlanFigures, planFigures } from './figures/plan-figures.ts';
+export type { PlanFigure, PlanFigureKey } from './figures/plan-figure.ts';
+export { type PlanFigures, planFigures } from './figures/plan-figures.ts';
 export {
   type MeanChord,
   type Planform,

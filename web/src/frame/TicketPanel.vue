@@ -287,6 +287,8 @@ nav {
   font-size: 11px;
 }
 .narrow .figure {
+  white-space: normal;
+  text-align: center;
   font-size: 12.5px;
 }
 .narrow .foot {

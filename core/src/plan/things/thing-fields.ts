@@ -22,6 +22,8 @@ export const PLAN_BOUNDS = {
   underlays: 12,
   whatIfs: 8,
   knownLengths: 24,
+  /** Widest and highest picture. */
+  mostPixels: 60_000,
 } as const;
 
 const length = (key: string, word: string, least = 0, most: number = PLAN_BOUNDS.longestMm): ThingField => ({

@@ -37,8 +37,10 @@ export function usePlan(): PlanDesk {
   function run<Edit extends PlanEdit>(edit: (plan: Plan) => Edit): Edit | undefined {
     draft.value = undefined;
     try {
-      const done = edit(stored.value),
-        broken = brokenPlan(done.plan);
+      const done = edit(stored.value);
+      // What changes nothing is no step.
+      if (done.plan === stored.value) return done;
+      const broken = brokenPlan(done.plan);
       if (broken) {
         work.message = `That cannot stand: ${broken.field} ${broken.message}.`;
         return undefined;

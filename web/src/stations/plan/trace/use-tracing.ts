@@ -8,7 +8,6 @@ import {
   PLAN_BOUNDS,
   project,
   underlayMap,
-  viewBounds,
   type Plan,
   type PlanSheet,
   type PlanView,
@@ -20,6 +19,7 @@ import { attachmentsApi } from '../../../api/attachments.ts';
 import { ApiError } from '../../../api/client.ts';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { sheets } from '../../../workers/sheets.ts';
+import { wholeSheet, withSheet } from './laid-under.ts';
 import type { PlanDesk } from '../use-plan.ts';
 
 /** What places are picked on a sheet for: both ends of a length, a line that is level, where the nose is, corners, what is seen. */
@@ -157,6 +157,8 @@ export function useTracing(desk: PlanDesk): Tracing {
   }
 
   const changeUnderlay = (label: string, id: string, change: Partial<Underlay>): void => {
+    // What is let loose is taken in hand.
+    if (change.isLocked === false) desk.chosen.value = { kind: 'underlay', underlayId: id };
     desk.run((plan) => ({
       label,
       plan: { ...plan, underlays: plan.underlays.map((one) => (one.id === id ? { ...one, ...change } : one)) },
@@ -323,48 +325,5 @@ export function useTracing(desk: PlanDesk): Tracing {
     addView,
     removeUnderlay,
     hand,
-  };
-}
-
-/** Length that a picture of unknown size is first shown over, in mm. */
-const FIRST_LENGTH_MM = 900;
-
-function wholeSheet(id: string, sheet: PlanSheet, view: PlanView, plan: Plan): Underlay {
-  const { minX, minY, maxX, maxY } = viewBounds(plan, view);
-  return {
-    id,
-    sheetId: sheet.id,
-    view,
-    turnDegrees: 0,
-    isMirrored: false,
-    originPx: { x: sheet.widthPx / 2, y: sheet.heightPx / 2 },
-    originAt: { x: (minX + maxX) / 2, y: (minY + maxY) / 2 },
-    opacity: 0.8,
-    isHidden: false,
-    isLocked: true,
-  };
-}
-
-function withSheet(
-  plan: Plan,
-  view: PlanView,
-  file: Pick<PlanSheet, 'name' | 'hash' | 'kind' | 'widthPx' | 'heightPx'>,
-  mmPerPx: number | undefined,
-): { label: string; plan: Plan } {
-  const [sheetId, one] = freshPlanId(plan, 's'),
-    [underlayId, two] = freshPlanId(one, 'u');
-  const sheet: PlanSheet = {
-    id: sheetId,
-    ...file,
-    calibration: { kind: 'none', mmPerPx: mmPerPx ?? FIRST_LENGTH_MM / file.widthPx },
-    lengths: [],
-  };
-  return {
-    label: `Lay ${file.name} under`,
-    plan: {
-      ...two,
-      sheets: [...two.sheets, sheet],
-      underlays: [...two.underlays, wholeSheet(underlayId, sheet, view, plan)],
-    },
   };
 }

@@ -79,7 +79,11 @@ function shortened(words: string, roomMm: number, sizeMm: number): string {
 
 /** What a page shows: the parts by name and hand, as many as there is room for, and the boards they are cut from. */
 function contentsWords(plan: PagePlan, page: Page, { unit }: DocumentTitle, roomMm: number): string {
-  const parts = templatesOnPage(plan, page).map(({ template: { part } }) => part);
+  const templates = templatesOnPage(plan, page).map(({ template }) => template),
+    parts = templates.map(({ part }) => part);
+  // What is no part to be cut says itself what it is.
+  const own = templates.find(({ words: told }) => told !== undefined)?.words;
+  if (own) return worded(own.join(' · '), unit);
   const boards = [...new Set(parts.map(({ thicknessMm, material }) => `${lengthText(thicknessMm)} ${material}`))];
   const names = [...new Set(parts.map(({ name, side }) => `${name}${SIDE_WORDS[side]}`))];
   const most = Math.floor(roomMm / (2.5 * LETTER_SHARE));

@@ -5,7 +5,7 @@ import {
   proposePlan,
   removeThing,
   usualProportions,
-  usualThing,
+  type usualThing,
   withField,
   withMeasure,
   withThing,
@@ -30,20 +30,22 @@ test('a plan as it is proposed has no fault', () => {
   expect(codes(trainer)).toEqual([]);
 });
 
-test.each<readonly [string, Plan, PlanFaultCode, Partial<PlanContext>?]>([
-  ['a tail too small', withThing(trainer, withMeasure(tail, 'spanMm', 200)), 'TAIL_VOLUME'],
-  ['a tail too large', withThing(trainer, withMeasure(tail, 'spanMm', 560)), 'TAIL_VOLUME'],
-  ['a fin too small', withThing(trainer, withMeasure(fin, 'spanMm', 60)), 'FIN_VOLUME'],
-  ['a pack too far aft', withThing(trainer, { ...pack, at: { ...pack.at, x: pack.at.x + 120 } }), 'BALANCE_OFF'],
+const FAULTY: readonly (readonly [string, Plan, PlanFaultCode, Partial<PlanContext>])[] = [
+  ['a tail too small', withThing(trainer, withMeasure(tail, 'spanMm', 200)), 'TAIL_VOLUME', {}],
+  ['a tail too large', withThing(trainer, withMeasure(tail, 'spanMm', 560)), 'TAIL_VOLUME', {}],
+  ['a fin too small', withThing(trainer, withMeasure(fin, 'spanMm', 60)), 'FIN_VOLUME', {}],
+  ['a pack too far aft', withThing(trainer, { ...pack, at: { ...pack.at, x: pack.at.x + 120 } }), 'BALANCE_OFF', {}],
   [
     'a propeller too large',
     withThing(trainer, withField(thingNamed(trainer, 'Propeller'), 'diameterMm', 330)),
     'CLEARANCE',
+    {},
   ],
-  ['a panel longer than the car', { ...trainer, carMm: 400 }, 'LONGER_THAN_CAR'],
+  ['a panel longer than the car', { ...trainer, carMm: 400 }, 'LONGER_THAN_CAR', {}],
   ['a panel longer than the board', trainer, 'LONGER_THAN_BOARD', { longestBoardMm: 400 }],
-  ['a wing that sits beyond the body', withThing(trainer, { ...wing, at: { ...wing.at, x: -60 } }), 'SEAT_OUTSIDE'],
-] as const)('%s is told, and its first mend mends it', (_, plan, code, more = {}) => {
+  ['a wing that sits beyond the body', withThing(trainer, { ...wing, at: { ...wing.at, x: -60 } }), 'SEAT_OUTSIDE', {}],
+];
+test.each(FAULTY)('%s is told, and its first mend mends it', (_, plan, code, more) => {
   const own = { ...context, ...more },
     fault = planFaults(plan, own).find((one) => one.code === code);
   expect(fault).toBeDefined();

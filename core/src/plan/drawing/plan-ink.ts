@@ -1,7 +1,7 @@
 import { scaling, transformPath, translation, compose, type Point, type Transform } from '../../geometry/index.ts';
 import { lineInk, textInk, type DocumentTitle, type Ink } from '../../ink/index.ts';
 import { curvesOf } from '../../paths/index.ts';
-import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts';
+import { formatRounded, type LengthUnit } from '../../units/index.ts';
 import type { PlanFigures } from '../figures/plan-figures.ts';
 import { placedThings } from '../guides.ts';
 import type { Plan } from '../plan.ts';
@@ -114,7 +114,7 @@ function between(from: Point, to: Point, text: string): readonly Ink[] {
 
 function dimensionInk(plan: Plan, toPaper: (view: PlanView) => Transform, unit: LengthUnit): readonly Ink[] {
   const things = placedThings(plan),
-    length = (mm: number): string => formatLengthWithUnit(mm, unit);
+    length = (mm: number): string => `${formatRounded(mm, unit)} ${unit}`;
   const [side, top] = [toPaper('side'), toPaper('top')],
     sideBox = viewBounds(plan, 'side'),
     topBox = viewBounds(plan, 'top');

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { KEY_LINES, POINTER_LINES, type KeyLine } from '../keys/key-map.ts';
 import { STATIONS } from '../stations/stations.ts';
+import { PLAN_TOOLS } from '../stations/plan/plan-tools.ts';
 import { TOOL_GROUPS } from '../stations/parts/drafting/part-tools.ts';
 
 /** Every key, from the tables that the keys themselves are taken from. */
@@ -13,7 +14,8 @@ const stations: readonly Shown[] = [
 const tools: readonly Shown[] = TOOL_GROUPS.flatMap(({ word: group, tools: own }) =>
   own.map(({ key, word }) => ({ group, shown: key, word })),
 );
-const all: readonly Shown[] = [...stations, ...KEY_LINES, ...POINTER_LINES, ...tools];
+const planTools: readonly Shown[] = PLAN_TOOLS.map(({ key, word }) => ({ group: 'Plan', shown: key, word }));
+const all: readonly Shown[] = [...stations, ...KEY_LINES, ...POINTER_LINES, ...planTools, ...tools];
 const groups = [...new Set(all.map(({ group }) => group))].map((group) => ({
   group,
   keys: all.filter((one) => one.group === group),

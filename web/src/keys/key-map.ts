@@ -35,6 +35,7 @@ const ARROWS = ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'].map((key) => 
 const ON_MAT = 'On the mat',
   DRAWING = 'Drawing',
   FOLDED = 'Folded',
+  PLAN = 'Plan',
   BOARDS = 'Boards',
   EVERYWHERE = 'Everywhere';
 
@@ -59,9 +60,6 @@ export const KEY_LINES = [
   ),
   line(ON_MAT, 'mat', 'drop', ['Escape'], 'Esc', 'let go of what is dragged'),
   line(ON_MAT, 'mat', 'hold', ['Space'], 'Space-drag', 'pan', { isLeftToControls: true }),
-  line(ON_MAT, 'plan', 'nudge', ARROWS, 'Arrows', 'move what is chosen in the plan', { isLeftToControls: true }),
-  line(ON_MAT, 'plan', 'remove', ['Delete', 'Backspace'], 'Delete', 'take it out of the plan'),
-  line(ON_MAT, 'plan', 'back', ['Escape'], 'Esc', 'back out one step of the plan'),
   line(ON_MAT, 'parts', 'nudge', ARROWS, 'Arrows', 'move what is chosen', { isLeftToControls: true }),
   line(ON_MAT, 'parts', 'remove', ['Delete', 'Backspace'], 'Delete', 'remove'),
   line(ON_MAT, 'parts', 'back', ['Escape'], 'Esc', 'back out one step'),
@@ -80,6 +78,10 @@ export const KEY_LINES = [
   line(DRAWING, 'parts', 'seeFolded', ['u'], 'U', 'see it folded'),
   line(DRAWING, 'parts', 'copy', ['$mod+c'], 'Ctrl+C', 'copy lines'),
   line(DRAWING, 'parts', 'paste', ['$mod+v'], 'Ctrl+V', 'paste them'),
+
+  line(PLAN, 'plan', 'nudge', ARROWS, 'Arrows', 'move what is chosen', { isLeftToControls: true }),
+  line(PLAN, 'plan', 'remove', ['Delete', 'Backspace'], 'Delete', 'take it out'),
+  line(PLAN, 'plan', 'back', ['Escape'], 'Esc', 'back out one step'),
 
   line(FOLDED, 'folded', 'turn', ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'], 'Arrows', 'turn it', {
     isLeftToControls: true,

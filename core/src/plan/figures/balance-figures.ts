@@ -36,7 +36,7 @@ export function balanceFigures(
       text: `${formatRounded(band.foreMm - noseMm, unit)} to ${formatRounded(band.aftMm - noseMm, unit)} ${unit}`,
       amount: (band.foreMm + band.aftMm) / 2 - noseMm,
       working: [
-        `The mean chord's leading edge lies ${length(set.leadingEdgeMm - noseMm)} behind the nose; ${range} of ${length(set.chordMm)} behind it.`,
+        `The mean chord's leading edge lies ${formatRounded(set.leadingEdgeMm - noseMm, unit)} ${unit} behind the nose; ${range} of ${length(set.chordMm)} behind it.`,
         advice,
       ],
       source: school,
@@ -67,7 +67,7 @@ export function balanceFigures(
               `Behind the wing the air turns by ${downwashSlope(aspect).toFixed(2)} of each degree: 2 · ${liftSlope(aspect).toFixed(2)}/(π · ${aspect.toFixed(1)}).`,
             ]
           : []),
-        `The mean of the quarter points by slope times area lies ${length(neutral.atMm - noseMm)} behind the nose, ${perCent(balance.neutralOfMeanChord)} % of the mean chord.`,
+        `The mean of the quarter points by slope times area lies ${formatRounded(neutral.atMm - noseMm, unit)} ${unit} behind the nose, ${perCent(balance.neutralOfMeanChord)} % of the mean chord.`,
         'Body and propeller are left out: they draw it forward a little.',
       ],
       source: 'lift slopes of thin surfaces by aspect ratio; downwash far behind an elliptic load',

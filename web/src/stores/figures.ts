@@ -70,7 +70,10 @@ export const useFigures = defineStore('figures', () => {
   });
   /** Whether a fault was found before the last edit: its mend would be done on what is no longer there. */
   const isOldFault = (fault: Fault): boolean => isSlowOld.value && slow.value?.faults.includes(fault) === true;
-  const planFaults = computed(() => (work.airframe && planReportOf(work.airframe)?.faults) ?? []);
+  /** Not before the parts are worked out, slice by slice: the plan asks for the foam of all of them. */
+  const planFaults = computed(
+    () => (quick.value && work.airframe ? planReportOf(work.airframe)?.faults : undefined) ?? [],
+  );
   const faultCount = computed(
     () => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0) + planFaults.value.length,
   );

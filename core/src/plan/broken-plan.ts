@@ -79,18 +79,24 @@ function twice(plan: Plan): BrokenPlan | undefined {
 /** The first number of a thing that is beyond its bounds. */
 function outOfBounds(thing: PlannedThing, field: string): BrokenPlan | undefined {
   const { furthestMm, longestMm } = PLAN_BOUNDS;
-  const check = (at: string, value: number, least: number, most: number): BrokenPlan | undefined =>
+  const check = (
+    at: string,
+    value: number,
+    least: number,
+    most: number,
+    told: (value: number) => string = (length) => lengthText(length),
+  ): BrokenPlan | undefined =>
     value >= least && value <= most
       ? undefined
       : {
           field: `${field}.${at}`,
-          message: `must be from ${lengthText(least, 0)} to ${lengthText(most, 0)}, got ${lengthText(value)}`,
+          message: `must be from ${told(least)} to ${told(most)}, got ${told(value)}`,
         };
   const far = PLAN_AXES.map((axis) => check(`at.${axis}`, thing.at[axis], -furthestMm, furthestMm)).find(Boolean);
   if (far) return far;
-  const own = THING_FIELDS[thing.kind].map(({ key, least, most }) => {
+  const own = THING_FIELDS[thing.kind].map(({ key, quantity, least, most }) => {
     const value = fieldOf(thing, key);
-    return value === undefined ? undefined : check(key, value, least, most);
+    return value === undefined ? undefined : check(key, value, least, most, quantity === 'length' ? undefined : String);
   });
   const stations =
     isSurface(thing) || thing.kind === 'body'

@@ -12,6 +12,8 @@ const props = withDefaults(
     least?: number;
     most?: number;
     decimals?: number;
+    /** How far an arrow key steps a plain number; whole numbers when nothing is said. */
+    stepBy?: number;
     /** Word shown instead of the figure, for values that follow the board. */
     auto?: string;
     hideLabel?: boolean;
@@ -24,6 +26,7 @@ const props = withDefaults(
     most: 10_000,
     decimals: 1,
     auto: undefined,
+    stepBy: undefined,
     hideLabel: false,
     disabled: false,
   },
@@ -105,9 +108,17 @@ function leave(): void {
   if (take()) reset();
 }
 function step(event: KeyboardEvent, direction: 1 | -1): void {
-  const base = props.kind === 'length' ? (props.unit === 'in' ? 25.4 / 16 : 1) : props.kind === 'factor' ? 0.01 : 1;
+  const base =
+    props.kind === 'length'
+      ? props.unit === 'in'
+        ? 25.4 / 16
+        : 1
+      : props.kind === 'factor'
+        ? 0.01
+        : (props.stepBy ?? 1);
   const value = props.modelValue + direction * base * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
-  const next = props.kind === 'number' ? Math.round(value) : Math.round(value * 1e6) / 1e6;
+  const next =
+    props.kind === 'number' && props.stepBy === undefined ? Math.round(value) : Math.round(value * 1e6) / 1e6;
   if (offer(Math.min(props.most, Math.max(props.least, next))))
     text.value = props.kind === 'length' ? formatLength(next, props.unit, props.decimals) : String(next);
 }

@@ -81,7 +81,7 @@ test('a wanted loading is reached with the motor and pack at hand', () => {
     )!.spanMm,
   ).toBe(1400);
   expect(() => proposePlan('pusher', { kind: 'span', mm: 20 }, usualProportions('pusher'), {}, context)).toThrow(
-    'a span of 20',
+    'That gives a span of',
   );
 });
 

@@ -1,4 +1,4 @@
-import { CoreError } from '../../units/index.ts';
+import { CoreError, formatLoading, lengthText } from '../../units/index.ts';
 import { groundClearances } from '../clearances/ground-clearances.ts';
 import { balanceOfPlan, packReach } from '../figures/balance-of-plan.ts';
 import { GRAVITY, staticThrust, wingLoading } from '../figures/loadings.ts';
@@ -42,7 +42,7 @@ export function proposePlan(
 ): Plan {
   const spanMm = spanFor(type, wanted, proportions, atHand, context);
   if (!(spanMm >= SMALLEST_SPAN_MM && spanMm <= LARGEST_SPAN_MM))
-    throw new CoreError('OUT_OF_RANGE', `That gives a span of ${spanMm.toFixed(0)}, out of what a model has.`, {
+    throw new CoreError('OUT_OF_RANGE', `That gives a span of ${lengthText(spanMm, 0)}, out of what a model has.`, {
       spanMm,
     });
   return planAt(type, spanMm, proportions, atHand, context);
@@ -72,7 +72,7 @@ function spanFor(
       if (!(wanted.gramsPerDm2 >= least && wanted.gramsPerDm2 <= most))
         throw new CoreError(
           'OUT_OF_RANGE',
-          `No span gives ${wanted.gramsPerDm2} of loading with this motor and pack: from ${least.toFixed(0)} to ${most.toFixed(0)} can be had.`,
+          `No span gives ${formatLoading(wanted.gramsPerDm2, context.unit)} with this motor and pack: from ${formatLoading(least, context.unit)} to ${formatLoading(most, context.unit)} can be had.`,
         );
       for (let round = 0; round < 40; round++) {
         const middle = (low + high) / 2;

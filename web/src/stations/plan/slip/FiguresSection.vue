@@ -109,7 +109,8 @@ const setCar = (mm: number): void => {
       </template>
       <MeasureField
         label="Greatest lift coefficient"
-        kind="factor"
+        kind="number"
+        :step-by="0.05"
         :model-value="plan.air.liftCoefficient"
         :least="0.1"
         :most="4"
@@ -117,7 +118,8 @@ const setCar = (mm: number): void => {
       />
       <MeasureField
         label="Air, kilograms a cubic metre"
-        kind="factor"
+        kind="number"
+        :step-by="0.005"
         :model-value="plan.air.density"
         :least="0.1"
         :most="3"
@@ -125,7 +127,8 @@ const setCar = (mm: number): void => {
       />
       <MeasureField
         label="Propeller, of the ideal"
-        kind="factor"
+        kind="number"
+        :step-by="0.05"
         :model-value="plan.air.shareOfIdeal"
         :least="0.05"
         :most="1"

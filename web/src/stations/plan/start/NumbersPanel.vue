@@ -81,9 +81,9 @@ const merged = computed<Plan | undefined>(() => {
 });
 watch(
   merged,
-  (plan, before) => {
+  (plan) => {
     props.desk.draft.value = plan;
-    if (!before) emit('proposed');
+    emit('proposed');
   },
   { immediate: true },
 );
@@ -149,8 +149,9 @@ const isAside = (key: ProportionKey, usual: readonly [number, number]): boolean 
       <MeasureField
         v-else
         :label="`Wing loading, ${LOADING_WORDS[work.unit]}`"
-        kind="factor"
-        :model-value="toLoading(wanted.loading, work.unit)"
+        kind="number"
+        :step-by="1"
+        :model-value="Number(toLoading(wanted.loading, work.unit).toFixed(2))"
         :least="0.1"
         :most="300"
         @update:model-value="wanted.loading = fromLoading($event, work.unit)"
@@ -165,6 +166,7 @@ const isAside = (key: ProportionKey, usual: readonly [number, number]): boolean 
           :label="row.word"
           kind="number"
           :model-value="Number(proportions[row.key].toFixed(row.decimals))"
+          :step-by="10 ** -row.decimals"
           :least="row.least"
           :most="row.most"
           @update:model-value="own = { ...own, [row.key]: $event }"

@@ -13,7 +13,8 @@ const props = defineProps<{
 }>();
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
 onMounted(async () => {
-  const picture = await sheets.tile(props.sheet, props.level, props.column, props.row);
+  // A worker that ended is told where its sheet is opened; a tile of it stays empty.
+  const picture = await sheets.tile(props.sheet, props.level, props.column, props.row).catch(() => undefined);
   if (!picture) return;
   if (!canvas.value) {
     picture.close();

@@ -88,3 +88,12 @@ export async function setFigure(page: Page, label: string | RegExp, value: strin
   await field.fill(value);
   await field.press('Enter');
 }
+
+/** Chooses a part in the rack, and presses again if the press was lost: seen when every core was busy, the cause is not known. */
+export async function choosePart(page: Page, name: RegExp): Promise<void> {
+  const option = page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name });
+  await expect(async () => {
+    await option.click();
+    await expect(option).toHaveAttribute('aria-selected', 'true', { timeout: 2000 });
+  }).toPass({ timeout: 15_000 });
+}

@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { drawPlate, expect, newAirframe, setFigure, signUp, station, test, typePoint } from '../support/workshop.ts';
+import {
+  choosePart,
+  drawPlate,
+  expect,
+  newAirframe,
+  setFigure,
+  signUp,
+  station,
+  test,
+  typePoint,
+} from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
@@ -144,10 +154,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
-  await page
-    .getByRole('listbox', { name: 'Parts' })
-    .getByRole('option', { name: /Pod tray/ })
-    .click();
+  await choosePart(page, /Pod tray/);
   await page.locator('body').press('u');
   await expect(folds(page)).toContainText('Both seams are closed');
   const controls = page.getByRole('group', { name: 'Folding' });
@@ -173,7 +180,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
     page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Pod tray/ }) }),
   ).toContainText(/Fold\s*1\s*tail wall\s*2\s*lower wall\s*3\s*upper wall/);
   await station(page, 'Parts');
-  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /Skid/ }).click();
+  await choosePart(page, /Skid/);
   await expect(page.getByRole('application')).toBeVisible();
   await page.locator('body').press('u');
   await expect(folds(page)).toContainText('Skid is one plate: nothing of it folds.');
@@ -193,10 +200,7 @@ test('without WebGL the folded part is drawn instead, and turns under the pointe
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
-  await page
-    .getByRole('listbox', { name: 'Parts' })
-    .getByRole('option', { name: /Pod nose/ })
-    .click();
+  await choosePart(page, /Pod nose/);
   await page.locator('body').press('u');
   const drawing = page.locator('svg[role="img"]').filter({ has: page.locator('path') });
   await expect(drawing).toHaveAttribute('aria-label', /folds on 9 lines into 10 plates/);

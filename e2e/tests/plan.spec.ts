@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
 import type { Download, Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, newAirframe, saved, setFigure, signUp, test } from '../support/workshop.ts';
+import { expect, newAirframe, saved, setFigure, signUp, station, test } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
 type View = 'side' | 'top' | 'front';
@@ -423,4 +423,29 @@ test('things, guides and lines go by keys and numbers alone, in inches', async (
     .click();
   await expect(slip(page).getByLabel('Aft', { exact: true })).toHaveValue('9 1/4');
   await saved(page);
+});
+
+test('a picture that comes after its airframe was left is not laid under another one, and that is told', async ({
+  page,
+  workshop,
+}) => {
+  await toPlan(page, workshop, 'Left');
+  await page.getByRole('button', { name: 'From a drawing' }).click();
+  let letGo: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/api/attachments?*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page
+    .locator('input[type="file"]')
+    .setInputFiles(`${import.meta.dirname}/../../demo/plans/wren-three-views.png`);
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  await newAirframe(page, 'Opened since');
+  await station(page, 'Plan');
+  const kept = page.waitForResponse(/\/api\/attachments/);
+  letGo();
+  expect((await kept).status()).toBe(201);
+  await expect(page.getByText('wren-three-views.png was not laid under')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'From a drawing' })).toBeVisible();
 });

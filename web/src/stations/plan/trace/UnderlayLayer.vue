@@ -12,7 +12,8 @@ import {
 import { CoreError } from '@grain-fold/core/units';
 import type { MatView } from '../../../mat/mat-view.ts';
 import SheetTile from './SheetTile.vue';
-import { sheetKey, type Tracing } from './use-tracing.ts';
+import { sheetKey } from './use-opened-sheets.ts';
+import type { Tracing } from './use-tracing.ts';
 
 /** Pictures under the views, in tiles of the level that the zoom shows: only those in sight are there. */
 const props = defineProps<{ plan: Plan; layout: ViewLayout; view: MatView; tracing: Tracing }>();

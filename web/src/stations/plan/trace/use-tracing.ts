@@ -1,4 +1,4 @@
-import { onBeforeUnmount, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue';
+import { ref, shallowRef, type Ref, type ShallowRef } from 'vue';
 import { add, subtract, type Point } from '@grain-fold/core/geometry';
 import { sheetFacts } from '@grain-fold/core/formats';
 import {
@@ -16,10 +16,10 @@ import {
 } from '@grain-fold/core/plan';
 import { CoreError } from '@grain-fold/core/units';
 import { attachmentsApi } from '../../../api/attachments.ts';
-import { ApiError } from '../../../api/client.ts';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import { sheets } from '../../../workers/sheets.ts';
 import { wholeSheet, withSheet } from './laid-under.ts';
+import { sheetKey, useOpenedSheets, type SheetState } from './use-opened-sheets.ts';
 import type { PlanDesk } from '../use-plan.ts';
 
 /** What places are picked on a sheet for: both ends of a length, a line that is level, where the nose is, corners, what is seen. */
@@ -32,12 +32,6 @@ export interface Picking {
   readonly underlayId: string;
   readonly points: readonly Point[];
 }
-/** How far a sheet has come: fetched and opened, or why it was not. */
-export type SheetState =
-  | { readonly kind: 'opening' }
-  | { readonly kind: 'open'; readonly pages?: number }
-  | { readonly kind: 'failed'; readonly message: string };
-
 /** The pointer while it works on an underlay. */
 export interface TracingHand {
   readonly press: (at: Point, view: PlanView) => boolean;
@@ -65,49 +59,15 @@ export interface Tracing {
   readonly hand: (layout: ViewLayout, pixelsPerMm: number) => TracingHand | undefined;
 }
 
-const openState = (pages: number | undefined): SheetState =>
-  pages === undefined ? { kind: 'open' } : { kind: 'open', pages };
-
-export const sheetKey = ({ hash, page }: Pick<PlanSheet, 'hash' | 'page'>): string => `${hash}#${page ?? 1}`;
-
 /** Pictures and drawings laid under the views: taken in, opened, calibrated and placed. */
 export function useTracing(desk: PlanDesk): Tracing {
   const work = useAirframe();
-  const states = shallowRef<ReadonlyMap<string, SheetState>>(new Map());
+  const { states, tellOpen, isClosed } = useOpenedSheets(desk);
   const picking = shallowRef<Picking>(),
     picked = shallowRef<Picking>();
   const fault = ref(''),
     note = ref(''),
     isAdding = ref(false);
-  const setState = (key: string, state: SheetState): void => {
-    states.value = new Map([...states.value, [key, state]]);
-  };
-
-  /** Every sheet of the plan is opened once, when it is first there. */
-  async function openSheet(sheet: PlanSheet): Promise<void> {
-    const key = sheetKey(sheet);
-    if (states.value.has(key)) return;
-    setState(key, { kind: 'opening' });
-    try {
-      const answer = await sheets.open(key, sheet.name, await attachmentsApi.read(sheet.hash), sheet.page ?? 1);
-      setState(key, answer.ok ? openState(answer.pages) : { kind: 'failed', message: answer.message });
-    } catch (error) {
-      const isGone = error instanceof ApiError && error.code === 'NOT_FOUND';
-      setState(key, {
-        kind: 'failed',
-        message: isGone
-          ? `${sheet.name} is not in this workshop: bring the airframe in as the .zip that holds its pictures.`
-          : `${sheet.name}: ${error instanceof Error ? error.message : String(error)}`,
-      });
-    }
-  }
-  watch(
-    () => desk.stored.value.sheets,
-    (all) => all.forEach((sheet) => void openSheet(sheet)),
-    { immediate: true },
-  );
-  onBeforeUnmount(() => [...states.value.keys()].forEach((key) => void sheets.forget(key)));
-
   async function addFile(file: File, view: PlanView): Promise<void> {
     fault.value = note.value = '';
     if (desk.stored.value.sheets.length >= PLAN_BOUNDS.underlays) {
@@ -115,6 +75,7 @@ export function useTracing(desk: PlanDesk): Tracing {
       return;
     }
     isAdding.value = true;
+    const airframeId = work.airframe?.id;
     try {
       const bytes = await file.arrayBuffer(),
         facts = sheetFacts(file.name, new Uint8Array(bytes));
@@ -123,8 +84,9 @@ export function useTracing(desk: PlanDesk): Tracing {
       const kept = await attachmentsApi.keep(file, file.name),
         key = sheetKey(kept);
       const answer = await sheets.open(key, file.name, bytes, 1);
+      if (isClosed(airframeId, file.name)) return;
       if (!answer.ok) return void (fault.value = answer.message);
-      setState(key, openState(answer.pages));
+      tellOpen(key, answer.pages);
       const { widthPx, heightPx, mmPerPx } = answer;
       desk.run((plan) =>
         withSheet(
@@ -144,11 +106,13 @@ export function useTracing(desk: PlanDesk): Tracing {
   /** Another page of the same document takes the place of the one that lies there. */
   async function turnTo(sheet: PlanSheet, page: number): Promise<void> {
     fault.value = '';
-    const key = sheetKey({ hash: sheet.hash, page });
+    const key = sheetKey({ hash: sheet.hash, page }),
+      airframeId = work.airframe?.id;
     try {
       const answer = await sheets.open(key, sheet.name, await attachmentsApi.read(sheet.hash), page);
+      if (isClosed(airframeId, sheet.name)) return;
       if (!answer.ok) return void (fault.value = answer.message);
-      setState(key, openState(answer.pages));
+      tellOpen(key, answer.pages);
       const { widthPx, heightPx } = answer;
       changeSheet(`Turn to page ${page}`, sheet.id, { page, widthPx, heightPx });
     } catch (error) {

@@ -1,3 +1,4 @@
+import { PointDto } from './path.dto.ts';
 import {
   EDGE_REFERENCE,
   FURTHEST_COORDINATE_MM,
@@ -18,6 +19,8 @@ export class SeamDto {
   @IsIdentifier() toSegmentId!: string;
   /** The part that the second edge is of; this one without it. */
   @IsOptional() @IsIdentifier() toPartId?: string;
+  /** Whether one edge may run on past the end of the other. */
+  @IsOptional() @IsBoolean({ message: 'must be true or false' }) mayOverhang?: boolean;
 }
 
 /** A plate's size between two of its ends that stays what it is inside when the board is measured anew. */
@@ -39,6 +42,8 @@ export class PlaceOfPartDto {
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) rollDegrees!: number;
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) pitchDegrees!: number;
   @IsNumberBetween(-WIDEST_TURN_DEGREES, WIDEST_TURN_DEGREES) yawDegrees!: number;
+  /** A point of the plate that stands there; the largest plate without it. */
+  @IsOptional() @Nested(() => PointDto) onPlate?: PointDto;
 }
 /** How a piece stands on another part. */
 export class JointDto {

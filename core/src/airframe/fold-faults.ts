@@ -1,6 +1,7 @@
 import type { Fault, Mend } from '../checks/index.ts';
 import { applyCommand, type PartCommand } from '../editing/index.ts';
 import {
+  bentBodies,
   bevellingMends,
   clashesOf,
   closingMend,
@@ -24,11 +25,26 @@ import { seeFolded, OPEN_FAULT_MM, PRESS_FAULT_MM, standingFaults } from './stan
 const MOST_PRESSES_TRIED = 3;
 const MOST_EDGES_TRIED = 6;
 
+/**
+ * Pairs of plates that are looked at: where a seam joins bodies that bend, the bevel of its edges runs on over pieces that the seam does
+ * not lie on, which their solids do not show; the pieces at the seam are looked at themselves.
+ */
+function apartFromBentSeams({ tree, seams }: FoldedPart): (a: number, b: number) => boolean {
+  const bodyOf = bentBodies(tree);
+  const seamed = seams.map(({ edges }) => edges.map(({ edge }) => edge.solid.plate.index));
+  return (a, b) =>
+    !seamed.some(([p, q]) => {
+      const isSamePair = (m: number, n: number): boolean => m === p && n === q;
+      const isSameBodies = (m: number, n: number): boolean => bodyOf[m] === bodyOf[p!] && bodyOf[n] === bodyOf[q!];
+      return (isSameBodies(a, b) || isSameBodies(b, a)) && !isSamePair(a, b) && !isSamePair(b, a);
+    });
+}
+
 /** Plates of a part that press into each other when it is folded, the deepest first. Remembered by the folded part. */
 const pressesOf = memo((body: FoldedPart): readonly Clash[] =>
   body.tree.turns.length === 0
     ? []
-    : clashesOf(body.solids, body.tree, body.maps)
+    : clashesOf(body.solids, body.tree, body.maps, apartFromBentSeams(body))
         .filter(({ depthMm }) => depthMm > PRESS_FAULT_MM)
         .sort((a, b) => b.depthMm - a.depthMm),
 );

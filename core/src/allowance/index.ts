@@ -2,6 +2,7 @@ export { type HingeRelief, hingeWidth } from './hinge.ts';
 export {
   LARGEST_GROOVE_FOLD_DEGREES,
   STEEPEST_BEVEL_DEGREES,
+  STEEPEST_SANDED_BEVEL_DEGREES,
   bevelRun,
   foldOfMouth,
   mitreMouthWidth,
@@ -21,8 +22,8 @@ export {
   largestFoldOf,
   schoolMouthWidth,
 } from './school.ts';
-export { creasedSection } from './section.ts';
+export { creasedSection, nearestPolyline } from './section.ts';
 export { SLIT_FLOOR_MM, slitGap } from './slit.ts';
 export { STEEPEST_SLANT_DEGREES, slotWidth } from './slot.ts';
 export { type FlatStrip, type FoldedSize, type StripSide, flatStrip, foldedSize, foldTake } from './strip.ts';
-export { LARGEST_CREASE_FOLD_DEGREES, MOST_TRENCH_LAYERS, type TrenchFold, trenchWidth } from './trench.ts';
+export { LARGEST_CREASE_FOLD_DEGREES, MOST_OPEN_DEGREES, MOST_TRENCH_LAYERS, openTrenchWidth, type TrenchFold, trenchWidth } from './trench.ts';

@@ -2,6 +2,8 @@ import { CoreError, degrees, radians } from '../units/index.ts';
 
 /** Tilt of a blade from the board's normal beyond which a hand-held knife no longer cuts cleanly. */
 export const STEEPEST_BEVEL_DEGREES = 65;
+/** Tilt up to which a sanding block feathers an edge: a slope of 1 in 28. */
+export const STEEPEST_SANDED_BEVEL_DEGREES = 88;
 /** Largest turn that a V groove can take: the two bevels meet at this fold angle's half. */
 export const LARGEST_GROOVE_FOLD_DEGREES = 120;
 

@@ -21,14 +21,18 @@ export interface CreasedSection {
 const MOST_POINTS = 240;
 
 /**
- * The creases that lie best on a section curve: of all polylines with their corners on it, the one whose greatest distance from the
- * curve is least.
+ * The polyline of so many corners between the ends of a curve that lies nearest to it: of all with their corners on it, the one whose
+ * greatest distance is least.
  * @param points the curve as points along it, at least 3; more than 240 are thinned
- * @param creases how many, from 1
- * @throws CoreError OUT_OF_RANGE for too few points or creases, and when one crease would fold by more than 35°
+ * @param corners how many between the ends, from 1
+ * @returns the corners, ends included, and the greatest distance in mm
+ * @throws CoreError OUT_OF_RANGE for too few points or corners
  * @source dynamic programming over the last corner and the corners used; cost is the greater of two deviations
  */
-export function creasedSection(points: readonly Place[], creases: number): CreasedSection {
+export function nearestPolyline(
+  points: readonly Place[],
+  corners: number,
+): { readonly corners: readonly Place[]; readonly deviationMm: number } {
   if (points.length < 3)
     throw new CoreError('OUT_OF_RANGE', `a section needs at least 3 points, got ${points.length}`, {
       points: points.length,
@@ -36,13 +40,15 @@ export function creasedSection(points: readonly Place[], creases: number): Creas
   const every = Math.max(1, Math.ceil((points.length - 1) / (MOST_POINTS - 1)));
   const kept = points.filter((_, index) => index % every === 0 || index === points.length - 1),
     count = kept.length;
-  if (!(Number.isInteger(creases) && creases >= 1 && creases <= count - 2))
-    throw new CoreError('OUT_OF_RANGE', `this curve takes 1 to ${count - 2} creases, got ${creases}`, { creases });
+  if (!(Number.isInteger(corners) && corners >= 1 && corners <= count - 2))
+    throw new CoreError('OUT_OF_RANGE', `this curve takes 1 to ${count - 2} creases, got ${corners}`, {
+      creases: corners,
+    });
   const off = deviations(kept);
   // best[k][j]: least deviation of k + 1 strips that end at point j.
   let best = kept.map((_, j) => (j === 0 ? 0 : off(0, j)));
   const from: number[][] = [];
-  for (let strips = 2; strips <= creases + 1; strips++) {
+  for (let strips = 2; strips <= corners + 1; strips++) {
     const back: number[] = [],
       next = kept.map((_, j) => {
         let least = Infinity;
@@ -58,12 +64,21 @@ export function creasedSection(points: readonly Place[], creases: number): Creas
     from.push(back);
     best = next;
   }
-  const corners = [count - 1];
-  for (const back of [...from].reverse()) corners.unshift(back[corners[0]!]!);
-  return measured(
-    [0, ...corners].map((index) => kept[index]!),
-    best[count - 1]!,
-  );
+  const used = [count - 1];
+  for (const back of [...from].reverse()) used.unshift(back[used[0]!]!);
+  return { corners: [0, ...used].map((index) => kept[index]!), deviationMm: best[count - 1]! };
+}
+
+/**
+ * The creases that lie best on a section curve: of all polylines with their corners on it, the one whose greatest distance from the
+ * curve is least.
+ * @param points the curve as points along it, at least 3; more than 240 are thinned
+ * @param creases how many, from 1
+ * @throws CoreError OUT_OF_RANGE for too few points or creases, and when one crease would fold by more than 35°
+ */
+export function creasedSection(points: readonly Place[], creases: number): CreasedSection {
+  const { corners, deviationMm } = nearestPolyline(points, creases);
+  return measured(corners, deviationMm);
 }
 
 /** Greatest distance of the points between two of them from the straight strip, worked out when it is asked. */

@@ -1,3 +1,5 @@
+import { radians } from '../units/index.ts';
+
 /** Folds that a trench can make: a wall that stands on the plate, or a board doubled back on itself. */
 export type TrenchFold = 90 | 180;
 
@@ -16,6 +18,18 @@ export const MOST_TRENCH_LAYERS = 6;
  */
 export const trenchWidth = (foldDegrees: TrenchFold, thicknessMm: number, layers = 1): number =>
   foldDegrees === 180 ? (layers + 1) * thicknessMm : layers * thicknessMm;
+
+/** A doubled fold may stay open by this much, as the nose of a wing does: beyond that it is a corner, in degrees. */
+export const MOST_OPEN_DEGREES = 44;
+
+/**
+ * Width of the skin round a doubled fold of one board that stays open: the inner corners of both foam edges touch.
+ * @param openDegrees by how much it stops short of lying flat, in [0, 44]
+ * @source both edges mirror each other in the plane that halves the opening; an inner corner lies t above its skin, which leans by half of it
+ * @example openTrenchWidth(0, 5) // 10
+ */
+export const openTrenchWidth = (openDegrees: number, thicknessMm: number): number =>
+  2 * thicknessMm * Math.cos(radians(openDegrees / 2));
 
 /** Largest turn of one crease before the skin buckles. */
 export const LARGEST_CREASE_FOLD_DEGREES = 35;

@@ -17,6 +17,8 @@ import { foundLips, type ResolvedPart } from '../resolve/index.ts';
 import { formatAngle, lengthText } from '../units/index.ts';
 import type { Fault } from './fault.ts';
 
+/** Work narrower than this is run out by the blade wherever it ends, in mm. */
+const LEAST_SLANT_MM = 0.5;
 /** How near a fold's end must come to an edge, in mm: the width of a knife cut. */
 const REACH_MM = 0.2;
 const STRAIGHT_MM = 0.05;
@@ -67,7 +69,7 @@ export function slantFaults({ id, name, strokes, outer, holeRings }: ResolvedPar
   if (outer.length === 0) return [];
   const body = [outer, ...holeRings];
   return strokes.flatMap((stroke) => {
-    if (stroke.closed || !traitsOf(stroke.kind).plateSide || stroke.widthMm <= 0) return [];
+    if (stroke.closed || !traitsOf(stroke.kind).plateSide || stroke.widthMm < LEAST_SLANT_MM) return [];
     const ends = stroke.paths.flatMap((path) => tooSlantEnds(flattenOpenPath(path, 0.05), stroke.widthMm, body));
     return ends.slice(0, 1).map(({ at, toEdgeDegrees }): Fault => ({
       code: 'WORK_SLANT',

@@ -14,7 +14,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { canFold, traitsOf, type Operation } from '../operations/index.ts';
-import { findLine, holesOf, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
+import { findLine, holesOf, isMadeId, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
 import { curveOf, curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
 import { lengthText } from '../units/index.ts';
@@ -67,6 +67,8 @@ function nearMisses(part: Part): readonly Fault[] {
 function tinyEdges(part: Part): readonly Fault[] {
   return pathsOf(part).flatMap((path) =>
     path.segments.flatMap((_, index): readonly Fault[] => {
+      // What a form makes is worked out, not slipped.
+      if (isMadeId(path.segments[index]!.id)) return [];
       const curve = curveOf(path, index);
       const length = curveLength(curve);
       if (length >= TINY_MM || path.nodes.length <= (path.closed ? 3 : 2)) return [];

@@ -1,4 +1,4 @@
-import { boundsCentre, composeRigid, point3, STILL, turnAbout, type RigidMap } from '../geometry/index.ts';
+import { boundsCentre, composeRigid, invertRigid, isInsideRegion, point3, STILL, turnAbout, type RigidMap } from '../geometry/index.ts';
 import type { Part, Place } from '../part/index.ts';
 import { fold, type FoldedPlates, type HingeState } from './fold.ts';
 import type { FoldedPart } from './folded-part.ts';
@@ -35,6 +35,14 @@ function placeMap({ at, rollDegrees, pitchDegrees, yawDegrees }: Place): RigidMa
   return { ...turned, origin: at };
 }
 
+/** The map of a part with a place: the plate that the place speaks of stands there however far it is folded. */
+function standingMap({ body }: StandingPart, place: Place, folded: FoldedPlates): RigidMap {
+  const map = placeMap(place),
+    at = place.onPlate;
+  const plate = at && body.tree.plates.find(({ outer, holes }) => isInsideRegion(at, outer, holes));
+  return plate ? composeRigid(invertRigid(folded[plate.index]!), map) : map;
+}
+
 /** Where a part lies that others stand on and that has no place of its own: flat, its centre line or its middle on the airframe's middle plane. */
 function restingMap(part: Part, { resolved: { bounds } }: FoldedPart): RigidMap {
   const { symmetry } = part,
@@ -65,7 +73,7 @@ export function assemble(parts: readonly StandingPart[], state: HingeState): Ass
       );
   };
   for (const one of parts) {
-    if (one.part.place) stand(one, placeMap(one.part.place));
+    if (one.part.place) stand(one, standingMap(one, one.part.place, own.get(one.part.id)!));
     else if (carriers.has(one.part.id) && !one.part.joints?.length) stand(one, restingMap(one.part, one.body));
   }
   const byId = new Map(parts.map((one) => [one.part.id, one] as const)),

@@ -13,6 +13,8 @@ export interface OrderedFold {
 
 /** Shares of a turn at which a plate is looked for in its way. */
 const STEPS = [0.5, 1];
+/** Foam that is in the way by less than this gives way. */
+const GIVES_WAY_MM = 0.1;
 /** Trying every fold in every place pays up to so many; beyond, the folds furthest out come first. */
 const MOST_TRIED = 12;
 
@@ -110,12 +112,12 @@ function blockedBy(
   for (const { hinge, parent, child } of tree.turns)
     if (hinge.operationId === moving || carried.has(parent)) carried.add(child);
   for (const share of STEPS) {
-    const [clash] = clashesOf(
+    const clash = clashesOf(
       solids,
       tree,
       fold(tree, stateWith(done, moving, share)),
       (a, b) => carried.has(a) !== carried.has(b),
-    );
+    ).find(({ depthMm }) => depthMm > GIVES_WAY_MM);
     if (clash) return clash.plates.find((plate) => !carried.has(plate));
   }
   return undefined;

@@ -128,6 +128,34 @@ export function clashesBetween(
   return found.sort((a, b) => b.depthMm - a.depthMm);
 }
 
+/** Plates between which the board only bends are one body: for each plate the least number of its body's plates. */
+export function bentBodies({ plates, hinges }: Pick<FoldTree, 'plates' | 'hinges'>): readonly number[] {
+  const body = plates.map(({ index }) => index);
+  const bends = hinges.filter(({ kind }) => kind === 'bend');
+  for (let isSettled = bends.length === 0; !isSettled; ) {
+    isSettled = true;
+    for (const { left, right } of bends) {
+      const least = Math.min(body[left]!, body[right]!);
+      if (body[left] !== least || body[right] !== least) isSettled = false;
+      body[left] = body[right] = least;
+    }
+  }
+  return body;
+}
+
+/**
+ * Whether two plates that do not touch along a fold belong to bent bodies that do: a fold's bevels run on over the next piece of a bent body,
+ * which the solid of that piece does not show, and the pieces at the fold are looked at themselves.
+ */
+function sharedWork({ hinges }: FoldTree, bodyOf: readonly number[]): (a: number, b: number) => boolean {
+  const key = (a: number, b: number): string => (a < b ? `${a},${b}` : `${b},${a}`);
+  const isBent = new Set(bodyOf.filter((body, index) => bodyOf.indexOf(body) !== index));
+  const bodies = new Set(hinges.map(({ left, right }) => key(bodyOf[left]!, bodyOf[right]!))),
+    plates = new Set(hinges.map(({ left, right }) => key(left, right)));
+  return (a, b) =>
+    (isBent.has(bodyOf[a]!) || isBent.has(bodyOf[b]!)) && bodies.has(key(bodyOf[a]!, bodyOf[b]!)) && !plates.has(key(a, b));
+}
+
 /** The groove between two plates when it is too narrow for its turn. */
 function narrowGroove(
   { hinges, thicknessMm }: FoldTree,
@@ -176,21 +204,24 @@ export function clashesOf(
   isWanted: (a: number, b: number) => boolean = () => true,
 ): readonly Clash[] {
   const all = solids.map((solid) => placed({ solid, map: maps[solid.plate.index]! }));
+  const bodyOf = bentBodies(tree);
   const soft = new Set(
     tree.hinges
-      .filter(({ kind }) => kind === 'crease')
-      .map(({ left, right }) => [left, right].sort((a, b) => a - b).join()),
+      .filter(({ kind }) => kind === 'crease' || kind === 'bend')
+      .flatMap(({ left, right }) => [`${bodyOf[left]},${bodyOf[right]}`, `${bodyOf[right]},${bodyOf[left]}`]),
   );
+  const isShared = sharedWork(tree, bodyOf);
   return all.flatMap((a, index) =>
     all.slice(index + 1).flatMap((b): readonly Clash[] => {
       if (
+        isShared(a.solid.plate.index, b.solid.plate.index) ||
         a.solid.plate.kind === 'skin' ||
         b.solid.plate.kind === 'skin' ||
         !isWanted(a.solid.plate.index, b.solid.plate.index) ||
         isApart(a.box, b.box)
       )
         return [];
-      const allowed = soft.has(`${a.solid.plate.index},${b.solid.plate.index}`)
+      const allowed = soft.has(`${bodyOf[a.solid.plate.index]},${bodyOf[b.solid.plate.index]}`)
         ? PRESSED_SHARE * a.solid.thicknessMm
         : CLASH_MM;
       const depthMm = depthBetween(a, b);

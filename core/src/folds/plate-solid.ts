@@ -33,6 +33,8 @@ export interface PlateSolid {
 /** Thickness that the skin left by a trench is drawn and measured with, in mm. */
 export const SKIN_MM = 0.3;
 const ON_LINE_MM = 0.01;
+/** Steps of an edge along a fold, as at the end of a tilted panel, are at most about as long as the board is thick. */
+const LONGEST_STEP_MM = 8;
 
 interface Slope extends PlateSide {
   readonly lines: readonly (readonly [Point, Point])[];
@@ -50,6 +52,13 @@ function slopesOf(part: ResolvedPart): readonly Slope[] {
   });
 }
 
+/** Whether a short run lies in the line of another and touches it. */
+function goesOn([a, b]: readonly [Point, Point], p: Point, q: Point): boolean {
+  const along = unitVector(a, b),
+    isInLine = (at: Point): boolean => Math.abs(cross(along, subtract(at, a))) < ON_LINE_MM;
+  return isInLine(p) && isInLine(q) && Math.min(distanceToRun(p, a, b), distanceToRun(q, a, b)) < ON_LINE_MM;
+}
+
 /** Every plate as a solid, its sides slanted as they are cut. */
 export function solidsOf(part: ResolvedPart, flat: FlatPlates): readonly PlateSolid[] {
   const slopes = slopesOf(part);
@@ -60,9 +69,11 @@ function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): P
   const { outer } = plate;
   const found = outer.map((p, index) => {
     const q = outer[(index + 1) % outer.length]!;
-    return slopes.find(({ lines }) =>
+    const onRun = slopes.find(({ lines }) =>
       lines.some(([a, b]) => distanceToRun(p, a, b) < ON_LINE_MM && distanceToRun(q, a, b) < ON_LINE_MM),
     );
+    // A fold that ends on a short step of the edge is cut right to the step's end.
+    return onRun ?? (distance(p, q) < LONGEST_STEP_MM ? slopes.find(({ lines }) => lines.some((line) => goesOn(line, p, q))) : undefined);
   });
   const sides = found.map((slope): SideKind => slope?.kind ?? 'cut');
   if (plate.kind === 'skin')

@@ -66,6 +66,8 @@ const OVERRUN_MM = 0.02;
 /** Plates are looked for this far to either side of a hinge. */
 const PROBE_MM = 0.02;
 const LEAST_PLATE_MM2 = 0.05;
+/** Plates that touch along less than this, as at a corner where folds meet, do not turn about each other. */
+const LEAST_HINGE_MM = 0.1;
 /** The edge of a trench's strip this near its line is the line. */
 const ON_LINE_MM = 0.01;
 const PROBES = 24;
@@ -228,6 +230,7 @@ function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number)
       isDoubled = false,
     ): readonly Hinge[] => {
       return runsBetween(start, end, plates)
+        .filter((run) => distance(run.from, run.to) > LEAST_HINGE_MM)
         .filter(
           ({ left, right }) => wanted === undefined || plates[wanted === 'skin left' ? left : right]!.kind === 'skin',
         )
@@ -242,9 +245,11 @@ function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number)
     };
     if (!leavesStrip(stroke.kind)) return hinge([from, to], turn, undefined);
     const [low, high] = stripEdges(stroke, path);
-    // A doubled board turns half at each edge of the strip.
-    if (Math.abs(turn) > 135)
-      return [...hinge(low, turn / 2, 'skin left', true), ...hinge(high, turn / 2, 'skin right', true)];
+    // A doubled board turns half at each edge of the strip, or as its skin leans.
+    if (Math.abs(turn) > 135) {
+      const lean = stroke.leanDegrees ?? 0;
+      return [...hinge(low, turn / 2 + lean, 'skin left', true), ...hinge(high, turn / 2 - lean, 'skin right', true)];
+    }
     // A wall turns about the drawn line when the strip lies beside it. About its middle it turns at the edge on its own side, which is known once the tree is.
     const [isOnLow, isOnHigh] = [low, high].map(([p]) => distance(p, from) < ON_LINE_MM);
     return [...hinge(low, isOnHigh ? 0 : turn, 'skin left'), ...hinge(high, isOnLow ? 0 : turn, 'skin right')];

@@ -1,4 +1,4 @@
-import { cross3, distance3, distanceToRun3, interpolate3, length3, subtract3 } from '../geometry/index.ts';
+import { cross3, distance3, distanceToRun3, dot3, interpolate3, length3, subtract3 } from '../geometry/index.ts';
 import { isMirrorId, type Part, type Seam } from '../part/index.ts';
 import { degrees } from '../units/index.ts';
 import { overlapOf } from './interference.ts';
@@ -6,7 +6,7 @@ import type { Line3, PlacedEdge } from './seam-edges.ts';
 
 /** How two edges that are meant to meet lie to each other. Lengths in mm. */
 export interface SeamState {
-  readonly seam: Pick<Seam, 'fromSegmentId' | 'toSegmentId' | 'toPartId'> & { readonly id?: string };
+  readonly seam: Pick<Seam, 'fromSegmentId' | 'toSegmentId' | 'toPartId' | 'mayOverhang'> & { readonly id?: string };
   readonly edges: readonly [PlacedEdge, PlacedEdge];
   /** Which of each edge's lines meet nearest: 0 that on the far skin, 1 that on the face. */
   readonly skins: readonly [0 | 1, 0 | 1];
@@ -27,10 +27,13 @@ const SAMPLES = [0, 0.25, 0.5, 0.75, 1];
 const SKINS = [0, 1] as const;
 
 /** How two edges lie to each other: by those of their lines that meet nearest, a skin on a skin or an end on a face. */
-export function measureSeam(a: PlacedEdge, b: PlacedEdge): Pick<SeamState, 'skins' | 'gapMm' | 'angleDegrees'> {
-  const pairs = SKINS.flatMap((i) =>
-    SKINS.map((j) => ({ skins: [i, j] as const, gapMm: gapBetween(a.lines[i], b.lines[j]) })),
-  );
+export function measureSeam(
+  a: PlacedEdge,
+  b: PlacedEdge,
+  mayOverhang = false,
+): Pick<SeamState, 'skins' | 'gapMm' | 'angleDegrees'> {
+  const gap = (m: Line3, n: Line3): number => gapBetween(mayOverhang ? besideOf(m, n) : m, mayOverhang ? besideOf(n, m) : n);
+  const pairs = SKINS.flatMap((i) => SKINS.map((j) => ({ skins: [i, j] as const, gapMm: gap(a.lines[i], b.lines[j]) })));
   const best = pairs.reduce((x, y) => (y.gapMm < x.gapMm - 1e-9 ? y : x));
   return { ...best, angleDegrees: angleOf(a.lines[best.skins[0]], b.lines[best.skins[1]]) };
 }
@@ -40,6 +43,20 @@ export const seamLines = ({ edges, skins }: SeamState): readonly [Line3, Line3] 
   edges[0].lines[skins[0]],
   edges[1].lines[skins[1]],
 ];
+
+/** Edges that lie beside each other over less of the shorter one than this do not meet. */
+const LEAST_BESIDE = 0.5;
+
+/** What of a line lies beside another one: past its ends there is nothing to meet. */
+function besideOf(line: Line3, other: Line3): Line3 {
+  const along = subtract3(line[1], line[0]),
+    squared = dot3(along, along);
+  if (squared === 0) return line;
+  const [s, u] = other.map((p) => Math.min(1, Math.max(0, dot3(subtract3(p, line[0]), along) / squared)));
+  const [from, to] = s! < u! ? [s!, u!] : [u!, s!];
+  const shorter = Math.min(1, distance3(...other) / Math.sqrt(squared));
+  return to - from < LEAST_BESIDE * shorter ? line : [interpolate3(...line, from), interpolate3(...line, to)];
+}
 
 function gapBetween(m: Line3, n: Line3): number {
   const [short, long] = distance3(...m) <= distance3(...n) ? [m, n] : [n, m];
@@ -57,7 +74,7 @@ function angleOf(m: Line3, n: Line3): number {
 
 /** How a seam stands between two edges. */
 export function seamState(seam: SeamState['seam'], a: PlacedEdge, b: PlacedEdge): SeamState {
-  const measured = measureSeam(a, b),
+  const measured = measureSeam(a, b, seam.mayOverhang),
     overlapMm = overlapOf({ solid: a.edge.solid, map: a.map }, { solid: b.edge.solid, map: b.map });
   return {
     seam,
@@ -108,7 +125,7 @@ export function nearSeams(edges: readonly PlacedEdge[], reachMm: number): readon
  */
 export function nearestState(seam: Seam, pairs: readonly (readonly [PlacedEdge, PlacedEdge])[]): SeamState | undefined {
   const nearest = pairs.reduce<{ pair: readonly [PlacedEdge, PlacedEdge]; gapMm: number } | undefined>((best, pair) => {
-    const { gapMm } = measureSeam(...pair);
+    const { gapMm } = measureSeam(...pair, seam.mayOverhang);
     return !best || gapMm < best.gapMm ? { pair, gapMm } : best;
   }, undefined);
   return nearest && seamState(seam, ...nearest.pair);

@@ -1,4 +1,4 @@
-import { bevelRun, STEEPEST_BEVEL_DEGREES } from '../allowance/index.ts';
+import { bevelRun, STEEPEST_BEVEL_DEGREES, STEEPEST_SANDED_BEVEL_DEGREES } from '../allowance/index.ts';
 import { hatching, run } from '../marks/index.ts';
 import { formatAngle } from '../units/index.ts';
 import { bandOn } from './band.ts';
@@ -11,13 +11,17 @@ import { sampleLine } from './sample-marks.ts';
 export interface Bevel extends OperationBase {
   readonly kind: 'bevel';
   readonly bevelDegrees: number;
+  /** Long slopes are sanded or planed on a block; by knife when undefined. */
+  readonly cutBy?: BevelTool;
 }
 
-/** Bevels are figured up to this; steeper ones are faults, in degrees. */
-const FIGURED_UP_TO_DEGREES = 85;
+type BevelTool = 'knife' | 'block';
+
+const steepestOf = ({ cutBy = 'knife' }: Bevel): number =>
+  cutBy === 'block' ? STEEPEST_SANDED_BEVEL_DEGREES : STEEPEST_BEVEL_DEGREES;
 
 const runOf = (operation: Bevel, thicknessMm: number): number =>
-  bevelRun(Math.min(Math.max(operation.bevelDegrees, 0), FIGURED_UP_TO_DEGREES), thicknessMm);
+  bevelRun(Math.min(Math.max(operation.bevelDegrees, 0), STEEPEST_SANDED_BEVEL_DEGREES), thicknessMm);
 
 /** Slanted edge of a part. */
 export const bevel: OperationTraits<Bevel> = {
@@ -30,28 +34,46 @@ export const bevel: OperationTraits<Bevel> = {
   choiceWord: 'bevel, one lip of a groove',
   lineFault: ({ closed, points }) =>
     closed || points !== 2 ? 'A bevel runs along an edge, or on one straight line as a lip of a groove.' : undefined,
-  fields: [{ key: 'bevelDegrees', word: 'Bevel', name: 'bevel', kind: 'angle', ...ANGLE_BOUNDS, isOnLine: true }],
+  fields: [
+    { key: 'bevelDegrees', word: 'Bevel', name: 'bevel', kind: 'angle', ...ANGLE_BOUNDS, isOnLine: true },
+    {
+      key: 'cutBy',
+      word: 'Cut by',
+      name: 'way of cutting',
+      kind: 'choice',
+      choices: [
+        ['knife', 'knife'],
+        ['block', 'sanding block'],
+      ],
+      usual: 'knife',
+    },
+  ],
   defaults: { kind: 'bevel', face: 'face', bevelDegrees: 45 },
   trueWidthMm: runOf,
   // The band straddles the edge with twice the run; what lies within the part is the bevel.
   area: (operation, site) => bandOn(site, 2 * runOf(operation, site.thicknessMm)),
   cutFace: ({ widthMm }) => ({ kind: 'slopes', reachMm: widthMm }),
   plateSide: ({ widthMm, face }) => ({ kind: 'bevel', runMm: widthMm, face }),
-  caption: (operation) => `bevel ${formatAngle(operation.bevelDegrees)}`,
+  caption: ({ bevelDegrees, cutBy }) => `bevel ${formatAngle(bevelDegrees)}${cutBy === 'block' ? ' · sanded' : ''}`,
   captionStands: 'beside the band',
   angleDegrees: (operation) => operation.bevelDegrees,
   figures: (operation, thicknessMm) => [
     { word: 'Reaches in by', kind: 'length', value: runOf(operation, thicknessMm) },
   ],
   faults: (operation) => {
-    if (operation.bevelDegrees > 0 && operation.bevelDegrees <= STEEPEST_BEVEL_DEGREES) return [];
-    const mended = operation.bevelDegrees <= 0 ? 45 : STEEPEST_BEVEL_DEGREES;
+    const steepest = steepestOf(operation);
+    if (operation.bevelDegrees > 0 && operation.bevelDegrees <= steepest) return [];
+    const mended = operation.bevelDegrees <= 0 ? 45 : steepest;
+    const canSand =
+      operation.bevelDegrees > STEEPEST_BEVEL_DEGREES && operation.bevelDegrees <= STEEPEST_SANDED_BEVEL_DEGREES;
     return [
       {
         code: 'BEVEL_STEEP',
         title: `Bevel ${formatAngle(operation.bevelDegrees)} cannot be cut`,
-        detail: `A knife holds an edge between 0° and ${STEEPEST_BEVEL_DEGREES}° from the normal.`,
-        mend: { label: `Set ${mended}°`, changes: { bevelDegrees: mended } },
+        detail: `A ${operation.cutBy === 'block' ? 'sanding block' : 'knife'} holds an edge between 0° and ${steepest}° from the normal.`,
+        mend: canSand
+          ? { label: 'Sand it on a block', changes: { cutBy: 'block' } }
+          : { label: `Set ${mended}°`, changes: { bevelDegrees: mended } },
       },
     ];
   },

@@ -1,3 +1,4 @@
+import { bend } from './bend.ts';
 import { bevel } from './bevel.ts';
 import { crease } from './crease.ts';
 import { engrave } from './engrave.ts';
@@ -12,7 +13,7 @@ import { through } from './through.ts';
 import { trench } from './trench.ts';
 
 /** Every kind of operation, in the order of the tools. A new kind is a new file and one line here. */
-export const KINDS = { groove, bevel, trench, crease, slit, hinge, pocket, through, mark, engrave } as const;
+export const KINDS = { groove, bevel, trench, crease, bend, slit, hinge, pocket, through, mark, engrave } as const;
 
 type OwnOf<Traits> = Traits extends OperationTraits<infer O> ? O : never;
 

@@ -23,7 +23,7 @@ export interface OperationField {
   /** May be left out: the airframe's way of making folds says it. */
   readonly isFromAirframe?: boolean;
   /** May be left out: it is this then. */
-  readonly usual?: number;
+  readonly usual?: number | string;
   /** Whether it is the number written on the line, which is typed there too. */
   readonly isOnLine?: boolean;
   /** Only with another field at a value. */

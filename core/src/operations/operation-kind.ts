@@ -25,6 +25,7 @@ export interface OperationFault {
     | 'GROOVE_STEEP'
     | 'BEVEL_STEEP'
     | 'CREASE_STEEP'
+    | 'BEND_STEEP'
     | 'TRENCH_NARROW'
     | 'POCKET_DEEP'
     | 'SLIT_TURN'

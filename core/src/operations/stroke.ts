@@ -18,6 +18,8 @@ export interface StrokeOf<Kind extends string> {
   readonly depthMm?: number;
   /** How a groove is cut. */
   readonly cut?: GrooveCut;
+  /** How much more than half of the turn a doubled fold takes at the edge right of its line. */
+  readonly leanDegrees?: number;
   /** Tape holds it: the board is cut right through. */
   readonly isTaped?: boolean;
   readonly caption: string;

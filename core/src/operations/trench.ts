@@ -1,4 +1,4 @@
-import { MOST_TRENCH_LAYERS, trenchWidth, type TrenchFold } from '../allowance/index.ts';
+import { MOST_OPEN_DEGREES, MOST_TRENCH_LAYERS, openTrenchWidth, trenchWidth, type TrenchFold } from '../allowance/index.ts';
 import { scatter } from '../marks/index.ts';
 import { formatAngle, lengthText } from '../units/index.ts';
 import { bandOn } from './band.ts';
@@ -17,6 +17,10 @@ export interface Trench extends OperationBase {
   readonly side: 'centre' | 'left' | 'right';
   /** Boards that stand on it or that it wraps round; one when undefined. */
   readonly layers?: number;
+  /** By how much a doubled fold stays open, as a wing's nose does; 0 when undefined. */
+  readonly openDegrees?: number;
+  /** How much more than half of the turn a doubled fold takes at the edge right of its line; 0 when undefined. */
+  readonly leanDegrees?: number;
 }
 
 const FOAM_DOT_MM = 0.35;
@@ -24,8 +28,11 @@ const FOAM_DOT_MM = 0.35;
 const DOUBLES_BEYOND_DEGREES = 135;
 const OTHER_SIDE = { left: 'right', right: 'left', centre: 'centre' } as const;
 
-const neededWidth = ({ foldDegrees, layers }: Trench, thicknessMm: number): number =>
-  trenchWidth(foldDegrees, thicknessMm, layers);
+const openOf = ({ foldDegrees, openDegrees = 0 }: Trench): number => (foldDegrees === 180 ? openDegrees : 0);
+const neededWidth = (operation: Trench, thicknessMm: number): number =>
+  openOf(operation) > 0 && (operation.layers ?? 1) === 1
+    ? openTrenchWidth(openOf(operation), thicknessMm)
+    : trenchWidth(operation.foldDegrees, thicknessMm, operation.layers);
 const widthOf = (operation: Trench, thicknessMm: number): number =>
   operation.widthMm === 'auto' ? neededWidth(operation, thicknessMm) : operation.widthMm;
 
@@ -64,6 +71,24 @@ export const trench: OperationTraits<Trench> = {
       usual: 1,
     },
     {
+      key: 'openDegrees',
+      word: 'Stays open by',
+      name: 'opening',
+      kind: 'angle',
+      least: 0,
+      most: MOST_OPEN_DEGREES,
+      usual: 0,
+    },
+    {
+      key: 'leanDegrees',
+      word: 'Skin leans by',
+      name: 'lean of the skin',
+      kind: 'angle',
+      least: -MOST_OPEN_DEGREES,
+      most: MOST_OPEN_DEGREES,
+      usual: 0,
+    },
+    {
       key: 'widthMm',
       word: 'Width',
       name: 'width',
@@ -92,9 +117,11 @@ export const trench: OperationTraits<Trench> = {
     operation.foldDegrees === 180
       ? (operation.layers ?? 1) > 1
         ? `trench, round ${operation.layers} boards`
-        : 'trench, doubled'
+        : openOf(operation) > 0
+          ? `trench, to ${formatAngle(180 - openOf(operation))}`
+          : 'trench, doubled'
       : `trench ${formatAngle(operation.foldDegrees)}`,
-  angleDegrees: (operation) => operation.foldDegrees,
+  angleDegrees: (operation) => operation.foldDegrees - openOf(operation),
   faults: (operation, thicknessMm) => {
     const needed = neededWidth(operation, thicknessMm);
     if (operation.widthMm === 'auto' || operation.widthMm >= needed - 0.05) return [];
@@ -107,7 +134,11 @@ export const trench: OperationTraits<Trench> = {
       },
     ];
   },
-  mirrored: (operation) => ({ ...operation, side: OTHER_SIDE[operation.side] }),
+  mirrored: ({ leanDegrees, ...operation }) => ({
+    ...operation,
+    side: OTHER_SIDE[operation.side],
+    ...(leanDegrees ? { leanDegrees: -leanDegrees } : {}),
+  }),
   marks: (stroke, pen) => [
     ...pen.edges(),
     ...scatter(stroke.area).map((at) => pen.dot(at, FOAM_DOT_MM)),

@@ -11,5 +11,7 @@ export const mirrorId = (id: string): string => `${id}${MIRROR}`;
 export const isMirrorId = (id: string): boolean => id.endsWith(MIRROR);
 /** The feature that something belongs to, or undefined for what was drawn. */
 export const featureIdOf = (id: string): string | undefined => /^(f\d+)-/.exec(id)?.[1];
+/** Whether something was made by a form: the builder's own never begin so. */
+export const isMadeId = (id: string): boolean => id.startsWith('m-');
 /** The drawn thing that an id stands for. */
 export const drawnId = (id: string): string => id.replace(/~.*$/, '');

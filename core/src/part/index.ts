@@ -1,4 +1,4 @@
-export { derivedId, drawnId, featureIdOf, isMirrorId, mirrorId, pieceId } from './derived-ids.ts';
+export { derivedId, drawnId, featureIdOf, isMadeId, isMirrorId, mirrorId, pieceId } from './derived-ids.ts';
 export { DIMENSION_WAYS, type DimensionAlong } from './dimension.ts';
 export { findNode, findSegment, pathWord, withPath } from './find.ts';
 export { type Attachment, GUIDE_KINDS, type Guide, type GuideBase } from './guide.ts';
@@ -16,6 +16,9 @@ export {
   type Joint,
   PART_HANDS,
   PART_SIZINGS,
+  OWN_DETAILS,
+  type OwnDetail,
+  type PartSource,
   PLANNED_ROLES,
   type PlannedFrom,
   type Part,

@@ -225,8 +225,8 @@ const jointFault = (joint: Joint): string | undefined =>
   numberFault('The turn of a part that stands', joint.turnDegrees, WIDEST_JOINT_TURN_DEGREES, '°') ??
   numberFault('The shift along its line', joint.alongMm, FURTHEST_COORDINATE_MM, 'length');
 
-const placeFault = ({ at, rollDegrees, pitchDegrees, yawDegrees }: Place): string | undefined =>
+const placeFault = ({ at, rollDegrees, pitchDegrees, yawDegrees, onPlate }: Place): string | undefined =>
   firstOf([
-    ...[at.x, at.y, at.z].map((value) => () => numberFault('A place', value, FURTHEST_COORDINATE_MM, 'length')),
+    ...[at.x, at.y, at.z, ...(onPlate ? [onPlate.x, onPlate.y] : [])].map((value) => () => numberFault('A place', value, FURTHEST_COORDINATE_MM, 'length')),
     ...[rollDegrees, pitchDegrees, yawDegrees].map((value) => () => turnFault('A turn in the airframe', value)),
   ]);

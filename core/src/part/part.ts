@@ -1,3 +1,4 @@
+import type { Point } from '../geometry/index.ts';
 import type { Feature } from '../features/index.ts';
 import type { BoardFace, Operation } from '../operations/index.ts';
 import type { DrawnPath, Sizing } from '../paths/index.ts';
@@ -38,6 +39,8 @@ export interface Seam {
   readonly fromSegmentId: string;
   readonly toSegmentId: string;
   /** The part that the second edge is of; this one when undefined. */ readonly toPartId?: string;
+  /** Whether one edge may run on past the end of the other: only where both lie beside each other must they meet. */
+  readonly mayOverhang?: boolean;
 }
 
 /** A point or vector of the airframe in mm: x aft, y to starboard, z up. */
@@ -56,6 +59,8 @@ export interface Place {
   readonly pitchDegrees: number;
   /** About the upright axis, last. */
   readonly yawDegrees: number;
+  /** A point of the plate that stands there, on the flat part; the largest plate without it. */
+  readonly onPlate?: Point;
 }
 
 /** How one piece of a part stands on another part: a straight edge or line of its own on an edge or line of that part. */
@@ -106,6 +111,19 @@ export interface PlannedFrom {
   readonly outline: string;
 }
 
+/** What of a made part the builder may say otherwise than its form. */
+export const OWN_DETAILS = ['name', 'group', 'grain', 'notes', 'variants'] as const;
+export type OwnDetail = (typeof OWN_DETAILS)[number];
+
+/** The form that makes a part, and what the part is in it. */
+export interface PartSource {
+  readonly formId: string;
+  /** `skin-1`, `spar-2-1`: never changes while the form has it. */
+  readonly role: string;
+  /** What the builder has said otherwise: it is kept when the form makes the part anew. */
+  readonly own?: readonly OwnDetail[];
+}
+
 export const PART_HANDS = ['single', 'pair'] as const;
 export const PART_SIZINGS = ['scaled', 'fixed'] as const;
 /** One drawing: what the builder drew, seen from its face. A handed pair is drawn once, as its port part. */
@@ -145,6 +163,8 @@ export interface Part {
   readonly variants?: readonly string[];
   /** Where in the plan it was taken from. */
   readonly planned?: PlannedFrom;
+  /** The form that makes it; drawn by hand without one. */
+  readonly source?: PartSource;
   /** Count of ids given out so far, so that an id is never used twice. */
   readonly lastId: number;
 }

@@ -52,7 +52,13 @@ const scaled = memo(
 const standingAt = ({ joints, place }: Part, factor: number): Pick<Part, 'joints' | 'place'> => ({
   ...(joints ? { joints: joints.map((joint) => ({ ...joint, alongMm: joint.alongMm * factor })) } : {}),
   ...(place
-    ? { place: { ...place, at: { x: place.at.x * factor, y: place.at.y * factor, z: place.at.z * factor } } }
+    ? {
+        place: {
+          ...place,
+          at: { x: place.at.x * factor, y: place.at.y * factor, z: place.at.z * factor },
+          ...(place.onPlate ? { onPlate: times(place.onPlate, factor) } : {}),
+        },
+      }
     : {}),
 });
 

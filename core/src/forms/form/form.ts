@@ -1,0 +1,78 @@
+import type { AirframePoint, Part } from '../../part/index.ts';
+import type { LengthUnit } from '../../units/index.ts';
+import type { WingParameters } from '../wing/parameters.ts';
+
+/** Where a form stands in the airframe: its own origin, and how it is tilted about the axis across, nose up above 0. */
+export interface FormPlace {
+  readonly at: AirframePoint;
+  readonly incidenceDegrees: number;
+}
+
+/** What the builder drew on a made part that no longer finds a place on it, kept until it is put back or thrown away. */
+export interface ParkedAddition {
+  readonly role: string;
+  /** What it is, in words: `hole`, `line with crease`. */
+  readonly what: string;
+  /** Contours, lines, operations and features as they were on the part. */
+  readonly pieces: Pick<Part, 'contours' | 'lines' | 'operations' | 'features'>;
+}
+
+/** A maker of parts: its parameters, and what the builder added that waits for a place. */
+export interface Form {
+  readonly id: string;
+  readonly kind: 'wing';
+  readonly name: string;
+  readonly parameters: WingParameters;
+  readonly place: FormPlace;
+  /** The planned thing that it was made from and stays linked to. */
+  readonly plannedId?: string;
+  readonly parked?: readonly ParkedAddition[];
+}
+
+/** A board as far as a form needs it. */
+export interface FormBoard {
+  readonly thicknessMm: number;
+  readonly gramsPerSquareMetre: number;
+  /** Longest straight part that it holds, in mm; unknown when undefined. */
+  readonly longestMm?: number;
+}
+
+/** What a form is made with: the boards by their material. */
+export interface FormContext {
+  readonly boardOf: (material: string) => FormBoard;
+  readonly unit: LengthUnit;
+}
+
+/** One value of a form's parameters to set: its path and what it becomes. */
+export interface ParameterChange {
+  readonly path: string;
+  readonly value: number | string | boolean | undefined;
+}
+
+/** A number or choice that does not work, and the nearest that does. */
+export interface FormFault {
+  readonly code: string;
+  /** Path of the parameter that it is about: `panels.1.spanMm`. */
+  readonly path: string;
+  readonly title: string;
+  readonly detail: string;
+  /** Whether no parts can be made until it is mended. */
+  readonly isBlocking: boolean;
+  readonly mend?: { readonly label: string; readonly changes: readonly ParameterChange[] };
+}
+
+/** One step of the hand calculation that a form replaces. */
+export interface WorkingStep {
+  readonly words: string;
+  readonly formula: string;
+  readonly result: string;
+  readonly source: string;
+}
+
+/** A form made: its parts, stood and seamed, with what was worked out on the way. */
+export interface MadeForm<Figures> {
+  readonly parts: readonly Part[];
+  readonly figures: Figures | undefined;
+  readonly working: readonly WorkingStep[];
+  readonly faults: readonly FormFault[];
+}

@@ -1,0 +1,13 @@
+export type {
+  Form,
+  FormBoard,
+  FormContext,
+  FormFault,
+  FormPlace,
+  MadeForm,
+  ParameterChange,
+  ParkedAddition,
+  WorkingStep,
+} from './form.ts';
+export { type MadeCorner, type MadeEdgeWork, type MadeLine, madeEdgeId, type MadeHole, type MadePartDraft, madePart, madePartId } from './made-part.ts';
+export { placeIn, placeOf, standingOf } from './place-of.ts';

@@ -1,0 +1,176 @@
+import { openTrenchWidth } from '../../allowance/index.ts';
+import { degrees, radians } from '../../units/index.ts';
+import type { SectionPlate, SectionPoint, SectionRefusal, SkinSection } from './section.ts';
+
+export const NOSE_STYLES = ['trench', 'bevels'] as const;
+/** How the skin comes round the nose: a doubled trench, or a fold whose two bevels meet. */
+export type NoseStyle = (typeof NOSE_STYLES)[number];
+
+export const TAIL_STYLES = ['lap', 'square', 'sanded', 'strip'] as const;
+/** How the skins meet at the tail: a lap whose lower edge is bevelled, square on each other, both sanded to a line, or over a strip. */
+export type TailStyle = (typeof TAIL_STYLES)[number];
+
+/** The numbers of a section over a strip spar. */
+export interface StripSparNumbers {
+  readonly chordMm: number;
+  /** Front edge of the spar, aft of the nose. */
+  readonly sparFrontMm: number;
+  /** Width of the spar along the chord. */
+  readonly sparWidthMm: number;
+  readonly sparHeightMm: number;
+  readonly thicknessMm: number;
+  readonly nose: NoseStyle;
+  readonly tail: TailStyle;
+  /** Length of a bevelled lap; as long as its bevel runs out when undefined. */
+  readonly lapMm?: number;
+  /** Boards laid at the tail when the skins meet over a strip. */
+  readonly stripBoards?: number;
+}
+
+/** Slopes are found to this, in radians. */
+const SETTLED = 1e-12;
+const MOST_ROUNDS = 60;
+/** A sloped plate shorter than this many boards is no plate. */
+const LEAST_PLATE_BOARDS = 1.5;
+
+/** Heights over the bottom's outer line at which the slopes start and end, and where along the chord, for given slopes. */
+interface Slopes {
+  readonly front: number;
+  readonly rear: number;
+}
+
+/**
+ * The section over a strip spar: a flat bottom, the top level over the spar at its height and two boards, straight down to nose and tail.
+ * @source the outer creases stand off the spar's edges by t·tan(θ/2), since the inner faces meet over them; θ follows from the crease and
+ * the nose or tail, so it is found by fixed point
+ * @returns the section, or why these numbers make none
+ */
+export function stripSparSection(numbers: StripSparNumbers): SkinSection | SectionRefusal {
+  const { chordMm: c, sparFrontMm, sparWidthMm, sparHeightMm: h, thicknessMm: t } = numbers;
+  const top = h + 2 * t;
+  let slopes: Slopes = { front: 0.2, rear: 0.1 };
+  for (let round = 0; ; round++) {
+    const { nose, frontCrease, rearCrease, tail } = cornersAt(numbers, slopes);
+    const least = LEAST_PLATE_BOARDS * t;
+    if (!(frontCrease.x - nose.x >= least))
+      return {
+        refused: 'The spar stands too far forward',
+        detail: 'Between the nose and the spar no slope of the top skin is left.',
+        key: 'sparPercent',
+        nearest: roundUp((100 * (least + nose.x + t + sparFrontMm - frontCrease.x)) / c),
+      };
+    if (!(tail.x - rearCrease.x >= least))
+      return {
+        refused: 'The spar stands too far aft',
+        detail: 'Between the spar and the tail no slope of the top skin is left.',
+        key: 'sparPercent',
+        nearest: roundDown((100 * (c - least - sparWidthMm - 2 * t)) / c),
+      };
+    const next: Slopes = {
+      front: Math.atan2(top - nose.y, frontCrease.x - nose.x),
+      rear: Math.atan2(top - tail.y, tail.x - rearCrease.x),
+    };
+    if (next.rear <= 0)
+      return {
+        refused: 'The tail stands higher than the spar',
+        detail: 'The top skin would have to climb aft of the spar.',
+        key: 'sparHeightMm',
+        nearest: Math.ceil((h + (tail.y - top) + t) * 10) / 10,
+      };
+    if (next.front > radians(75))
+      return {
+        refused: 'The top skin would stand up at the nose',
+        detail: 'It rises by more than 75° to the spar: put the spar further aft, or make it lower.',
+        key: 'sparPercent',
+        nearest: roundUp((100 * (sparFrontMm + h)) / c),
+      };
+    const isSettled = Math.abs(next.front - slopes.front) + Math.abs(next.rear - slopes.rear) < SETTLED;
+    slopes = next;
+    if (isSettled || round >= MOST_ROUNDS) break;
+  }
+  return sectionOf(numbers, slopes);
+}
+
+const roundUp = (percent: number): number => Math.min(95, Math.ceil(percent));
+const roundDown = (percent: number): number => Math.max(1, Math.floor(percent));
+
+/** Height of the upper skin's inner edge at the tail over the bottom's outer line, and how far the bottom runs under it. */
+function tailRest(
+  { chordMm: c, tail, lapMm, stripBoards = 1, thicknessMm: t }: StripSparNumbers,
+  rear: number,
+): { readonly innerUp: number; readonly lowEnd: number; readonly lap: number } {
+  const lowEnd = c - t * Math.sin(rear);
+  switch (tail) {
+    case 'lap': {
+      const whole = t / Math.tan(rear),
+        lap = Math.min(lapMm ?? whole, whole);
+      return { innerUp: t - lap * Math.tan(rear), lowEnd, lap };
+    }
+    case 'square':
+      return { innerUp: t, lowEnd, lap: 0 };
+    case 'strip':
+      return { innerUp: t * (1 + stripBoards), lowEnd, lap: 0 };
+    case 'sanded':
+      return { innerUp: -t * Math.cos(rear), lowEnd: c, lap: 0 };
+  }
+}
+
+function cornersAt(
+  numbers: StripSparNumbers,
+  { front, rear }: Slopes,
+): {
+  readonly nose: SectionPoint;
+  readonly frontCrease: SectionPoint;
+  readonly rearCrease: SectionPoint;
+  readonly tail: SectionPoint;
+} {
+  const { chordMm: c, sparFrontMm, sparWidthMm, sparHeightMm: h, thicknessMm: t, nose } = numbers;
+  const top = h + 2 * t;
+  return {
+    nose: nose === 'trench' ? { x: 0, y: t * (1 + Math.cos(front)) } : { x: 0, y: 0 },
+    frontCrease: { x: sparFrontMm - t * Math.tan(front / 2), y: top },
+    rearCrease: { x: sparFrontMm + sparWidthMm + t * Math.tan(rear / 2), y: top },
+    tail: { x: c, y: numbers.tail === 'sanded' ? 0 : tailRest(numbers, rear).innerUp + t * Math.cos(rear) },
+  };
+}
+
+function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
+  const { sparFrontMm, sparWidthMm, thicknessMm: t } = numbers,
+    { front, rear } = slopes;
+  const { nose, frontCrease, rearCrease, tail } = cornersAt(numbers, slopes);
+  const rest = tailRest(numbers, rear);
+  // The skin of a trench leans by half of what the nose stays open, so its lower end lies that much aft of the nose.
+  const noseLow =
+    numbers.nose === 'trench' ? { x: openTrenchWidth(degrees(front), t) * Math.sin(front / 2), y: 0 } : nose;
+  const feather = 90 - degrees(rear) / (numbers.tail === 'sanded' ? 2 : 1);
+  const lowBevel: Record<TailStyle, number> = {
+    lap: degrees(Math.atan(rest.lap / t)),
+    square: 0,
+    strip: 0,
+    sanded: 90 - degrees(rear) / 2,
+  };
+  const board = (role: string): SectionPlate => ({ role });
+  return {
+    corners: [
+      { x: rest.lowEnd, y: 0 },
+      noseLow,
+      ...(numbers.nose === 'trench' ? [nose] : []),
+      frontCrease,
+      rearCrease,
+      tail,
+    ],
+    plates: [
+      board('bottom'),
+      ...(numbers.nose === 'trench' ? [{ role: 'nose', isSkin: true } as const] : []),
+      board('front'),
+      board('cap'),
+      board('rear'),
+    ],
+    spar: { frontMm: sparFrontMm, widthMm: sparWidthMm },
+    tailBevels: {
+      lowDegrees: Math.min(lowBevel[numbers.tail], feather),
+      topDegrees: numbers.tail === 'sanded' ? 90 - degrees(rear) / 2 : 0,
+    },
+    ...(numbers.tail === 'lap' ? { lapMm: rest.lap / Math.cos(rear) } : {}),
+  };
+}

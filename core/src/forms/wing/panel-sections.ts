@@ -1,0 +1,239 @@
+import type { Point } from '../../geometry/index.ts';
+import { memo, radians } from '../../units/index.ts';
+import {
+  drawnSection,
+  fittedPoints,
+  innerHeights,
+  isRefused,
+  nacaOutline,
+  stripSparSection,
+  type SectionRefusal,
+  type SkinSection,
+  type StripSparNumbers,
+} from '../section/index.ts';
+import type { LaidPanel } from './panel-layout.ts';
+import type { WingParameters, WingSection } from './parameters.ts';
+
+/** The section at one end of a panel, and the spar in it. */
+export interface EndSection {
+  readonly section: SkinSection;
+  readonly chordMm: number;
+  readonly sparFrontMm: number;
+  /** Of the foam that fills the space between the skins. */
+  readonly sparHeightMm: number;
+  /** Height of the spar's foot over the pivot line, in the section's own axes. */
+  readonly sparFootMm: number;
+}
+
+/** Both ends of a panel. */
+export interface PanelSections {
+  readonly root: EndSection;
+  readonly tip: EndSection;
+  /** Whether the tip's spar was given so that the skins are not plane. */
+  readonly isTwisted: boolean;
+}
+
+/** A refusal, with the path of the number that it is about. */
+export interface WingRefusal extends SectionRefusal {
+  readonly path: string;
+}
+
+const isRefusal = (one: EndSection | SectionRefusal): one is SectionRefusal => 'refused' in one;
+
+/** The bevels of a drawn section's nose run so many boards from its fold. */
+const NOSE_CLEAR_BOARDS = 2.2;
+/** Height under which a spar is no longer cut, in mm. */
+const LEAST_SPAR_MM = 2;
+const ROUNDS = 4;
+
+/** The spar's width along the chord, where its line runs askew. */
+const chordwise = (widthMm: number, runMm: number, spanMm: number): number => widthMm / Math.cos(Math.atan2(runMm, spanMm));
+
+/** The slopes of a strip-spar section, as tangents. */
+function slopesOf({ corners }: SkinSection): { readonly front: number; readonly rear: number } {
+  const [tail, rear, front, nose] = [corners.at(-1)!, corners.at(-2)!, corners.at(-3)!, corners.at(-4)!];
+  return { front: (front.y - nose.y) / (front.x - nose.x), rear: (rear.y - tail.y) / (tail.x - rear.x) };
+}
+
+/**
+ * Place and height of the spar at another chord with which both slopes are those of a section, so that the skins between are plane.
+ * @source nose, tail and the width of the cap follow from the slopes and the board alone: both slopes meet the cap at one height
+ */
+function planeSpar(
+  root: SkinSection,
+  rootChordMm: number,
+  tipChordMm: number,
+  { thicknessMm: t }: Pick<StripSparNumbers, 'thicknessMm'>,
+): { readonly frontMm: number; readonly heightMm: number } {
+  const slopes = slopesOf(root);
+  const nose = root.corners.at(-4)!,
+    front = root.corners.at(-3)!,
+    rear = root.corners.at(-2)!,
+    tail = root.corners.at(-1)!;
+  const cap = rear.x - front.x,
+    tailX = tail.x + tipChordMm - rootChordMm;
+  const creaseX =
+    (tail.y - nose.y + slopes.rear * (tailX - cap) + slopes.front * nose.x) / (slopes.front + slopes.rear);
+  const top = nose.y + slopes.front * (creaseX - nose.x);
+  return { frontMm: creaseX + t * Math.tan(Math.atan(slopes.front) / 2), heightMm: top - 2 * t };
+}
+
+/** The outer line of a drawn section, on a chord of 1; undefined over a strip spar. Remembered by the section. */
+export const drawnOutlineOf = memo(({ kind, digits = '', points = [] }: WingSection): readonly Point[] | undefined => {
+  if (kind === 'naca') return nacaOutline(digits, fittedPoints);
+  if (kind !== 'points') return undefined;
+  return Array.from({ length: points.length / 2 }, (_, index) => ({
+    x: points[2 * index]!,
+    y: points[2 * index + 1]!,
+  })).reverse();
+});
+
+/** The section of a wing at a chord. */
+function endSection(
+  wing: WingParameters,
+  chordMm: number,
+  sparFrontMm: number,
+  sparHeightMm: number,
+  sparWidthMm: number,
+  thicknessMm: number,
+): EndSection | SectionRefusal {
+  const outline = drawnOutlineOf(wing.section);
+  if (!outline) {
+    const section = stripSparSection({
+      chordMm,
+      sparFrontMm,
+      sparWidthMm,
+      sparHeightMm,
+      thicknessMm,
+      nose: wing.nose,
+      tail: wing.tail,
+      stripBoards: wing.stripBoards,
+      ...(wing.lapMm !== undefined ? { lapMm: wing.lapMm } : {}),
+    });
+    return isRefused(section)
+      ? section
+      : { section, chordMm, sparFrontMm, sparHeightMm, sparFootMm: thicknessMm };
+  }
+  const section = drawnSection(
+    outline,
+    wing.section.creases,
+    chordMm,
+    thicknessMm,
+    wing.tail === 'square' ? 'square' : 'sanded',
+    (NOSE_CLEAR_BOARDS * thicknessMm) / Math.min(wing.rootChordMm, ...wing.panels.map(({ tipChordMm }) => tipChordMm)),
+  );
+  if (isRefused(section)) return section;
+  // The spar stands where the skins leave least room over its width.
+  const heights = [0, 0.25, 0.5, 0.75, 1]
+    .map((share) => innerHeights(section, sparFrontMm + share * sparWidthMm, thicknessMm))
+    .filter((one) => one !== undefined);
+  const low = Math.max(...heights.map((one) => one.low)),
+    top = Math.min(...heights.map((one) => one.top));
+  if (wing.sparKind !== 'none' && (heights.length === 0 || top - low < LEAST_SPAR_MM))
+    return {
+      refused: 'The skins leave no room for the spar',
+      detail: `Between them ${Math.max(0, top - low).toFixed(1)} mm are left where it stands.`,
+      key: 'sparPercent',
+      nearest: 30,
+    };
+  return {
+    section: { ...section, spar: { frontMm: sparFrontMm, widthMm: sparWidthMm } },
+    chordMm,
+    sparFrontMm,
+    sparHeightMm: top - low,
+    sparFootMm: low,
+  };
+}
+
+/**
+ * The sections at both ends of every panel.
+ * @returns the first number that makes no section, with its path
+ */
+export function panelSections(
+  wing: WingParameters,
+  laid: readonly LaidPanel[],
+  thicknessMm: number,
+): readonly PanelSections[] | WingRefusal {
+  const boards = wing.sparKind === 'none' ? Math.max(1, wing.sparBoards) : wing.sparBoards,
+    width = boards * thicknessMm;
+  let askew = laid.map(() => 0),
+    found: readonly PanelSections[] | WingRefusal = [];
+  for (let round = 0; round < ROUNDS; round++) {
+    const widthMm = Math.max(...laid.map(({ panel }, index) => chordwise(width, askew[index]!, panel.spanMm)));
+    found = sectionsAt(wing, laid, thicknessMm, widthMm);
+    if ('refused' in found) return found;
+    const runs = found.map(
+      ({ root, tip }, index) =>
+        laid[index]!.tipNoseMm + tip.sparFrontMm - laid[index]!.rootNoseMm - root.sparFrontMm,
+    );
+    if (runs.every((run, index) => Math.abs(run - askew[index]!) < 1e-6)) break;
+    askew = runs;
+  }
+  return found;
+}
+
+function sectionsAt(
+  wing: WingParameters,
+  laid: readonly LaidPanel[],
+  thicknessMm: number,
+  sparWidthMm: number,
+): readonly PanelSections[] | WingRefusal {
+  const isDrawn = wing.section.kind !== 'strip-spar';
+  let root = endSection(
+    wing,
+    wing.rootChordMm,
+    (wing.rootChordMm * wing.sparPercent) / 100,
+    wing.sparHeightMm,
+    sparWidthMm,
+    thicknessMm,
+  );
+  if (isRefusal(root)) return { ...root, path: root.key ?? 'rootChordMm' };
+  const sections: PanelSections[] = [];
+  for (const [index, { panel }] of laid.entries()) {
+    const before: EndSection = root;
+    const plane = isDrawn
+      ? undefined
+      : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
+    const isGiven = panel.tipSparHeightMm !== undefined && !isDrawn;
+    const share = panel.tipChordMm / before.chordMm;
+    const isPlane = !isGiven && (plane?.heightMm ?? 0) >= LEAST_SPAR_MM;
+    const tip = endSection(
+      wing,
+      panel.tipChordMm,
+      isPlane ? plane!.frontMm : before.sparFrontMm * share,
+      isGiven ? panel.tipSparHeightMm! : isPlane ? plane!.heightMm : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share),
+      sparWidthMm,
+      thicknessMm,
+    );
+    if (isRefusal(tip)) return tipRefusal(tip, index, panel.tipChordMm, before.chordMm);
+    const isLevel = before.chordMm === panel.tipChordMm && before.sparHeightMm === tip.sparHeightMm;
+    sections.push({ root: before, tip, isTwisted: !isDrawn && !isPlane && !isLevel });
+    root = tip;
+  }
+  return sections;
+}
+
+/** A refusal at a tip is about the tip's chord or its spar: the root was well. */
+function tipRefusal(refusal: SectionRefusal, index: number, tipChordMm: number, rootChordMm: number): WingRefusal {
+  return {
+    refused: `${refusal.refused} at the tip of panel ${index + 1}`,
+    detail: refusal.detail,
+    key: 'tipChordMm',
+    nearest: Math.ceil(Math.min(rootChordMm, tipChordMm + (rootChordMm - tipChordMm) / 2)),
+    path: `panels.${index}.tipChordMm`,
+  };
+}
+
+/** The outer corners of an end's section in its panel's frame: turned by its washout about the spar's foot, and moved to its nose. */
+export function placedCorners(
+  { section, sparFrontMm }: EndSection,
+  noseMm: number,
+  washoutDegrees: number,
+): readonly Point[] {
+  const cos = Math.cos(radians(washoutDegrees)),
+    sin = Math.sin(radians(washoutDegrees));
+  return section.corners.map(({ x, y }) => ({
+    x: noseMm + sparFrontMm + (x - sparFrontMm) * cos - y * sin,
+    y: (x - sparFrontMm) * sin + y * cos,
+  }));
+}

@@ -1,0 +1,216 @@
+import { applyRigid, composeRigid, cross, invertRigid, midpoint, subtract, unitVector, type Point, type Point3 } from '../../geometry/index.ts';
+import { LARGEST_GROOVE_FOLD_DEGREES, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
+import type { OperationDraft } from '../../operations/index.ts';
+import type { Part } from '../../part/index.ts';
+import { madePart, placeIn, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
+import { middleLine, skinOutline, type SkinOutline } from '../skin/index.ts';
+import { panelWord, type PanelSite } from './panel.ts';
+import { servoOpenings } from './servo-opening.ts';
+import { sparFeet } from './spar-strips.ts';
+
+type FlatLine = { readonly root: Point; readonly tip: Point };
+
+/** Creases of a skin turn by up to this: a sharper one crushes the foam of both plates, and is grooved. */
+const LARGEST_SKIN_CREASE_DEGREES = 22;
+/** Turns of less than this are no fold, in degrees. */
+const FLAT_DEGREES = 0.02;
+
+/** What folds a skin over one of its lines. */
+export function foldWork(turnDegrees: number, label: string, isBent: boolean): OperationDraft | undefined {
+  if (Math.abs(turnDegrees) < FLAT_DEGREES) return undefined;
+  if (isBent) return { kind: 'bend', face: 'face', foldDegrees: turnDegrees, label };
+  if (turnDegrees <= LARGEST_SKIN_CREASE_DEGREES) return { kind: 'crease', face: 'face', foldDegrees: turnDegrees, label };
+  return {
+    kind: 'groove',
+    face: 'face',
+    foldDegrees: turnDegrees,
+    mouthMm: 'auto',
+    ...(turnDegrees > LARGEST_GROOVE_FOLD_DEGREES ? { school: 'sanded' as const } : {}),
+    label,
+  };
+}
+
+/** The folds of a skin: over each of its lines, and round the nose by a trench. */
+function foldLines({ skin, sections }: PanelSite, { folds }: SkinOutline): readonly MadeLine[] {
+  const { plates } = sections.root.section,
+    lines: MadeLine[] = [];
+  for (let index = 1; index < plates.length; index++) {
+    const before = plates[index - 1]!,
+      after = plates[index]!;
+    if (after.isSkin) {
+      const whole = skin.turns[index]! + skin.turns[index + 1]!;
+      lines.push({
+        name: 'nose',
+        ...middleLine(folds[index]!, folds[index + 1]!),
+        work: {
+          kind: 'trench',
+          face: 'face',
+          foldDegrees: 180,
+          openDegrees: 180 - whole,
+          leanDegrees: (skin.turns[index + 1]! - skin.turns[index]!) / 2,
+          // As wide as the strip lies between the plates: sweep leans it a little.
+          widthMm: stripWidth(skin.flat[index]!, skin.flat[index + 1]!),
+          side: 'centre',
+          label: 'nose',
+        },
+      });
+      continue;
+    }
+    if (before.isSkin) continue;
+    const label = foldLabel(before.role, after.role);
+    const work = foldWork(skin.turns[index]!, label, Boolean(before.isBent && after.isBent));
+    if (work) lines.push({ name: `fold-${before.role}-${after.role}`, ...folds[index]!, work });
+  }
+  skin.plates.forEach(({ bend }, index) => {
+    if (!bend || plates[index]!.isSkin) return;
+    const work = foldWork(bend.turnDegrees, 'twist', true);
+    if (!work) return;
+    const [a, b] = [folds[index]!, folds[index + 1]!];
+    const run = bend.isRising ? { from: a.from, to: b.to } : { from: a.to, to: b.from };
+    lines.push({ name: `twist-${plates[index]!.role}`, ...run, work });
+  });
+  return lines;
+}
+
+/** Width of a strip between two lines of one direction on the flat. */
+const stripWidth = (low: FlatLine, top: FlatLine): number =>
+  Math.abs(cross(unitVector(low.root, low.tip), subtract(top.root, low.root)));
+
+function foldLabel(before: string, after: string): string {
+  if (before === 'bottom' || (before.startsWith('low') && after.startsWith('top'))) return 'nose';
+  if (before === 'front') return 'front of the spar';
+  if (after === 'rear') return 'rear of the spar';
+  return '';
+}
+
+/** Where the flat skin's corner of a place in the panel lies on one of its plates. */
+export function ontoPlate({ skin }: PanelSite, plate: number, at: Point3, end: 'root' | 'tip'): Point {
+  const { rootPiece, tipPiece } = skin.plates[plate]!;
+  const { x, y } = applyRigid(invertRigid((end === 'root' ? rootPiece : tipPiece).map), at);
+  return { x, y };
+}
+
+/** The lower plate that a place along the chord lies on, at both ends of a panel; undefined where a crease lies between. */
+export function lowerPlateAt({ sections }: PanelSite, atRoot: number, atTip: number): number | undefined {
+  const covers = ({ corners }: { readonly corners: readonly Point[] }, index: number, aft: number): boolean =>
+    Math.min(corners[index]!.x, corners[index + 1]!.x) <= aft && aft <= Math.max(corners[index]!.x, corners[index + 1]!.x);
+  const { root, tip } = sections,
+    nose = root.section.plates.findIndex(({ role }) => role === 'nose' || role === 'front' || role.startsWith('top'));
+  const found = root.section.plates
+    .slice(0, nose)
+    .findIndex(({ isSkin }, index) => !isSkin && covers(root.section, index, atRoot) && covers(tip.section, index, atTip));
+  return found < 0 ? undefined : found;
+}
+
+function sparMarks(site: PanelSite): readonly MadeLine[] {
+  return sparFeet(site).flatMap(({ name, label, root, tip, atRoot, atTip }): readonly MadeLine[] => {
+    const plate = lowerPlateAt(site, atRoot, atTip);
+    if (plate === undefined) return [];
+    return [
+      {
+        name,
+        from: ontoPlate(site, plate, root, 'root'),
+        to: ontoPlate(site, plate, tip, 'tip'),
+        work: { kind: 'mark', face: 'face', label },
+      },
+    ];
+  });
+}
+
+/** Where the lower skin's inner edge comes on the upper skin. */
+function lapMark({ sections, skin }: PanelSite, { folds }: SkinOutline): readonly MadeLine[] {
+  const [root, tip] = [sections.root.section.lapMm, sections.tip.section.lapMm];
+  if (!root || !tip) return [];
+  const last = skin.flat.length - 1;
+  const inward = (at: 'root' | 'tip', lapMm: number): Point => {
+    const tail = at === 'root' ? folds[last]!.from : folds[last]!.to,
+      before = at === 'root' ? folds[last - 1]!.from : folds[last - 1]!.to;
+    const long = Math.hypot(before.x - tail.x, before.y - tail.y);
+    return { x: tail.x + ((before.x - tail.x) * lapMm) / long, y: tail.y + ((before.y - tail.y) * lapMm) / long };
+  };
+  return [
+    {
+      name: 'lap',
+      from: inward('root', root),
+      to: inward('tip', tip),
+      work: { kind: 'mark', face: 'face', label: 'lap' },
+    },
+  ];
+}
+
+function tailWork({ sections }: PanelSite): readonly MadeEdgeWork[] {
+  const mean = (which: 'lowDegrees' | 'topDegrees'): number =>
+    (sections.root.section.tailBevels[which] + sections.tip.section.tailBevels[which]) / 2;
+  return (
+    [
+      ['tail-low', mean('lowDegrees')],
+      ['tail-top', mean('topDegrees')],
+    ] as const
+  ).flatMap(([edge, bevelDegrees]): readonly MadeEdgeWork[] =>
+    bevelDegrees < 0.05
+      ? []
+      : [
+          {
+            name: `bevel-${edge}`,
+            edges: [edge],
+            work: {
+              kind: 'bevel',
+              face: 'face',
+              bevelDegrees,
+              ...(bevelDegrees > STEEPEST_BEVEL_DEGREES ? { cutBy: 'block' as const } : {}),
+              label: 'tail',
+            },
+          },
+        ],
+  );
+}
+
+/** The roles of the skins that the ends of this one meet: of the next panel, and of the other half in the middle. */
+function jointSeams(site: PanelSite): readonly { readonly name: string; readonly from: string; readonly to: string; readonly role: string }[] {
+  const { laid, sections, isLast } = site;
+  const boards = sections.root.section.plates.filter(({ isSkin }) => !isSkin).map(({ role }) => role);
+  const next = `skin-${laid.number + 1}`;
+  return boards.flatMap((plate) => [
+    ...(isLast ? [] : [{ name: `joint-${plate}`, from: `tip-${plate}`, to: `root-${plate}`, role: next }]),
+    ...(laid.number > 1
+      ? []
+      : laid.isMiddle
+        ? isLast
+          ? []
+          : [{ name: `joint-b-${plate}`, from: `root-${plate}`, to: `root-${plate}`, role: next }]
+        : [{ name: `middle-${plate}`, from: `root-${plate}`, to: `root-${plate}`, role: 'skin-1' }]),
+  ]);
+}
+
+/** The skin of a panel: one flat part that folds round the spar and closes at the tail. */
+export function skinPart(site: PanelSite): Part {
+  const { formId, formName, wing, laid, sections, skin, board, place } = site;
+  const { plates } = sections.root.section;
+  const outline = skinOutline(skin, plates, site.root, site.tip, board.thicknessMm);
+  const base = plates.findIndex((_, index) => skin.plates[index]!.pieces[0].map.x.y === 0 && plates[index]!.isSkin !== true);
+  const standing = skin.plates[Math.max(0, base)]!.pieces[0];
+  const corners = standing.corners;
+  const onPlate = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
+  const lap = lapMark(site, outline),
+    isPartLap = lap.length > 0 && wing.lapMm !== undefined && skin.plates.at(-1)!.pieces.length === 1;
+  return madePart({
+    formId,
+    role: `skin-${laid.number}`,
+    name: `${formName} skin${panelWord(site)}`,
+    group: formName,
+    material: wing.material,
+    handed: laid.isMiddle ? 'single' : 'pair',
+    grain: { directionDegrees: 0, rule: 'along' },
+    outline: outline.corners,
+    holes: servoOpenings(site),
+    lines: [...foldLines(site, outline), ...sparMarks(site), ...lap],
+    edgeWork: [...outline.endWork, ...tailWork(site)],
+    seams: [
+      ...(wing.tail === 'strip'
+        ? []
+        : [{ name: 'tail', from: 'tail-low', to: isPartLap ? 'lap' : 'tail-top', mayOverhang: true }]),
+      ...jointSeams(site),
+    ],
+    place: placeIn(place, composeRigid(standing.map, laid.map), onPlate),
+  });
+}

@@ -93,7 +93,7 @@ export interface Problem {
 
 /** Something that was saved by another while it was edited here. */
 export interface Conflict {
-  readonly kind: 'settings' | 'part' | 'board' | 'nest' | 'plan';
+  readonly kind: 'settings' | 'part' | 'board' | 'nest' | 'plan' | 'form';
   readonly id: string;
   /** The newer state; value null when it was removed. */
   readonly current: { readonly version: number; readonly value: unknown };

@@ -10,6 +10,7 @@ import {
   MOST_NODES,
   MOST_OPERATIONS,
   MOST_PATHS,
+  OWN_DETAILS,
   PART_HANDS,
   PART_SIZINGS,
   PLANNED_ROLES,
@@ -17,7 +18,7 @@ import {
 } from '@grain-fold/core/part';
 import { GRAIN_RULES } from '@grain-fold/core/stock';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, Matches } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, Matches } from 'class-validator';
 import {
   AttachmentDto,
   FEATURE_TYPES,
@@ -61,6 +62,18 @@ export class PlannedFromDto {
   @IsIdentifier() from!: string;
   @IsOneOf(PLANNED_ROLES) role!: string;
   @Matches(/^[0-9a-f]{16}$/, { message: 'must be a fingerprint of 16 digits' }) outline!: string;
+}
+
+/** The form that makes a part. */
+export class PartSourceDto {
+  @IsIdentifier() formId!: string;
+  @IsIdentifier() role!: string;
+  /** What the builder has said otherwise. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(OWN_DETAILS.length)
+  @IsIn(OWN_DETAILS, { each: true, message: `must be some of ${OWN_DETAILS.join(', ')}` })
+  own?: string[];
 }
 
 /** One drawing, seen from its face. */
@@ -154,5 +167,7 @@ export class PartDto {
   @HasVariants() variants?: string[];
   /** Where in the plan it was taken from. */
   @IsOptional() @Nested(() => PlannedFromDto) planned?: PlannedFromDto;
+  /** The form that makes it. */
+  @IsOptional() @Nested(() => PartSourceDto) source?: PartSourceDto;
   @IsCountBetween(0, MOST_IDS) lastId!: number;
 }

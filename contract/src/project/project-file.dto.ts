@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, Equals, IsArray, IsOptional } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
+import { FormDto } from './form.dto.ts';
 import { NestDto } from './nest.dto.ts';
 import { PartDto } from './part.dto.ts';
 import { PlanDto } from './plan.dto.ts';
@@ -10,7 +11,7 @@ import { SettingsDto } from './settings.dto.ts';
 /** What a project file calls itself. */
 export const PROJECT_FORMAT = 'grain-fold-airframe';
 /** The version of the format that this program writes. */
-export const PROJECT_FORMAT_VERSION = 4;
+export const PROJECT_FORMAT_VERSION = 5;
 
 /** A whole airframe as a file. */
 export class ProjectFileDto {
@@ -23,4 +24,5 @@ export class ProjectFileDto {
   @IsArray() @ArrayMaxSize(BOUNDS.boards) @EachNested() @Type(() => BoardDto) boards!: BoardDto[];
   @IsOptional() @Nested(() => NestDto) nest?: NestDto;
   @IsOptional() @Nested(() => PlanDto) plan?: PlanDto;
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.forms) @EachNested() @Type(() => FormDto) forms?: FormDto[];
 }

@@ -115,7 +115,10 @@ export function readProjectData(data: unknown): ReadProjectFile {
     data as Readonly<Record<string, unknown>>,
   );
   const faults = fieldFaults(ProjectFileDto, current);
-  const all = faults.length > 0 ? faults : crossFaults(current as unknown as Airframe);
+  const all =
+    faults.length > 0
+      ? faults
+      : [...crossFaults(current as unknown as Airframe), ...formlessParts(current as unknown as Airframe)];
   const firstFault = all[0];
   if (firstFault) return refused('FILE_DAMAGED', `${firstFault.field}: ${firstFault.message}.`, all);
   const { format: _format, formatVersion: _formatVersion, ...airframe } = current;
@@ -123,7 +126,9 @@ export function readProjectData(data: unknown): ReadProjectFile {
 }
 
 /** What no single field shows: broken parts, and ids that clash or lead nowhere. */
-export function crossFaults(airframe: Pick<Airframe, 'parts' | 'boards' | 'nest' | 'plan'>): readonly FieldFault[] {
+export function crossFaults(
+  airframe: Pick<Airframe, 'parts' | 'boards' | 'nest' | 'plan' | 'forms'>,
+): readonly FieldFault[] {
   const faults: FieldFault[] = [];
   airframe.parts.forEach((part, index) => {
     const broken = brokenInvariant(part);
@@ -134,12 +139,23 @@ export function crossFaults(airframe: Pick<Airframe, 'parts' | 'boards' | 'nest'
   for (const [list, ids] of [
     ['parts', airframe.parts.map((part) => part.id)],
     ['boards', airframe.boards.map((board) => board.id)],
+    ['forms', (airframe.forms ?? []).map((form) => form.id)],
   ] as const) {
     ids.forEach((id, index) => {
       if (ids.indexOf(id) !== index) faults.push({ field: `${list}[${index}].id`, message: `"${id}" is used twice` });
     });
   }
   return faults;
+}
+
+/** Parts whose form is not in the file. */
+function formlessParts({ parts, forms = [] }: Airframe): readonly FieldFault[] {
+  const known = new Set(forms.map(({ id }) => id));
+  return parts.flatMap(({ source }, index) =>
+    source && !known.has(source.formId)
+      ? [{ field: `parts[${index}].source.formId`, message: `there is no form "${source.formId}"` }]
+      : [],
+  );
 }
 
 /** An airframe as the text of a project file; reading it back gives the same airframe. */

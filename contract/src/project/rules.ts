@@ -115,5 +115,6 @@ export const BOUNDS = {
   notesLength: 10_000,
   parts: 500,
   boards: 200,
+  forms: 50,
   variants: 20,
 } as const;

@@ -1,10 +1,12 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsOptional, ValidateIf } from 'class-validator';
 import type { Airframe, AirframeNest, AirframeSettings } from '@grain-fold/core/airframe';
+import type { Form } from '@grain-fold/core/forms';
 import type { Part } from '@grain-fold/core/part';
 import type { Plan } from '@grain-fold/core/plan';
 import type { Board } from '@grain-fold/core/stock';
 import { BoardDto } from '../project/board.dto.ts';
+import { FormDto } from '../project/form.dto.ts';
 import { NestDto } from '../project/nest.dto.ts';
 import { PartDto } from '../project/part.dto.ts';
 import { PlanDto } from '../project/plan.dto.ts';
@@ -26,6 +28,12 @@ export class BoardChange {
   @IsCountBetween(0, MOST_VERSION) basedOn!: number;
   @IsCountBetween(0, 100_000) position!: number;
   @ValidateIf(hasValue) @Nested(() => BoardDto) value!: Board | null;
+}
+export class FormChange {
+  @IsIdentifier() id!: string;
+  @IsCountBetween(0, MOST_VERSION) basedOn!: number;
+  @IsCountBetween(0, 100_000) position!: number;
+  @ValidateIf(hasValue) @Nested(() => FormDto) value!: Form | null;
 }
 export class SettingsChange {
   @IsCountBetween(1, MOST_VERSION) basedOn!: number;
@@ -61,6 +69,12 @@ export class SaveAirframe {
   @EachNested()
   @Type(() => BoardChange)
   boards?: BoardChange[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.forms * 2)
+  @EachNested()
+  @Type(() => FormChange)
+  forms?: FormChange[];
   @IsOptional() @Nested(() => NestChange) nest?: NestChange;
   @IsOptional() @Nested(() => PlanChange) plan?: PlanChange;
 }
@@ -72,6 +86,7 @@ export interface SaveReceipt {
   readonly settings?: number;
   readonly parts: Readonly<Record<string, number>>;
   readonly boards: Readonly<Record<string, number>>;
+  readonly forms: Readonly<Record<string, number>>;
   readonly nest?: number;
   readonly plan?: number;
 }
@@ -85,6 +100,7 @@ export interface OpenedAirframe {
     readonly settings: number;
     readonly parts: Readonly<Record<string, number>>;
     readonly boards: Readonly<Record<string, number>>;
+    readonly forms: Readonly<Record<string, number>>;
     readonly nest: number;
     readonly plan: number;
   };

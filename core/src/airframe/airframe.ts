@@ -1,3 +1,4 @@
+import type { Form } from '../forms/index.ts';
 import type { FoldDefaults } from '../operations/index.ts';
 import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
 import type { Part } from '../part/index.ts';
@@ -62,6 +63,8 @@ export interface Airframe {
   readonly boards: readonly Board[];
   readonly nest?: AirframeNest;
   readonly plan?: Plan;
+  /** Makers of parts: their parts stand among the others. */
+  readonly forms?: readonly Form[];
 }
 
 export const DEFAULT_NEST_SETTINGS: NestSettings = { clearanceMm: 2, edgeMarginMm: 3, turnStep: 90, seed: 1 };

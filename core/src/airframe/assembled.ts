@@ -1,14 +1,14 @@
 import { assemble, assemblySeams, foldedBy, plateBody, type SeamState, type StandingPart } from '../folds/index.ts';
 import type { Part } from '../part/index.ts';
 import { expandPart } from '../resolve/index.ts';
-import { scalePart } from '../scale/index.ts';
 import type { Airframe } from './airframe.ts';
+import { partAtScale } from './forms-of-airframe.ts';
 import { contextOf, partsInVariant } from './funnel.ts';
 
 /** A part of the airframe with what it folds to, at the airframe's scale; undefined while it has no closed outline. */
 export function standingPart(airframe: Airframe, drawn: Part): StandingPart | undefined {
   const { scale } = airframe.settings,
-    part = scalePart(drawn, scale),
+    part = partAtScale(airframe, drawn),
     context = contextOf(airframe, drawn, scale);
   const body = plateBody(part, context);
   return body && { part, whole: expandPart(part, context), body };

@@ -3,9 +3,9 @@ import { applyTransform, mirrorX, type Point } from '../geometry/index.ts';
 import { holesOf, featureIdOf, lineName, pathsOf, drawnId, type Joint, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';
 import { expandPart, type ResolvedPart } from '../resolve/index.ts';
-import { scalePart } from '../scale/index.ts';
 import { bareLengthText, formatAngle } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
+import { partAtScale } from './forms-of-airframe.ts';
 import { contextOf, partsInVariant } from './funnel.ts';
 
 /** What the airframe knows of a part that its own shape does not tell. */
@@ -57,7 +57,7 @@ function foreignLine(parts: readonly Part[], partId: string, segmentId: string):
 /** Names a straight line of a part, and where it lies on the board: `edge 3 from (0, 0) to (200, 0)`. */
 function edgesOf(airframe: Airframe, part: Part, { side, bounds }: ResolvedPart): (segmentId: string) => string {
   const { scale } = airframe.settings;
-  const drawn = scalePart(part, scale),
+  const drawn = partAtScale(airframe, part),
     whole = expandPart(drawn, contextOf(airframe, part, scale));
   const onBoard = (p: Point): Point => {
     const { x, y } = side === 'starboard' ? applyTransform(mirrorX(0), p) : p;
@@ -84,7 +84,7 @@ function edgesOf(airframe: Airframe, part: Part, { side, bounds }: ResolvedPart)
 /** What each hole that is cut is for: a plate's slot, a feature's own opening, or a hole that was drawn. */
 function holeWordsOf(airframe: Airframe, part: Part): readonly string[] {
   const { scale } = airframe.settings;
-  const whole = expandPart(scalePart(part, scale), contextOf(airframe, part, scale));
+  const whole = expandPart(partAtScale(airframe, part), contextOf(airframe, part, scale));
   return holesOf(whole)
     .filter(({ closed }) => closed)
     .map(({ id, plate }) => {

@@ -3,6 +3,7 @@ import { featureMaterials, tabRowOf, type TabRow } from '../features/index.ts';
 import { curveLength } from '../geometry/index.ts';
 import { findPath, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';
+import { scalePart } from '../scale/index.ts';
 import {
   existsIn,
   expandKey,
@@ -11,15 +12,13 @@ import {
   type ResolveContext,
   type ResolvedPart,
 } from '../resolve/index.ts';
-import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf } from '../stock/index.ts';
 import { defined, stableHash, memo, identityOf } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
+import { ASSUMED_BOARD } from './assumed-board.ts';
+import { partAtScale } from './forms-of-airframe.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
-
-/** Thickness and areal mass figured with while a material is not in stock. */
-const ASSUMED = { thicknessMm: 5, gramsPerSquareMetre: 480 } as const;
 
 /** One shape to cut and how often; a handed pair gives two. */
 export interface Piece {
@@ -33,7 +32,7 @@ export interface Piece {
  * @param scale at which the airframe is looked at: tab rows of other parts are as long as they are then
  */
 export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveContext {
-  const thickness = (material: string): number => thicknessOf(material, airframe.boards) ?? ASSUMED.thicknessMm;
+  const thickness = (material: string): number => thicknessOf(material, airframe.boards) ?? ASSUMED_BOARD.thicknessMm;
   const plates = [
     ...part.contours.flatMap(({ plate }) => (plate ? [plate.material] : [])),
     ...(part.features ?? []).flatMap(featureMaterials),
@@ -44,7 +43,7 @@ export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveCon
   const { variant, folds } = airframe.settings;
   return {
     thicknessMm: thickness(part.material),
-    gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED.gramsPerSquareMetre,
+    gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
     plateThicknesses: Object.fromEntries(plates.map((material) => [material, thickness(material)] as const)),
     ...(mates.length > 0
       ? {
@@ -64,7 +63,7 @@ export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveCon
 function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | undefined {
   const [partId, featureId] = mate.split('/');
   const drawn = airframe.parts.find(({ id }) => id === partId);
-  const part = drawn && scalePart(drawn, scale);
+  const part = drawn && (scale === airframe.settings.scale ? partAtScale(airframe, drawn) : scalePart(drawn, scale));
   const feature = part?.features?.find(({ id }) => id === featureId);
   if (!part || feature?.kind !== 'tabs') return undefined;
   const path = findPath(part, feature.on.pathId),
@@ -73,13 +72,13 @@ function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | und
   return tabRowOf(
     feature,
     curveLength(curveOf(path, index)),
-    thicknessOf(part.material, airframe.boards) ?? ASSUMED.thicknessMm,
+    thicknessOf(part.material, airframe.boards) ?? ASSUMED_BOARD.thicknessMm,
   );
 }
 
 /** A part at the airframe's scale, made exact. */
 export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart =>
-  resolve(scalePart(part, airframe.settings.scale), contextOf(airframe, part, airframe.settings.scale));
+  resolve(partAtScale(airframe, part), contextOf(airframe, part, airframe.settings.scale));
 
 const twinOf = memo(starboardTwin);
 
@@ -104,7 +103,7 @@ const ownFaults = memo(
   (part: Part, airframe: Airframe, context: ResolveContext): readonly Fault[] => {
     const { boards, settings } = airframe;
     const { scale, nest, variants = [] } = settings;
-    return partFaults(scalePart(part, scale), resolveIn(airframe, part), context, {
+    return partFaults(partAtScale(airframe, part), resolveIn(airframe, part), context, {
       boards,
       scale,
       edgeMarginMm: nest.edgeMarginMm,
@@ -112,8 +111,8 @@ const ownFaults = memo(
       variants,
     });
   },
-  ({ boards, settings: { scale, nest, variants } }, context) =>
-    `${identityOf(boards)}/${scale}/${identityOf(nest)}/${identityOf(variants)}/${expandKey(context)}`,
+  ({ boards, forms, settings: { scale, nest, variants } }, context) =>
+    `${scale === 1 ? '' : identityOf(forms)}/${identityOf(boards)}/${scale}/${identityOf(nest)}/${identityOf(variants)}/${expandKey(context)}`,
 );
 
 /** What is wrong with one part, at the airframe's scale and on its boards; nothing while the variant leaves it out. */

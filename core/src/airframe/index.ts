@@ -8,6 +8,15 @@ export {
   standardBoard,
 } from './airframe.ts';
 export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';
+export {
+  formContext,
+  madeOf,
+  partAtScale,
+  withForm,
+  withFormsKept,
+  withFormsMade,
+  withoutForm,
+} from './forms-of-airframe.ts';
 export { standingPart } from './assembled.ts';
 export { foldFaults } from './fold-faults.ts';
 export { type SizesKept, withSizesKept } from './kept-sizes.ts';

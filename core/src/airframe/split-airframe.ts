@@ -16,9 +16,17 @@ export function splitInAirframe(
   const part = airframe.parts.find(({ id }) => id === partId),
     split = part && splitPart(part, secondId);
   if (!split) return undefined;
-  const [first, second] = split.halves;
+  const [first, second] = split.halves.map(drawnByHand) as [Part, Part];
   const parts = airframe.parts.flatMap((one) => (one === part ? [first, second] : [following(one, first, second)]));
-  return { airframe: { ...airframe, parts }, split };
+  const forms = airframe.forms?.map((form) =>
+    part.source?.formId === form.id ? { ...form, leftOut: [...(form.leftOut ?? []), part.source.role] } : form,
+  );
+  return { airframe: { ...airframe, parts, ...(forms ? { forms } : {}) }, split };
+}
+
+/** A half is drawn from then on: its form makes the part no more. */
+function drawnByHand({ source: _source, ...half }: Part): Part {
+  return half;
 }
 
 const bears = (part: Part, id: string): boolean =>

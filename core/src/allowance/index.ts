@@ -26,4 +26,11 @@ export { creasedSection, nearestPolyline } from './section.ts';
 export { SLIT_FLOOR_MM, slitGap } from './slit.ts';
 export { STEEPEST_SLANT_DEGREES, slotWidth } from './slot.ts';
 export { type FlatStrip, type FoldedSize, type StripSide, flatStrip, foldedSize, foldTake } from './strip.ts';
-export { LARGEST_CREASE_FOLD_DEGREES, MOST_OPEN_DEGREES, MOST_TRENCH_LAYERS, openTrenchWidth, type TrenchFold, trenchWidth } from './trench.ts';
+export {
+  LARGEST_CREASE_FOLD_DEGREES,
+  MOST_OPEN_DEGREES,
+  MOST_TRENCH_LAYERS,
+  openTrenchWidth,
+  type TrenchFold,
+  trenchWidth,
+} from './trench.ts';

@@ -14,7 +14,16 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { canFold, traitsOf, type Operation } from '../operations/index.ts';
-import { findLine, holesOf, isMadeId, outlineOf, pathsOf, type Contour, type DrawnLine, type Part } from '../part/index.ts';
+import {
+  findLine,
+  holesOf,
+  isMadeId,
+  outlineOf,
+  pathsOf,
+  type Contour,
+  type DrawnLine,
+  type Part,
+} from '../part/index.ts';
 import { curveOf, curvesOf } from '../paths/index.ts';
 import type { Fault } from './fault.ts';
 import { lengthText } from '../units/index.ts';
@@ -35,7 +44,7 @@ export const lineFaults = (part: Part): readonly Fault[] => [
 ];
 
 function nearMisses(part: Part): readonly Fault[] {
-  const open = part.lines.filter((line) => !line.closed);
+  const open = part.lines.filter((line) => !line.closed && !isMadeId(line.id));
   const endsOf = ({ nodes }: DrawnLine) => [nodes[0]!, nodes.at(-1)!] as const;
   const endsNear = pointIndex(open.flatMap(endsOf));
   return open.flatMap((a, index) => {

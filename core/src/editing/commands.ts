@@ -6,6 +6,7 @@ import { pinDimension, removeDimension, setDimension } from './guides/dimensions
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides/guides.ts';
 import { settleGuides } from './guides/settle-guides.ts';
 import { cutAtCentreLine, meetCentreLine, setSymmetry } from './guides/symmetry.ts';
+import { madeFault, withOwnDetails } from './keep-made.ts';
 import { madeIds, type MadeIds } from './made-ids.ts';
 import { changeDetails } from './part/change-details.ts';
 import { mirrorPart } from './part/mirror-part.ts';
@@ -152,7 +153,9 @@ export function applyCommand(part: Part, command: PartCommand): AppliedCommand {
   const run = COMMANDS[command.name] as (part: Part, args: unknown) => CommandResult;
   const result = run(part, command.args);
   if (!result.ok) return result;
-  const settled = settleGuides(part, result.part);
+  const settled = withOwnDetails(part, settleGuides(part, result.part));
+  const made = madeFault(part, settled);
+  if (made !== undefined) return { ok: false, message: made };
   const broken = brokenInvariant(settled)?.message ?? outOfBounds(settled);
   return broken !== undefined
     ? { ok: false, message: `That would break ${part.name}: ${broken.replace(/\.$/, '')}.` }

@@ -1,5 +1,6 @@
 export { type PartCommand, applyCommand } from './commands.ts';
 export type { GuideDraft } from './guides/guides.ts';
+export { withOwnDetails } from './keep-made.ts';
 export type { MadeIds } from './made-ids.ts';
 export type { PartDetails } from './part/change-details.ts';
 export { type SplitPart, splitPart } from './part/split-part.ts';

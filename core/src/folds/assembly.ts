@@ -1,4 +1,13 @@
-import { boundsCentre, composeRigid, invertRigid, isInsideRegion, point3, STILL, turnAbout, type RigidMap } from '../geometry/index.ts';
+import {
+  boundsCentre,
+  composeRigid,
+  invertRigid,
+  isInsideRegion,
+  point3,
+  STILL,
+  turnAbout,
+  type RigidMap,
+} from '../geometry/index.ts';
 import type { Part, Place } from '../part/index.ts';
 import { fold, type FoldedPlates, type HingeState } from './fold.ts';
 import type { FoldedPart } from './folded-part.ts';
@@ -181,9 +190,14 @@ export function standingWith(parts: readonly Part[], partId: string): readonly P
     queue = [partId];
   for (const id of queue) {
     // grows while it is walked
-    const next = parts.flatMap((part) =>
-      (part.joints ?? []).flatMap(({ toPartId }) => (part.id === id ? [toPartId] : toPartId === id ? [part.id] : [])),
-    );
+    const own = parts.find((part) => part.id === id)?.source?.formId;
+    const next = parts.flatMap((part) => [
+      ...(part.joints ?? []).flatMap(({ toPartId }) =>
+        part.id === id ? [toPartId] : toPartId === id ? [part.id] : [],
+      ),
+      // A form's parts stand together by their places.
+      ...(own !== undefined && part.source?.formId === own && part.place ? [part.id] : []),
+    ]);
     for (const other of next)
       if (!seen.has(other)) {
         seen.add(other);

@@ -1,7 +1,7 @@
 import { drawnId } from '../part/index.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { fold, type HingeState } from './fold.ts';
-import { clashesOf } from './interference.ts';
+import { bentBodies, clashesOf } from './interference.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
 /** One fold in its turn, and why it stands there. */
@@ -108,6 +108,9 @@ function blockedBy(
   done: ReadonlySet<string>,
   moving: string,
 ): number | undefined {
+  // A plate that bends gives way while it is folded.
+  const bodyOf = bentBodies(tree),
+    givesWay = bodyOf.map((body, index) => bodyOf.some((other, at) => other === body && at !== index));
   const carried = new Set<number>();
   for (const { hinge, parent, child } of tree.turns)
     if (hinge.operationId === moving || carried.has(parent)) carried.add(child);
@@ -116,7 +119,7 @@ function blockedBy(
       solids,
       tree,
       fold(tree, stateWith(done, moving, share)),
-      (a, b) => carried.has(a) !== carried.has(b),
+      (a, b) => carried.has(a) !== carried.has(b) && !givesWay[a] && !givesWay[b],
     ).find(({ depthMm }) => depthMm > GIVES_WAY_MM);
     if (clash) return clash.plates.find((plate) => !carried.has(plate));
   }

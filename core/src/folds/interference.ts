@@ -132,7 +132,7 @@ export function clashesBetween(
 export function bentBodies({ plates, hinges }: Pick<FoldTree, 'plates' | 'hinges'>): readonly number[] {
   const body = plates.map(({ index }) => index);
   const bends = hinges.filter(({ kind }) => kind === 'bend');
-  for (let isSettled = bends.length === 0; !isSettled; ) {
+  for (let isSettled = bends.length === 0; !isSettled;) {
     isSettled = true;
     for (const { left, right } of bends) {
       const least = Math.min(body[left]!, body[right]!);
@@ -153,7 +153,9 @@ function sharedWork({ hinges }: FoldTree, bodyOf: readonly number[]): (a: number
   const bodies = new Set(hinges.map(({ left, right }) => key(bodyOf[left]!, bodyOf[right]!))),
     plates = new Set(hinges.map(({ left, right }) => key(left, right)));
   return (a, b) =>
-    (isBent.has(bodyOf[a]!) || isBent.has(bodyOf[b]!)) && bodies.has(key(bodyOf[a]!, bodyOf[b]!)) && !plates.has(key(a, b));
+    (isBent.has(bodyOf[a]!) || isBent.has(bodyOf[b]!)) &&
+    bodies.has(key(bodyOf[a]!, bodyOf[b]!)) &&
+    !plates.has(key(a, b));
 }
 
 /** The groove between two plates when it is too narrow for its turn. */

@@ -73,7 +73,12 @@ function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): P
       lines.some(([a, b]) => distanceToRun(p, a, b) < ON_LINE_MM && distanceToRun(q, a, b) < ON_LINE_MM),
     );
     // A fold that ends on a short step of the edge is cut right to the step's end.
-    return onRun ?? (distance(p, q) < LONGEST_STEP_MM ? slopes.find(({ lines }) => lines.some((line) => goesOn(line, p, q))) : undefined);
+    return (
+      onRun ??
+      (distance(p, q) < LONGEST_STEP_MM
+        ? slopes.find(({ lines }) => lines.some((line) => goesOn(line, p, q)))
+        : undefined)
+    );
   });
   const sides = found.map((slope): SideKind => slope?.kind ?? 'cut');
   if (plate.kind === 'skin')

@@ -32,8 +32,11 @@ export function measureSeam(
   b: PlacedEdge,
   mayOverhang = false,
 ): Pick<SeamState, 'skins' | 'gapMm' | 'angleDegrees'> {
-  const gap = (m: Line3, n: Line3): number => gapBetween(mayOverhang ? besideOf(m, n) : m, mayOverhang ? besideOf(n, m) : n);
-  const pairs = SKINS.flatMap((i) => SKINS.map((j) => ({ skins: [i, j] as const, gapMm: gap(a.lines[i], b.lines[j]) })));
+  const gap = (m: Line3, n: Line3): number =>
+    gapBetween(mayOverhang ? besideOf(m, n) : m, mayOverhang ? besideOf(n, m) : n);
+  const pairs = SKINS.flatMap((i) =>
+    SKINS.map((j) => ({ skins: [i, j] as const, gapMm: gap(a.lines[i], b.lines[j]) })),
+  );
   const best = pairs.reduce((x, y) => (y.gapMm < x.gapMm - 1e-9 ? y : x));
   return { ...best, angleDegrees: angleOf(a.lines[best.skins[0]], b.lines[best.skins[1]]) };
 }

@@ -1,4 +1,10 @@
-import { MOST_OPEN_DEGREES, MOST_TRENCH_LAYERS, openTrenchWidth, trenchWidth, type TrenchFold } from '../allowance/index.ts';
+import {
+  MOST_OPEN_DEGREES,
+  MOST_TRENCH_LAYERS,
+  openTrenchWidth,
+  trenchWidth,
+  type TrenchFold,
+} from '../allowance/index.ts';
 import { scatter } from '../marks/index.ts';
 import { formatAngle, lengthText } from '../units/index.ts';
 import { bandOn } from './band.ts';

@@ -227,6 +227,8 @@ const jointFault = (joint: Joint): string | undefined =>
 
 const placeFault = ({ at, rollDegrees, pitchDegrees, yawDegrees, onPlate }: Place): string | undefined =>
   firstOf([
-    ...[at.x, at.y, at.z, ...(onPlate ? [onPlate.x, onPlate.y] : [])].map((value) => () => numberFault('A place', value, FURTHEST_COORDINATE_MM, 'length')),
+    ...[at.x, at.y, at.z, ...(onPlate ? [onPlate.x, onPlate.y] : [])].map(
+      (value) => () => numberFault('A place', value, FURTHEST_COORDINATE_MM, 'length'),
+    ),
     ...[rollDegrees, pitchDegrees, yawDegrees].map((value) => () => turnFault('A turn in the airframe', value)),
   ]);

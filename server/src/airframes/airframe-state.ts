@@ -6,7 +6,7 @@ import { holesOf, outlineOf } from '@grain-fold/core/part';
 import { curvesOf } from '@grain-fold/core/paths';
 import { existsIn, withMirrorHalf } from '@grain-fold/core/resolve';
 import { defined } from '@grain-fold/core/units';
-import { BoardRow, NestRow, PartRow, PlanRow, type Airframe } from '../models/index.ts';
+import { BoardRow, FormRow, NestRow, PartRow, PlanRow, type Airframe } from '../models/index.ts';
 
 /** Outlines drawn in the list for one airframe. */
 const THUMBNAIL_PARTS = 7;
@@ -20,19 +20,25 @@ export async function stateOf(row: Airframe, transaction?: Transaction): Promise
     ['position', 'ASC'],
     ['id', 'ASC'],
   ];
-  const [parts, boards, nest, plan] = await Promise.all([
+  const [parts, boards, forms, nest, plan] = await Promise.all([
     PartRow.findAll({ where, order, transaction }),
     BoardRow.findAll({ where, order, transaction }),
+    FormRow.findAll({ where, order, transaction }),
     NestRow.findOne({ where, transaction }),
     PlanRow.findOne({ where, transaction }),
   ]);
+  const formsThere = forms.flatMap(({ body }) => (body ? [body] : []));
   const airframe: AirframeData = {
     id: row.id,
     name: row.name,
     settings: row.settings,
     parts: parts.flatMap(({ body }) => (body ? [body] : [])),
     boards: boards.flatMap(({ body }) => (body ? [body] : [])),
-    ...defined({ nest: nest?.body ?? undefined, plan: plan?.body ?? undefined }),
+    ...defined({
+      nest: nest?.body ?? undefined,
+      plan: plan?.body ?? undefined,
+      forms: formsThere.length > 0 ? formsThere : undefined,
+    }),
   };
   const versionsOf = (rows: readonly { id: string; version: number }[]): Record<string, number> =>
     Object.fromEntries(rows.map(({ id, version }) => [id, version]));
@@ -44,6 +50,7 @@ export async function stateOf(row: Airframe, transaction?: Transaction): Promise
       settings: row.settingsVersion,
       parts: versionsOf(parts),
       boards: versionsOf(boards),
+      forms: versionsOf(forms),
       nest: nest?.version ?? 0,
       plan: plan?.version ?? 0,
     },

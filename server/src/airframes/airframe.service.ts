@@ -11,7 +11,7 @@ import {
 import { DEFAULT_SETTINGS, standardBoard, type Airframe as AirframeData } from '@grain-fold/core/airframe';
 import { defined, type LengthUnit } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
-import { Airframe, BoardRow, NestRow, PartRow, PlanRow, Revision, RevisionEntry } from '../models/index.ts';
+import { Airframe, BoardRow, FormRow, NestRow, PartRow, PlanRow, Revision, RevisionEntry } from '../models/index.ts';
 import { stateOf, thumbnailOf } from './airframe-state.ts';
 import { knownReceipt, keepReceipt } from './save-receipts.ts';
 import { roomForAirframe, roomForVersion, withinFile } from './workshop-bounds.ts';
@@ -152,6 +152,7 @@ export class AirframeService {
         .filter((entry) => entry.kind === kind && entry.body !== null)
         .sort((a, b) => a.position - b.position || (a.entityId < b.entityId ? -1 : 1))
         .map((entry) => entry.body as T);
+    const forms = listOf<NonNullable<AirframeData['forms']>[number]>('form');
     const nest = last.get('nest/nest')?.body as AirframeData['nest'] | null | undefined,
       plan = last.get('plan/plan')?.body as AirframeData['plan'] | null | undefined;
     return {
@@ -160,7 +161,7 @@ export class AirframeService {
       settings: last.get('settings/settings')!.body as AirframeData['settings'],
       parts: listOf('part'),
       boards: listOf('board'),
-      ...defined({ nest: nest ?? undefined, plan: plan ?? undefined }),
+      ...defined({ nest: nest ?? undefined, plan: plan ?? undefined, forms: forms.length > 0 ? forms : undefined }),
     };
   }
 
@@ -187,6 +188,7 @@ export class AirframeService {
           settings: { basedOn: versions.settings, value: wanted.settings },
           parts: listChanges(present.parts, wanted.parts, versions.parts),
           boards: listChanges(present.boards, wanted.boards, versions.boards),
+          forms: listChanges(present.forms ?? [], wanted.forms ?? [], versions.forms),
           ...(wanted.nest || versions.nest > 0 ? { nest: { basedOn: versions.nest, value: wanted.nest ?? null } } : {}),
           ...(wanted.plan || versions.plan > 0 ? { plan: { basedOn: versions.plan, value: wanted.plan ?? null } } : {}),
         },
@@ -243,6 +245,10 @@ export class AirframeService {
         airframe.boards.map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })),
         { transaction },
       );
+      await FormRow.bulkCreate(
+        (airframe.forms ?? []).map((body, position) => ({ airframeId: id, id: body.id, position, version: 1, body })),
+        { transaction },
+      );
       if (airframe.nest) await NestRow.create({ airframeId: id, version: 1, body: airframe.nest }, { transaction });
       if (airframe.plan) await PlanRow.create({ airframeId: id, version: 1, body: airframe.plan }, { transaction });
       await appendRevision(
@@ -253,6 +259,12 @@ export class AirframeService {
           { kind: 'settings', entityId: 'settings', position: 0, body: airframe.settings },
           ...airframe.parts.map((body, position) => ({ kind: 'part' as const, entityId: body.id, position, body })),
           ...airframe.boards.map((body, position) => ({ kind: 'board' as const, entityId: body.id, position, body })),
+          ...(airframe.forms ?? []).map((body, position) => ({
+            kind: 'form' as const,
+            entityId: body.id,
+            position,
+            body,
+          })),
           ...(airframe.nest ? [{ kind: 'nest' as const, entityId: 'nest', position: 0, body: airframe.nest }] : []),
           ...(airframe.plan ? [{ kind: 'plan' as const, entityId: 'plan', position: 0, body: airframe.plan }] : []),
         ],

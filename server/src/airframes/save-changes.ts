@@ -2,7 +2,16 @@ import { isDeepStrictEqual } from 'node:util';
 import type { ModelStatic, Transaction } from 'sequelize';
 import { type Conflict, type SaveAirframe, type SaveReceipt } from '@grain-fold/contract';
 import { ServerProblem } from '../http/server-problem.ts';
-import { BoardRow, NestRow, PartRow, PlanRow, Revision, RevisionEntry, type Airframe } from '../models/index.ts';
+import {
+  BoardRow,
+  FormRow,
+  NestRow,
+  PartRow,
+  PlanRow,
+  Revision,
+  RevisionEntry,
+  type Airframe,
+} from '../models/index.ts';
 
 interface Entry {
   readonly kind: RevisionEntry['kind'];
@@ -45,6 +54,7 @@ export async function saveChanges(
   const receipt = {
     parts: {} as Record<string, number>,
     boards: {} as Record<string, number>,
+    forms: {} as Record<string, number>,
     settings: undefined as number | undefined,
     nest: undefined as number | undefined,
     plan: undefined as number | undefined,
@@ -77,6 +87,12 @@ export async function saveChanges(
       table: BoardRow as unknown as ModelStatic<never>,
       changes: (changes.boards ?? []) as ListChange[],
       versions: receipt.boards,
+    },
+    {
+      kind: 'form' as const,
+      table: FormRow as unknown as ModelStatic<never>,
+      changes: (changes.forms ?? []) as ListChange[],
+      versions: receipt.forms,
     },
   ];
   const writes: (() => Promise<unknown>)[] = [];

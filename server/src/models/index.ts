@@ -4,6 +4,7 @@ import { Account, defineAccount } from './account.ts';
 import { Airframe, defineAirframe } from './airframe.ts';
 import { BoardRow, defineBoardRow } from './board-row.ts';
 import { Attachment, AttachmentPiece, defineAttachment } from './attachment.ts';
+import { defineFormRow, FormRow } from './form-row.ts';
 import { defineNestRow, NestRow } from './nest-row.ts';
 import { definePartRow, PartRow } from './part-row.ts';
 import { definePlanRow, PlanRow } from './plan-row.ts';
@@ -17,6 +18,7 @@ export {
   Attachment,
   AttachmentPiece,
   BoardRow,
+  FormRow,
   NestRow,
   PartRow,
   PlanRow,
@@ -45,6 +47,7 @@ export function connect(database: Config['database']): Sequelize {
     defineAirframe,
     definePartRow,
     defineBoardRow,
+    defineFormRow,
     defineNestRow,
     definePlanRow,
     defineAttachment,

@@ -13,7 +13,7 @@ export class Revision extends Model<InferAttributes<Revision>, InferCreationAttr
 export class RevisionEntry extends Model<InferAttributes<RevisionEntry>, InferCreationAttributes<RevisionEntry>> {
   declare airframeId: string;
   declare number: number;
-  declare kind: 'name' | 'settings' | 'part' | 'board' | 'nest' | 'plan';
+  declare kind: 'name' | 'settings' | 'part' | 'board' | 'nest' | 'plan' | 'form';
   declare entityId: string;
   declare position: number;
   declare body: unknown;
@@ -36,7 +36,7 @@ export function defineRevisionEntry(sequelize: Sequelize): void {
     {
       airframeId: { type: DataTypes.CHAR(36), primaryKey: true },
       number: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
-      kind: { type: DataTypes.ENUM('name', 'settings', 'part', 'board', 'nest', 'plan'), primaryKey: true },
+      kind: { type: DataTypes.ENUM('name', 'settings', 'part', 'board', 'nest', 'plan', 'form'), primaryKey: true },
       entityId: { type: DataTypes.STRING(40), primaryKey: true },
       position: { type: DataTypes.INTEGER.UNSIGNED, allowNull: false },
       body: jsonText('body', true),

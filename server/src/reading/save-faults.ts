@@ -5,6 +5,7 @@ export function saveFaults(changes: SaveAirframe): readonly FieldFault[] {
   const lists = [
     ['parts', changes.parts ?? []],
     ['boards', changes.boards ?? []],
+    ['forms', changes.forms ?? []],
   ] as const;
   const faults = lists.flatMap(([field, list]) => {
     const seen = new Set<string>();

@@ -18,6 +18,7 @@ const names = computed(() =>
       settings: 'The settings',
       nest: 'The nest',
       plan: 'The plan',
+      form: value?.name ?? 'A form',
     }[conflict.kind];
   }),
 );

@@ -27,6 +27,8 @@ export interface Form {
   /** The planned thing that it was made from and stays linked to. */
   readonly plannedId?: string;
   readonly parked?: readonly ParkedAddition[];
+  /** Roles of parts that the builder does without. */
+  readonly leftOut?: readonly string[];
 }
 
 /** A board as far as a form needs it. */

@@ -9,5 +9,16 @@ export type {
   ParkedAddition,
   WorkingStep,
 } from './form.ts';
-export { type MadeCorner, type MadeEdgeWork, type MadeLine, madeEdgeId, type MadeHole, type MadePartDraft, madePart, madePartId } from './made-part.ts';
+export {
+  type MadeCorner,
+  type MadeEdgeWork,
+  type MadeLine,
+  madeEdgeId,
+  type MadeHole,
+  type MadePartDraft,
+  madePart,
+  madePartId,
+} from './made-part.ts';
 export { placeIn, placeOf, standingOf } from './place-of.ts';
+export { parameterAt, withParameter, withParameters } from './parameter-path.ts';
+export { type MergedPart, drawnOnGone, mergeMade, mergeScaled, putBack, releaseParts } from './additions.ts';

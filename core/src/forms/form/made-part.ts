@@ -47,7 +47,13 @@ export interface MadePartDraft {
   readonly holes?: readonly MadeHole[];
   readonly lines?: readonly MadeLine[];
   readonly edgeWork?: readonly MadeEdgeWork[];
-  readonly seams?: readonly { readonly name: string; readonly from: string; readonly to: string; readonly role?: string; readonly mayOverhang?: boolean }[];
+  readonly seams?: readonly {
+    readonly name: string;
+    readonly from: string;
+    readonly to: string;
+    readonly role?: string;
+    readonly mayOverhang?: boolean;
+  }[];
   readonly place?: Place;
 }
 
@@ -55,7 +61,10 @@ export interface MadePartDraft {
 const ONE_CORNER_MM = 1e-4;
 /** Drawn coordinates are kept to this, in mm. */
 const KEPT_MM = 1e-5;
-const kept = ({ x, y }: Point): Point => ({ x: Math.round(x / KEPT_MM) * KEPT_MM, y: Math.round(y / KEPT_MM) * KEPT_MM });
+const kept = ({ x, y }: Point): Point => ({
+  x: Math.round(x / KEPT_MM) * KEPT_MM,
+  y: Math.round(y / KEPT_MM) * KEPT_MM,
+});
 
 /** The id of the part that a form makes for a role. */
 export const madePartId = (formId: string, role: string): string => `${formId}-${role}`;
@@ -78,28 +87,24 @@ export function madePart(draft: MadePartDraft): Part {
     nodes: corners.map(({ at, edge }) => ({ id: `m-n-${edge}`, ...kept(at) })),
     segments: corners.map(({ edge }) => ({ id: madeEdgeId(edge), kind: 'line' })),
   };
-  const holes = (draft.holes ?? []).map(
-    ({ name, corners: ring, sizing }): Contour => ({
-      id: `m-h-${name}`,
-      role: 'hole',
-      closed: true,
-      sizing,
-      nodes: ring.map((at, index) => ({ id: `m-n-${name}-${index + 1}`, ...kept(at) })),
-      segments: ring.map((_, index) => ({ id: `m-${name}-${index + 1}`, kind: 'line' })),
-    }),
-  );
-  const lines = (draft.lines ?? []).map(
-    ({ name, from, to }): DrawnLine => ({
-      id: `m-l-${name}`,
-      closed: false,
-      sizing: 'scaled',
-      nodes: [
-        { id: `m-n-${name}-1`, ...kept(from) },
-        { id: `m-n-${name}-2`, ...kept(to) },
-      ],
-      segments: [{ id: madeEdgeId(name), kind: 'line' }],
-    }),
-  );
+  const holes = (draft.holes ?? []).map(({ name, corners: ring, sizing }): Contour => ({
+    id: `m-h-${name}`,
+    role: 'hole',
+    closed: true,
+    sizing,
+    nodes: ring.map((at, index) => ({ id: `m-n-${name}-${index + 1}`, ...kept(at) })),
+    segments: ring.map((_, index) => ({ id: `m-${name}-${index + 1}`, kind: 'line' })),
+  }));
+  const lines = (draft.lines ?? []).map(({ name, from, to }): DrawnLine => ({
+    id: `m-l-${name}`,
+    closed: false,
+    sizing: 'scaled',
+    nodes: [
+      { id: `m-n-${name}-1`, ...kept(from) },
+      { id: `m-n-${name}-2`, ...kept(to) },
+    ],
+    segments: [{ id: madeEdgeId(name), kind: 'line' }],
+  }));
   const known = new Set(corners.map(({ edge }) => edge));
   const operations: readonly Operation[] = [
     ...(draft.lines ?? []).map(({ name, work }) => ({ ...work, id: `m-o-${name}`, on: { pathId: `m-l-${name}` } })),

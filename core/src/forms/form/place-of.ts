@@ -33,4 +33,3 @@ export function standingOf({ at, incidenceDegrees }: FormPlace): RigidMap {
 /** The place of a part that lies by a map in the wing's own frame. */
 export const placeIn = (place: FormPlace, map: RigidMap, onPlate: Point): Place =>
   placeOf(composeRigid(map, standingOf(place)), onPlate);
-

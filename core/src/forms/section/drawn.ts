@@ -1,6 +1,7 @@
 import { nearestPolyline } from '../../allowance/index.ts';
 import { cross, distance, dot, subtract, unitVector, type Point } from '../../geometry/index.ts';
-import { degrees, memo } from '../../units/index.ts';
+import { degrees, lengthText, memo } from '../../units/index.ts';
+import { bentLine, stripCorners, tightestRadius } from './bent-line.ts';
 import type { SectionPlate, SectionRefusal, SkinSection } from './section.ts';
 
 /** A drawn section on a chord of 1 as creases follow it. */
@@ -10,6 +11,8 @@ export interface CreasedOutline {
   readonly deviation: number;
   /** Index of the corner at the nose, where low plates end and top plates begin. */
   readonly nose: number;
+  /** Smallest radius of a bent one, as a share of the chord. */
+  readonly tightest?: number;
 }
 
 /** Points along each side of a drawn section that creases are fitted to. */
@@ -46,6 +49,40 @@ export const creasedOutline = memo(
   (creases, noseClear) => `${creases}/${noseClear.toFixed(5)}`,
 );
 
+/** Height of a side of a section at a place along its chord. */
+function heightAt(side: readonly Point[], x: number): number {
+  for (let index = 0; index + 1 < side.length; index++) {
+    const [p, q] = [side[index]!, side[index + 1]!];
+    if ((p.x - x) * (q.x - x) <= 0 && p.x !== q.x) return p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x);
+  }
+  return 0;
+}
+
+/** A skin bent over a spar that is as high as the drawn section there: each side from the nose's fold to the tail by itself. */
+function bentOutline(outline: readonly Point[], spar: readonly [number, number]): CreasedOutline {
+  const at = noseOf(outline);
+  const side = (points: readonly Point[], sign: 1 | -1) => {
+    // The lower side is bent as its mirror image is.
+    const up = points.map(({ x, y }): Point => ({ x, y: sign * y }));
+    const ends = [up[0]!, up.at(-1)!] as const,
+      rests = spar.map((x): Point => ({ x, y: heightAt(up, x) }));
+    const line = bentLine(ends, rests);
+    return {
+      corners: stripCorners(line, ends, rests).map(({ x, y }): Point => ({ x, y: sign * y })),
+      deviation: Math.max(...up.map(({ x, y }) => Math.abs(line.height(x) - y) * Math.cos(Math.atan(line.slope(x))))),
+      tightest: tightestRadius(line, ends, rests),
+    };
+  };
+  const low = side([...outline.slice(0, at + 1)].reverse(), -1),
+    top = side(outline.slice(at), 1);
+  return {
+    corners: [...[...low.corners].reverse(), ...top.corners.slice(1)],
+    deviation: Math.max(low.deviation, top.deviation),
+    nose: low.corners.length - 1,
+    tightest: Math.min(low.tightest, top.tightest),
+  };
+}
+
 function farthest(points: readonly Point[]): number {
   const along = unitVector(points[0]!, points.at(-1)!);
   return Math.max(...points.map((p) => Math.abs(cross(along, subtract(p, points[0]!)))));
@@ -60,6 +97,7 @@ const STEEPEST_FOLD_DEGREES = 150;
 /**
  * The skin over a drawn section, creased to it: both sides are sanded to a line at the tail, or cut off square where their faces meet.
  * @param chordMm of the whole section
+ * @param bentOver the spar that a skin without creases is bent over, instead of creasing it
  * @param noseClear how far from the nose no crease stands, as a share of the chord: one number for all sections of a wing
  */
 export function drawnSection(
@@ -69,16 +107,18 @@ export function drawnSection(
   thicknessMm: number,
   tail: 'sanded' | 'square',
   noseClear: number,
+  bentOver?: { readonly frontMm: number; readonly widthMm: number },
 ): SkinSection | SectionRefusal {
-  const creased = creasedOutline(outline, creases, noseClear);
+  const creased = bentOver
+    ? bentOutline(outline, [bentOver.frontMm / chordMm, (bentOver.frontMm + bentOver.widthMm) / chordMm])
+    : creasedOutline(outline, creases, noseClear);
   // It stands on its lowest corner, as a wing lies on the table.
   const lowest = Math.min(...creased.corners.map(({ y }) => y));
   const corners = creased.corners.map(({ x, y }) => ({ x: x * chordMm, y: (y - lowest) * chordMm }));
-  const plates: SectionPlate[] = corners
-    .slice(1)
-    .map((_, index): SectionPlate => ({
-      role: index < creased.nose ? `low-${creased.nose - index}` : `top-${index - creased.nose + 1}`,
-    }));
+  const plates: SectionPlate[] = corners.slice(1).map((_, index): SectionPlate => ({
+    role: index < creased.nose ? `low-${creased.nose - index}` : `top-${index - creased.nose + 1}`,
+    ...(bentOver ? { isBent: true as const } : {}),
+  }));
   const steepest = Math.max(
     ...corners.slice(1, -1).map((corner, index) => Math.abs(turnAt(corners[index]!, corner, corners[index + 2]!))),
   );
@@ -93,19 +133,21 @@ export function drawnSection(
   if (thickest.heightMm < 2.4 * thicknessMm)
     return {
       refused: 'The section is too thin for two skins',
-      detail: `It is ${thickest.heightMm.toFixed(1)} mm thick at most: two skins of ${thicknessMm} mm leave no room.`,
+      detail: `It is ${lengthText(thickest.heightMm)} thick at most: two skins of ${lengthText(thicknessMm)} leave no room.`,
       key: 'rootChordMm',
       nearest: Math.ceil((chordMm * 2.5 * thicknessMm) / thickest.heightMm),
     };
   const low = unitVector(corners[1]!, corners[0]!),
     top = unitVector(corners.at(-2)!, corners.at(-1)!);
   const wedge = degrees(Math.atan2(Math.abs(cross(low, top)), dot(low, top)));
-  if (tail === 'square') return cutSquare({ corners, plates, wedge, deviationMm: creased.deviation * chordMm }, thicknessMm);
+  if (tail === 'square')
+    return cutSquare({ corners, plates, wedge, deviationMm: creased.deviation * chordMm }, thicknessMm);
   return {
     corners,
     plates,
     tailBevels: { lowDegrees: Math.min(88, 90 - wedge / 2), topDegrees: Math.min(88, 90 - wedge / 2) },
     deviationMm: creased.deviation * chordMm,
+    ...(creased.tightest !== undefined ? { tightestMm: creased.tightest * chordMm } : {}),
   };
 }
 
@@ -119,14 +161,7 @@ const turnAt = (a: Point, b: Point, c: Point): number => {
 function thicknessOf(corners: readonly Point[], nose: number): { readonly heightMm: number } {
   const low = corners.slice(0, nose + 1),
     top = corners.slice(nose);
-  const at = (side: readonly Point[], x: number): number => {
-    for (let index = 0; index + 1 < side.length; index++) {
-      const [p, q] = [side[index]!, side[index + 1]!];
-      if ((p.x - x) * (q.x - x) <= 0 && p.x !== q.x) return p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x);
-    }
-    return 0;
-  };
-  return { heightMm: Math.max(...corners.map(({ x }) => at(top, x) - at(low, x))) };
+  return { heightMm: Math.max(...corners.map(({ x }) => heightAt(top, x) - heightAt(low, x))) };
 }
 
 /** Both sides cut off square where their faces meet: the tail is as high as two boards. */

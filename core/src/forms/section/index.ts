@@ -2,4 +2,11 @@ export { creasedOutline, drawnSection, fittedPoints } from './drawn.ts';
 export { innerHeights } from './inner-heights.ts';
 export { nacaFault, nacaOutline } from './naca.ts';
 export { type SectionPlate, type SectionPoint, type SectionRefusal, type SkinSection, isRefused } from './section.ts';
-export { NOSE_STYLES, TAIL_STYLES, type NoseStyle, type StripSparNumbers, type TailStyle, stripSparSection } from './strip-spar.ts';
+export {
+  NOSE_STYLES,
+  TAIL_STYLES,
+  type NoseStyle,
+  type StripSparNumbers,
+  type TailStyle,
+  stripSparSection,
+} from './strip-spar.ts';

@@ -28,8 +28,7 @@ export function innerHeights(
     if (Math.abs(inward.x) > STEEPEST_REST) return;
     const [least, most] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
     if (aftMm < least - thicknessMm || aftMm > most + thicknessMm) return;
-    const height =
-      from.y + thicknessMm * inward.y + ((aftMm - from.x - thicknessMm * inward.x) * along.y) / along.x;
+    const height = from.y + thicknessMm * inward.y + ((aftMm - from.x - thicknessMm * inward.x) * along.y) / along.x;
     if (inward.y > 0) low = Math.max(low, height);
     else top = Math.min(top, height);
   });

@@ -1,5 +1,6 @@
 import { openTrenchWidth } from '../../allowance/index.ts';
 import { degrees, radians } from '../../units/index.ts';
+import { bentLine, stripCorners, tightestRadius, type BentLine } from './bent-line.ts';
 import type { SectionPlate, SectionPoint, SectionRefusal, SkinSection } from './section.ts';
 
 export const NOSE_STYLES = ['trench', 'bevels'] as const;
@@ -25,6 +26,8 @@ export interface StripSparNumbers {
   readonly lapMm?: number;
   /** Boards laid at the tail when the skins meet over a strip. */
   readonly stripBoards?: number;
+  /** Whether the top is bent over the spar, without creases. */
+  readonly isBent?: boolean;
 }
 
 /** Slopes are found to this, in radians. */
@@ -51,6 +54,7 @@ export function stripSparSection(numbers: StripSparNumbers): SkinSection | Secti
   let slopes: Slopes = { front: 0.2, rear: 0.1 };
   for (let round = 0; ; round++) {
     const { nose, frontCrease, rearCrease, tail } = cornersAt(numbers, slopes);
+    const bent = numbers.isBent ? bentTop(numbers, nose, tail) : undefined;
     const least = LEAST_PLATE_BOARDS * t;
     if (!(frontCrease.x - nose.x >= least))
       return {
@@ -66,10 +70,12 @@ export function stripSparSection(numbers: StripSparNumbers): SkinSection | Secti
         key: 'sparPercent',
         nearest: roundDown((100 * (c - least - sparWidthMm - 2 * t)) / c),
       };
-    const next: Slopes = {
-      front: Math.atan2(top - nose.y, frontCrease.x - nose.x),
-      rear: Math.atan2(top - tail.y, tail.x - rearCrease.x),
-    };
+    const next: Slopes = bent
+      ? { front: Math.atan(bent.line.slope(nose.x)), rear: -Math.atan(bent.line.slope(tail.x)) }
+      : {
+          front: Math.atan2(top - nose.y, frontCrease.x - nose.x),
+          rear: Math.atan2(top - tail.y, tail.x - rearCrease.x),
+        };
     if (next.rear <= 0)
       return {
         refused: 'The tail stands higher than the spar',
@@ -89,6 +95,23 @@ export function stripSparSection(numbers: StripSparNumbers): SkinSection | Secti
     if (isSettled || round >= MOST_ROUNDS) break;
   }
   return sectionOf(numbers, slopes);
+}
+
+/** The top bent over the spar: it rests on both of the spar's upper edges, or on one. */
+function bentTop(
+  { sparFrontMm, sparWidthMm, sparHeightMm, thicknessMm: t }: StripSparNumbers,
+  nose: SectionPoint,
+  tail: SectionPoint,
+): { readonly line: BentLine; readonly rests: readonly SectionPoint[] } {
+  const top = sparHeightMm + 2 * t;
+  let rests: readonly SectionPoint[] = [sparFrontMm, sparFrontMm + sparWidthMm].map((x) => ({ x, y: top }));
+  let line = bentLine([nose, tail], rests);
+  // The outer line of a sloping skin stands t/cos over the edge that its face rests on.
+  for (let round = 0; round < 3; round++) {
+    rests = rests.map(({ x }) => ({ x, y: top - t + t * Math.hypot(1, line.slope(x)) }));
+    line = bentLine([nose, tail], rests);
+  }
+  return { line, rests };
 }
 
 const roundUp = (percent: number): number => Math.min(95, Math.ceil(percent));
@@ -150,21 +173,16 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
     sanded: 90 - degrees(rear) / 2,
   };
   const board = (role: string): SectionPlate => ({ role });
+  const bent = numbers.isBent ? bentTop(numbers, nose, tail) : undefined;
+  const topCorners = bent ? stripCorners(bent.line, [nose, tail], bent.rests) : [nose, frontCrease, rearCrease, tail];
   return {
-    corners: [
-      { x: rest.lowEnd, y: 0 },
-      noseLow,
-      ...(numbers.nose === 'trench' ? [nose] : []),
-      frontCrease,
-      rearCrease,
-      tail,
-    ],
+    corners: [{ x: rest.lowEnd, y: 0 }, noseLow, ...(numbers.nose === 'trench' ? topCorners : topCorners.slice(1))],
     plates: [
       board('bottom'),
       ...(numbers.nose === 'trench' ? [{ role: 'nose', isSkin: true } as const] : []),
-      board('front'),
-      board('cap'),
-      board('rear'),
+      ...(bent
+        ? topCorners.slice(1).map((_, index) => ({ role: `top-${index + 1}`, isBent: true }) as const)
+        : [board('front'), board('cap'), board('rear')]),
     ],
     spar: { frontMm: sparFrontMm, widthMm: sparWidthMm },
     tailBevels: {
@@ -172,5 +190,6 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
       topDegrees: numbers.tail === 'sanded' ? 90 - degrees(rear) / 2 : 0,
     },
     ...(numbers.tail === 'lap' ? { lapMm: rest.lap / Math.cos(rear) } : {}),
+    ...(bent ? { tightestMm: tightestRadius(bent.line, [nose, tail], bent.rests) } : {}),
   };
 }

@@ -54,7 +54,5 @@ export function endCut(
   const further = (-thicknessMm * dot3(plane.normal, inward)) / dot3(plane.normal, outward);
   const lean = degrees(Math.atan2(Math.abs(further), thicknessMm));
   if (lean < SQUARE_DEGREES || school === 'square') return { shiftMm: Math.min(0, further), bevelDegrees: 0, outward };
-  return further < 0
-    ? { shiftMm: 0, bevelDegrees: lean, outward }
-    : { shiftMm: further, bevelDegrees: -lean, outward };
+  return further < 0 ? { shiftMm: 0, bevelDegrees: lean, outward } : { shiftMm: further, bevelDegrees: -lean, outward };
 }

@@ -1,4 +1,14 @@
-import { add, distance, interpolate, subtract3, times, unit3, unitVector, dot3, type Point } from '../../geometry/index.ts';
+import {
+  add,
+  distance,
+  interpolate,
+  subtract3,
+  times,
+  unit3,
+  unitVector,
+  dot3,
+  type Point,
+} from '../../geometry/index.ts';
 import type { MadeCorner, MadeEdgeWork } from '../form/made-part.ts';
 import type { SectionPlate } from '../section/index.ts';
 import { endCut, type EndPlane, type EndSchool } from './end-cut.ts';
@@ -27,8 +37,8 @@ export interface SkinOutline {
   readonly ends: { readonly root: readonly PlateEnd[]; readonly tip: readonly PlateEnd[] };
 }
 
-/** Neighbouring ends that differ by less than this share a corner half way between, in mm. */
-const ONE_CORNER_MM = 0.065;
+/** Neighbouring ends that differ by less than this share the shorter one's corner, in mm: a step so short is no step for a knife. */
+const ONE_CORNER_MM = 0.085;
 
 /** How the plates of a skin end on a plane. */
 function plateEnds(
@@ -43,7 +53,13 @@ function plateEnds(
       plate = skin.plates[index]!;
     if (isSkin) return { role, beyondMm: [0, 0], bevelDegrees: 0 };
     const piece = at === 'root' ? plate.rootPiece : plate.tipPiece;
-    const { shiftMm, bevelDegrees, outward } = endCut(plane, piece.inward, subtract3(b[at], a[at]), thicknessMm, school);
+    const { shiftMm, bevelDegrees, outward } = endCut(
+      plane,
+      piece.inward,
+      subtract3(b[at], a[at]),
+      thicknessMm,
+      school,
+    );
     const along = (line: typeof a): number => {
       const outboard = unit3(subtract3(line.tip, line.root));
       return shiftMm / Math.abs(dot3(outward, outboard));
@@ -57,7 +73,10 @@ function endCorners(
   skin: UnrolledSkin,
   ends: readonly PlateEnd[],
   at: 'root' | 'tip',
-): { readonly corners: readonly { readonly at: Point; readonly line: number; readonly after: number }[]; readonly reach: readonly number[] } {
+): {
+  readonly corners: readonly { readonly at: Point; readonly line: number; readonly after: number }[];
+  readonly reach: readonly number[];
+} {
   const place = (line: number, beyondMm: number): Point => {
     const { root, tip } = skin.flat[line]!;
     return at === 'root'
@@ -72,10 +91,13 @@ function endCorners(
     const values = [before, after].filter((value) => value !== undefined);
     reach.push(Math.max(...values));
     if (values.length === 2 && Math.abs(values[0]! - values[1]!) > ONE_CORNER_MM) {
-      corners.push({ at: place(line, values[0]!), line, after: -1 }, { at: place(line, values[1]!), line, after: line });
+      corners.push(
+        { at: place(line, values[0]!), line, after: -1 },
+        { at: place(line, values[1]!), line, after: line },
+      );
       continue;
     }
-    const shared = (Math.min(...values) + Math.max(...values)) / 2;
+    const shared = Math.min(...values);
     reach[line] = shared;
     corners.push({ at: place(line, shared), line, after: line });
   }
@@ -102,14 +124,19 @@ export function skinOutline(
   // Round the flat: out along the lower tail, in over the tip's end, back along the upper tail, and over the root's end.
   const tipEdges = atTip.corners.map(({ at, line, after }, index): MadeCorner => ({
     at,
-    edge: index === atTip.corners.length - 1 ? 'tail-top' : after < 0 ? `tip-step-${line}` : `tip-${plates[line]!.role}`,
+    edge:
+      index === atTip.corners.length - 1 ? 'tail-top' : after < 0 ? `tip-step-${line}` : `tip-${plates[line]!.role}`,
   }));
   const rootBack = [...atRoot.corners].reverse();
   const rootEdges = rootBack.map(({ at }, index): MadeCorner => {
     const next = rootBack[index + 1];
     return {
       at,
-      edge: !next ? 'tail-low' : next.line === rootBack[index]!.line ? `root-step-${next.line}` : `root-${plates[next.line]!.role}`,
+      edge: !next
+        ? 'tail-low'
+        : next.line === rootBack[index]!.line
+          ? `root-step-${next.line}`
+          : `root-${plates[next.line]!.role}`,
     };
   });
   const work = (at: 'root' | 'tip'): readonly MadeEdgeWork[] =>

@@ -1,17 +1,42 @@
 import type { Form, FormContext, MadeForm } from '../form/index.ts';
+import { jigParts } from './jig-parts.ts';
 import { layPanels } from './panel-layout.ts';
 import { panelSections, placedCorners } from './panel-sections.ts';
 import { panelSite, tipCorners, type PanelSite } from './panel.ts';
 import { skinPart } from './skin-part.ts';
 import { sparParts } from './spar-strips.ts';
+import { wingStations } from './stations.ts';
+import { tailStripParts } from './tail-strip.ts';
+import { adviceFaults, blockingFaults, crossedEnds } from './wing-faults.ts';
+import { wingFigures, type WingFigures } from './wing-figures.ts';
+import { wingWorking } from './wing-working.ts';
 
-export function makeWing(form: Form, context: FormContext): MadeForm<undefined> {
-  const wing = form.parameters,
-    board = context.boardOf(wing.material);
-  const laid = layPanels(wing),
+/** A wing made, with its panels as they were worked out: for pictures of its sections. */
+export interface MadeWing extends MadeForm<WingFigures> {
+  readonly sites: readonly PanelSite[];
+}
+
+const nothing = (faults: MadeWing['faults']): MadeWing => ({
+  parts: [],
+  figures: undefined,
+  working: [],
+  faults,
+  sites: [],
+});
+
+/**
+ * Makes a wing: its skins, spars, strips and helps, each with its place in the airframe, and its seams.
+ * @returns no parts, and faults with values that work, when the numbers make no wing
+ */
+export function makeWing(form: Form, context: FormContext): MadeWing {
+  const wing = form.parameters;
+  const blocking = blockingFaults(wing, context);
+  if (blocking.length > 0) return nothing(blocking);
+  const board = context.boardOf(wing.material),
+    laid = layPanels(wing),
     sections = panelSections(wing, laid, board.thicknessMm);
-  if ('refused' in sections) return { parts: [], figures: undefined, working: [], faults: [] };
-  const about = { formId: form.id, formName: form.name, place: form.place, wing, board };
+  if ('refused' in sections) return nothing([]);
+  const about = { formId: form.id, formName: form.name, place: form.place, wing, board, unit: context.unit };
   const sites: PanelSite[] = [];
   for (const [index, one] of laid.entries()) {
     const before = sites.at(-1);
@@ -20,5 +45,16 @@ export function makeWing(form: Form, context: FormContext): MadeForm<undefined> 
       : placedCorners(sections[index]!.root, one.rootNoseMm, one.rootWashoutDegrees);
     sites.push(panelSite(about, one, sections[index]!, roots));
   }
-  return { parts: sites.flatMap((site) => [skinPart(site), ...sparParts(site)]), figures: undefined, working: [], faults: [] };
+  const crossed = crossedEnds(sites, context);
+  if (crossed.length > 0) return nothing(crossed);
+  const stations = wingStations(laid);
+  const standing = sites.flatMap((site) => [skinPart(site), ...sparParts(site), ...tailStripParts(site)]);
+  const figures = wingFigures(sites, standing, stations, context);
+  return {
+    parts: [...standing, ...jigParts(sites, stations)],
+    figures,
+    working: wingWorking(sites, figures, context),
+    faults: adviceFaults(sites, context),
+    sites,
+  };
 }

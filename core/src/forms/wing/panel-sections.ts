@@ -1,5 +1,5 @@
 import type { Point } from '../../geometry/index.ts';
-import { memo, radians } from '../../units/index.ts';
+import { lengthText, memo, radians } from '../../units/index.ts';
 import {
   drawnSection,
   fittedPoints,
@@ -47,7 +47,8 @@ const LEAST_SPAR_MM = 2;
 const ROUNDS = 4;
 
 /** The spar's width along the chord, where its line runs askew. */
-const chordwise = (widthMm: number, runMm: number, spanMm: number): number => widthMm / Math.cos(Math.atan2(runMm, spanMm));
+const chordwise = (widthMm: number, runMm: number, spanMm: number): number =>
+  widthMm / Math.cos(Math.atan2(runMm, spanMm));
 
 /** The slopes of a strip-spar section, as tangents. */
 function slopesOf({ corners }: SkinSection): { readonly front: number; readonly rear: number } {
@@ -108,11 +109,10 @@ function endSection(
       nose: wing.nose,
       tail: wing.tail,
       stripBoards: wing.stripBoards,
+      isBent: wing.skin === 'bent',
       ...(wing.lapMm !== undefined ? { lapMm: wing.lapMm } : {}),
     });
-    return isRefused(section)
-      ? section
-      : { section, chordMm, sparFrontMm, sparHeightMm, sparFootMm: thicknessMm };
+    return isRefused(section) ? section : { section, chordMm, sparFrontMm, sparHeightMm, sparFootMm: thicknessMm };
   }
   const section = drawnSection(
     outline,
@@ -121,6 +121,7 @@ function endSection(
     thicknessMm,
     wing.tail === 'square' ? 'square' : 'sanded',
     (NOSE_CLEAR_BOARDS * thicknessMm) / Math.min(wing.rootChordMm, ...wing.panels.map(({ tipChordMm }) => tipChordMm)),
+    wing.skin === 'bent' ? { frontMm: sparFrontMm, widthMm: sparWidthMm } : undefined,
   );
   if (isRefused(section)) return section;
   // The spar stands where the skins leave least room over its width.
@@ -132,7 +133,7 @@ function endSection(
   if (wing.sparKind !== 'none' && (heights.length === 0 || top - low < LEAST_SPAR_MM))
     return {
       refused: 'The skins leave no room for the spar',
-      detail: `Between them ${Math.max(0, top - low).toFixed(1)} mm are left where it stands.`,
+      detail: `Between them ${lengthText(Math.max(0, top - low))} are left where it stands.`,
       key: 'sparPercent',
       nearest: 30,
     };
@@ -163,8 +164,7 @@ export function panelSections(
     found = sectionsAt(wing, laid, thicknessMm, widthMm);
     if ('refused' in found) return found;
     const runs = found.map(
-      ({ root, tip }, index) =>
-        laid[index]!.tipNoseMm + tip.sparFrontMm - laid[index]!.rootNoseMm - root.sparFrontMm,
+      ({ root, tip }, index) => laid[index]!.tipNoseMm + tip.sparFrontMm - laid[index]!.rootNoseMm - root.sparFrontMm,
     );
     if (runs.every((run, index) => Math.abs(run - askew[index]!) < 1e-6)) break;
     askew = runs;
@@ -191,9 +191,10 @@ function sectionsAt(
   const sections: PanelSections[] = [];
   for (const [index, { panel }] of laid.entries()) {
     const before: EndSection = root;
-    const plane = isDrawn
-      ? undefined
-      : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
+    const plane =
+      isDrawn || wing.skin === 'bent'
+        ? undefined
+        : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
     const isGiven = panel.tipSparHeightMm !== undefined && !isDrawn;
     const share = panel.tipChordMm / before.chordMm;
     const isPlane = !isGiven && (plane?.heightMm ?? 0) >= LEAST_SPAR_MM;
@@ -201,7 +202,11 @@ function sectionsAt(
       wing,
       panel.tipChordMm,
       isPlane ? plane!.frontMm : before.sparFrontMm * share,
-      isGiven ? panel.tipSparHeightMm! : isPlane ? plane!.heightMm : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share),
+      isGiven
+        ? panel.tipSparHeightMm!
+        : isPlane
+          ? plane!.heightMm
+          : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share),
       sparWidthMm,
       thicknessMm,
     );

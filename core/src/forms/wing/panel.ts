@@ -1,5 +1,5 @@
 import { add3, subtract3, times3, type Point } from '../../geometry/index.ts';
-import { radians } from '../../units/index.ts';
+import { radians, type LengthUnit } from '../../units/index.ts';
 import type { FormBoard, FormPlace } from '../form/index.ts';
 import { endPlane, unrollSkin, type SkinEnd, type SkinLine, type UnrolledSkin } from '../skin/index.ts';
 import type { LaidPanel } from './panel-layout.ts';
@@ -13,6 +13,7 @@ export interface PanelSite {
   readonly place: FormPlace;
   readonly wing: WingParameters;
   readonly board: FormBoard;
+  readonly unit: LengthUnit;
   readonly laid: LaidPanel;
   readonly sections: PanelSections;
   readonly skin: UnrolledSkin;
@@ -44,7 +45,9 @@ function panelLines(
     tip: { x: panel.spanMm - tips[index]!.y * atTip, y: tips[index]!.x, z: tips[index]!.y },
   }));
   const strip = plates.findIndex(({ isSkin }) => isSkin);
-  return strip < 0 ? lines : lines.map((line, index) => (index === strip + 1 ? besideLine(lines[strip]!, line, panel.spanMm, atTip) : line));
+  return strip < 0
+    ? lines
+    : lines.map((line, index) => (index === strip + 1 ? besideLine(lines[strip]!, line, panel.spanMm, atTip) : line));
 }
 
 /**
@@ -58,11 +61,12 @@ function besideLine(low: SkinLine, { root }: SkinLine, spanMm: number, atTip: nu
 }
 
 /** The corners at a panel's tip as they came to lie, aft and up, for the next panel to go on from. */
-export const tipCorners = ({ skin }: PanelSite): readonly Point[] => skin.ends.map(({ tip }) => ({ x: tip.y, y: tip.z }));
+export const tipCorners = ({ skin }: PanelSite): readonly Point[] =>
+  skin.ends.map(({ tip }) => ({ x: tip.y, y: tip.z }));
 
 /** Both ends of a panel, and its skin unrolled between them. */
 export function panelSite(
-  about: Pick<PanelSite, 'formId' | 'formName' | 'place' | 'wing' | 'board'>,
+  about: Pick<PanelSite, 'formId' | 'formName' | 'place' | 'wing' | 'board' | 'unit'>,
   laid: LaidPanel,
   sections: PanelSections,
   roots: readonly Point[],

@@ -1,10 +1,11 @@
-import { applyRigid, composeRigid, cross, invertRigid, midpoint, subtract, unitVector, type Point, type Point3 } from '../../geometry/index.ts';
+import { composeRigid, cross, midpoint, subtract, unitVector, type Point } from '../../geometry/index.ts';
 import { LARGEST_GROOVE_FOLD_DEGREES, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
 import type { OperationDraft } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
 import { middleLine, skinOutline, type SkinOutline } from '../skin/index.ts';
 import { panelWord, type PanelSite } from './panel.ts';
+import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { servoOpenings } from './servo-opening.ts';
 import { sparFeet } from './spar-strips.ts';
 
@@ -19,7 +20,8 @@ const FLAT_DEGREES = 0.02;
 export function foldWork(turnDegrees: number, label: string, isBent: boolean): OperationDraft | undefined {
   if (Math.abs(turnDegrees) < FLAT_DEGREES) return undefined;
   if (isBent) return { kind: 'bend', face: 'face', foldDegrees: turnDegrees, label };
-  if (turnDegrees <= LARGEST_SKIN_CREASE_DEGREES) return { kind: 'crease', face: 'face', foldDegrees: turnDegrees, label };
+  if (turnDegrees <= LARGEST_SKIN_CREASE_DEGREES)
+    return { kind: 'crease', face: 'face', foldDegrees: turnDegrees, label };
   return {
     kind: 'groove',
     face: 'face',
@@ -58,7 +60,8 @@ function foldLines({ skin, sections }: PanelSite, { folds }: SkinOutline): reado
     }
     if (before.isSkin) continue;
     const label = foldLabel(before.role, after.role);
-    const work = foldWork(skin.turns[index]!, label, Boolean(before.isBent && after.isBent));
+    const isNose = before.role.startsWith('low') && after.role.startsWith('top');
+    const work = foldWork(skin.turns[index]!, label, Boolean(before.isBent && after.isBent && !isNose));
     if (work) lines.push({ name: `fold-${before.role}-${after.role}`, ...folds[index]!, work });
   }
   skin.plates.forEach(({ bend }, index) => {
@@ -81,25 +84,6 @@ function foldLabel(before: string, after: string): string {
   if (before === 'front') return 'front of the spar';
   if (after === 'rear') return 'rear of the spar';
   return '';
-}
-
-/** Where the flat skin's corner of a place in the panel lies on one of its plates. */
-export function ontoPlate({ skin }: PanelSite, plate: number, at: Point3, end: 'root' | 'tip'): Point {
-  const { rootPiece, tipPiece } = skin.plates[plate]!;
-  const { x, y } = applyRigid(invertRigid((end === 'root' ? rootPiece : tipPiece).map), at);
-  return { x, y };
-}
-
-/** The lower plate that a place along the chord lies on, at both ends of a panel; undefined where a crease lies between. */
-export function lowerPlateAt({ sections }: PanelSite, atRoot: number, atTip: number): number | undefined {
-  const covers = ({ corners }: { readonly corners: readonly Point[] }, index: number, aft: number): boolean =>
-    Math.min(corners[index]!.x, corners[index + 1]!.x) <= aft && aft <= Math.max(corners[index]!.x, corners[index + 1]!.x);
-  const { root, tip } = sections,
-    nose = root.section.plates.findIndex(({ role }) => role === 'nose' || role === 'front' || role.startsWith('top'));
-  const found = root.section.plates
-    .slice(0, nose)
-    .findIndex(({ isSkin }, index) => !isSkin && covers(root.section, index, atRoot) && covers(tip.section, index, atTip));
-  return found < 0 ? undefined : found;
 }
 
 function sparMarks(site: PanelSite): readonly MadeLine[] {
@@ -166,7 +150,9 @@ function tailWork({ sections }: PanelSite): readonly MadeEdgeWork[] {
 }
 
 /** The roles of the skins that the ends of this one meet: of the next panel, and of the other half in the middle. */
-function jointSeams(site: PanelSite): readonly { readonly name: string; readonly from: string; readonly to: string; readonly role: string }[] {
+function jointSeams(
+  site: PanelSite,
+): readonly { readonly name: string; readonly from: string; readonly to: string; readonly role: string }[] {
   const { laid, sections, isLast } = site;
   const boards = sections.root.section.plates.filter(({ isSkin }) => !isSkin).map(({ role }) => role);
   const next = `skin-${laid.number + 1}`;
@@ -187,7 +173,9 @@ export function skinPart(site: PanelSite): Part {
   const { formId, formName, wing, laid, sections, skin, board, place } = site;
   const { plates } = sections.root.section;
   const outline = skinOutline(skin, plates, site.root, site.tip, board.thicknessMm);
-  const base = plates.findIndex((_, index) => skin.plates[index]!.pieces[0].map.x.y === 0 && plates[index]!.isSkin !== true);
+  const base = plates.findIndex(
+    (_, index) => skin.plates[index]!.pieces[0].map.x.y === 0 && plates[index]!.isSkin !== true,
+  );
   const standing = skin.plates[Math.max(0, base)]!.pieces[0];
   const corners = standing.corners;
   const onPlate = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));

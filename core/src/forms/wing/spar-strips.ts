@@ -19,7 +19,8 @@ interface Strip {
 }
 
 /** How many strips stand side by side. */
-const stripsOf = ({ wing }: PanelSite): number => (wing.sparKind === 'none' ? 0 : wing.sparKind === 'doubled' ? 2 : wing.sparBoards);
+const stripsOf = ({ wing }: PanelSite): number =>
+  wing.sparKind === 'none' ? 0 : wing.sparKind === 'doubled' ? 2 : wing.sparBoards;
 
 /** How far the line of the spar runs aft over the panel, from its nose line's ends. */
 function sparRun({ laid, sections }: PanelSite): {
@@ -121,7 +122,10 @@ const meet = ({ at, lean }: StripEnd, slope: Slope): Point => {
 };
 
 /** The four corners of a strip, from the inner end of its foot outboard and round. */
-function stripCorners(site: PanelSite, strip: Strip): {
+function stripCorners(
+  site: PanelSite,
+  strip: Strip,
+): {
   readonly corners: readonly [Point, Point, Point, Point];
   readonly ends: { readonly root: StripEnd; readonly tip: StripEnd };
 } {

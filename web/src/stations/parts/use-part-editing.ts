@@ -1,6 +1,6 @@
 import { shallowRef, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { copiedFrom, type CopiedPaths, type MadeIds } from '@grain-fold/core/editing';
+import { copiedFrom, type CopiedPaths, type MadeIds, withOwnDetails } from '@grain-fold/core/editing';
 import { emptyPart, type Part } from '@grain-fold/core/part';
 import { materialsOf } from '@grain-fold/core/stock';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -37,7 +37,9 @@ export function usePartEditing(part: ComputedRef<Part | undefined>, selection: S
   async function duplicatePart(): Promise<void> {
     drafting.keep();
     if (!part.value) return;
-    const copy = { ...part.value, id: work.freshId('p'), name: `${part.value.name} copy`.slice(0, LONGEST_NAME) };
+    // A copy is drawn: its form makes only the one that it is of.
+    const { source: _source, ...drawn } = part.value;
+    const copy = { ...drawn, id: work.freshId('p'), name: `${part.value.name} copy`.slice(0, LONGEST_NAME) };
     const at = parts().indexOf(part.value);
     work.setParts(`Duplicate ${part.value.name}`, parts().toSpliced(at + 1, 0, copy));
     await choose(copy.id);
@@ -62,7 +64,7 @@ export function usePartEditing(part: ComputedRef<Part | undefined>, selection: S
     const group = before?.group ?? toGroup ?? moving.group;
     const lastOfGroup = rest.findLastIndex((one) => one.group === group);
     const at = before ? rest.indexOf(before) : lastOfGroup + 1 || rest.length;
-    const moved = group === moving.group ? moving : { ...moving, group };
+    const moved = group === moving.group ? moving : withOwnDetails(moving, { ...moving, group });
     work.setParts(`Move ${moving.name} in the list`, rest.toSpliced(at, 0, moved));
   }
 

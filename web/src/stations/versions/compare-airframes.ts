@@ -27,6 +27,7 @@ export function compareAirframes(then: Airframe, now: Airframe): readonly Differ
     ...(then.name === now.name ? [] : [{ what: `Name, then ${then.name}`, how: 'changed since' as const }]),
     ...list(then.parts, now.parts),
     ...list(then.boards, now.boards),
+    ...list(then.forms ?? [], now.forms ?? []),
     ...(then.settings.scale === now.settings.scale
       ? []
       : [{ what: `Scale, then × ${then.settings.scale.toFixed(3)}`, how: 'changed since' as const }]),

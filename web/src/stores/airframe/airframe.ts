@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef, ref, toRaw } from 'vue';
 import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
-import { withSizesKept, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
+import { withFormsKept, withSizesKept, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
 import type { MadeIds, PartCommand } from '@grain-fold/core/editing';
 import type { Part } from '@grain-fold/core/part';
 import { worded } from '@grain-fold/core/units';
@@ -43,7 +43,7 @@ export const useAirframe = defineStore('airframe', () => {
   const keeper = historyKeeper();
   let foundHistory: History = NO_HISTORY;
   let base: Airframe | undefined;
-  let versions: OpenedAirframe['versions'] = { settings: 0, parts: {}, boards: {}, nest: 0, plan: 0 };
+  let versions: OpenedAirframe['versions'] = { settings: 0, parts: {}, boards: {}, forms: {}, nest: 0, plan: 0 };
   let timer: ReturnType<typeof setTimeout> | undefined;
   let saving: Promise<void> | undefined;
   let failures = 0;
@@ -88,7 +88,7 @@ export const useAirframe = defineStore('airframe', () => {
   function commit(label: string, next: Airframe): void {
     const before = airframe.value;
     if (!before || next === before) return;
-    const kept = withSizesKept(before, next);
+    const kept = withSizesKept(before, withFormsKept(before, next));
     const names = kept.airframe.parts.filter(({ id }) => kept.partIds.includes(id)).map(({ name }) => name);
     history.value = withStep(
       history.value,
@@ -225,6 +225,7 @@ export const useAirframe = defineStore('airframe', () => {
         plan: receipt.plan ?? versions.plan,
         parts: { ...versions.parts, ...receipt.parts },
         boards: { ...versions.boards, ...receipt.boards },
+        forms: { ...versions.forms, ...receipt.forms },
       };
       version.value = receipt.version;
       savedAt.value = receipt.savedAt;

@@ -43,19 +43,24 @@ export function changesBetween(
   if (base === now) return undefined;
   const parts = listChanges(base.parts, now.parts, versions.parts),
     boards = listChanges(base.boards, now.boards, versions.boards);
+  const forms = listChanges(base.forms ?? [], now.forms ?? [], versions.forms);
   const settings = base.settings !== now.settings,
     nest = base.nest !== now.nest,
     plan = base.plan !== now.plan;
-  if (parts.length === 0 && boards.length === 0 && !settings && !nest && !plan) return undefined;
+  if (parts.length === 0 && boards.length === 0 && forms.length === 0 && !settings && !nest && !plan) return undefined;
   return {
     label,
     ...(settings ? { settings: { basedOn: versions.settings, value: now.settings } } : {}),
     ...(parts.length > 0 ? { parts: [...parts] } : {}),
     ...(boards.length > 0 ? { boards: [...boards] } : {}),
+    ...(forms.length > 0 ? { forms: [...forms] } : {}),
     ...(nest ? { nest: { basedOn: versions.nest, value: now.nest ?? null } } : {}),
     ...(plan ? { plan: { basedOn: versions.plan, value: now.plan ?? null } } : {}),
   };
 }
+
+/** Whether it is a form, or a part that a form makes. */
+const isOfForm = (one: object): boolean => 'parameters' in one || 'source' in one;
 
 /** How to settle edits that met a newer version: take theirs, or keep theirs and add mine beside them. */
 export type Settlement = 'theirs' | 'both';
@@ -87,6 +92,8 @@ export function mergeEdits(
       if (removedByMe && same(before, their)) return [];
       if (!own || same(own, their)) return [their];
       if (same(before, their)) return [own];
+      // Two forms cannot make the same parts: as with settings, mine goes on top.
+      if (settlement === 'both' && isOfForm(own)) return [own];
       return settlement === 'theirs'
         ? [their]
         : [their, { ...own, id: newId(prefix), name: `${own.name} (mine)`.slice(0, 80) }];
@@ -99,14 +106,15 @@ export function mergeEdits(
   };
   const value = <T>(from: T, edited: T, newer: T): T =>
     same(from, edited) || (settlement === 'theirs' && !same(from, newer)) ? newer : edited;
+  const forms = list(base.forms ?? [], mine.forms ?? [], theirs.forms ?? [], 'w');
   const nest = value(base.nest, mine.nest, theirs.nest),
     plan = value(base.plan, mine.plan, theirs.plan);
-  const { nest: _theirNest, plan: _theirPlan, ...rest } = theirs;
+  const { nest: _theirNest, plan: _theirPlan, forms: _theirForms, ...rest } = theirs;
   return {
     ...rest,
     settings: value(base.settings, mine.settings, theirs.settings),
     parts: list(base.parts, mine.parts, theirs.parts, 'p'),
     boards: list(base.boards, mine.boards, theirs.boards, 'b'),
-    ...defined({ nest, plan }),
+    ...defined({ nest, plan, forms: forms.length > 0 ? forms : undefined }),
   };
 }

@@ -13,6 +13,7 @@ export interface AirframeChange {
   readonly settings?: Airframe['settings'];
   readonly parts?: ListChange<Airframe['parts'][number]>;
   readonly boards?: ListChange<Airframe['boards'][number]>;
+  readonly forms?: ListChange<NonNullable<Airframe['forms']>[number]>;
   /** A nest that was taken away is null. */
   readonly nest?: Airframe['nest'] | null;
   /** A plan that was taken away is null. */
@@ -35,6 +36,7 @@ export function changeTo(from: Airframe, to: Airframe): AirframeChange {
     settings: from.settings === to.settings ? undefined : to.settings,
     parts: listChange(from.parts, to.parts),
     boards: listChange(from.boards, to.boards),
+    forms: from.forms === to.forms ? undefined : listChange(from.forms ?? [], to.forms ?? []),
     nest: from.nest === to.nest ? undefined : (to.nest ?? null),
     plan: from.plan === to.plan ? undefined : (to.plan ?? null),
   });
@@ -51,12 +53,19 @@ function changedList<T extends { readonly id: string }>(
 
 /** The neighbour of a state, with everything that stays by reference. */
 export function changed(from: Airframe, change: AirframeChange): Airframe {
-  const { nest: nestBefore, plan: planBefore, ...rest } = from;
+  const { nest: nestBefore, plan: planBefore, forms: formsBefore, ...rest } = from;
+  const formsNow = change.forms ? changedList(formsBefore ?? [], change.forms) : formsBefore;
   const nest = change.nest === undefined ? nestBefore : (change.nest ?? undefined),
     plan = change.plan === undefined ? planBefore : (change.plan ?? undefined);
   return {
     ...rest,
-    ...defined({ name: change.name, settings: change.settings, nest, plan }),
+    ...defined({
+      name: change.name,
+      settings: change.settings,
+      nest,
+      plan,
+      forms: formsNow?.length ? formsNow : undefined,
+    }),
     parts: changedList(from.parts, change.parts),
     boards: changedList(from.boards, change.boards),
   };

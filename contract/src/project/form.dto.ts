@@ -1,0 +1,158 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
+import {
+  DIHEDRAL_AGAINST,
+  END_SCHOOLS,
+  type FormField,
+  MOST_PANELS,
+  MOST_SECTION_POINTS,
+  MOST_SERVOS,
+  NOSE_STYLES,
+  PANEL_FIELDS,
+  SECTION_FIELDS,
+  SECTION_KINDS,
+  SERVO_FIELDS,
+  SKIN_WAYS,
+  SPAR_ENDS,
+  SPAR_KINDS,
+  SWEEP_LINES,
+  TAIL_STYLES,
+  WING_FIELDS,
+  WING_MIDDLES,
+} from '@grain-fold/core/forms';
+import { LONGEST_NAME, MOST_FEATURES, MOST_OPERATIONS, MOST_PATHS } from '@grain-fold/core/part';
+import { FEATURE_TYPES, FeatureDto } from './feature.dto.ts';
+import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
+import { ContourDto, PathDto } from './path.dto.ts';
+import {
+  EachNested,
+  EachNumberBetween,
+  IsCountBetween,
+  IsIdentifier,
+  IsNameUpTo,
+  IsNumberBetween,
+  IsOneOf,
+  Nested,
+} from './rules.ts';
+import { AirframePointDto } from './standing.dto.ts';
+
+const IsFlag = (): PropertyDecorator => IsBoolean({ message: 'must be true or false' });
+/** A form's name begins those of its parts. */
+const LONGEST_FORM_NAME = 40;
+/** Parts that a form makes at most. */
+const MOST_ROLES = 200;
+
+/** Puts the rules of a form's numbers on a class, as the form itself has them. */
+function withFields(of: { readonly prototype: object }, fields: Readonly<Record<string, FormField>>): void {
+  for (const [key, { kind, least, most, isOptional }] of Object.entries(fields)) {
+    if (isOptional) IsOptional()(of.prototype, key);
+    (kind === 'count' ? IsCountBetween(least, most) : IsNumberBetween(least, most))(of.prototype, key);
+  }
+}
+
+/** One panel of a wing; its numbers stand in the table of the form. */
+export class WingPanelDto {
+  @IsIdentifier() id!: string;
+}
+withFields(WingPanelDto, PANEL_FIELDS);
+
+export class WingServoDto {
+  @IsIdentifier() panelId!: string;
+}
+withFields(WingServoDto, SERVO_FIELDS);
+
+export class WingSectionDto {
+  @IsOneOf(SECTION_KINDS) kind!: string;
+  @IsOptional() @Matches(/^\d{4,5}$/, { message: 'must be four or five digits' }) digits?: string;
+  /** x, y, x, y … on a chord of 1. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(20)
+  @ArrayMaxSize(2 * MOST_SECTION_POINTS)
+  @EachNumberBetween(-2, 2)
+  points?: number[];
+  @IsOptional() @IsNameUpTo(LONGEST_NAME) name?: string;
+}
+withFields(WingSectionDto, SECTION_FIELDS);
+
+/** All that is said of a wing. */
+export class WingParametersDto {
+  @IsNameUpTo(LONGEST_NAME) material!: string;
+  @IsOneOf(WING_MIDDLES) middle!: string;
+  @IsOneOf(DIHEDRAL_AGAINST) dihedralAgainst!: string;
+  @IsOneOf(SWEEP_LINES) sweepAt!: string;
+  @Nested(() => WingSectionDto) section!: WingSectionDto;
+  @IsOneOf(SKIN_WAYS) skin!: string;
+  @IsOneOf(NOSE_STYLES) nose!: string;
+  @IsOneOf(TAIL_STYLES) tail!: string;
+  @IsOneOf(SPAR_KINDS) sparKind!: string;
+  @IsOneOf(SPAR_ENDS) sparEnds!: string;
+  @IsOneOf(END_SCHOOLS) ends!: string;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_PANELS)
+  @EachNested()
+  @Type(() => WingPanelDto)
+  panels!: WingPanelDto[];
+  @IsArray() @ArrayMaxSize(MOST_SERVOS) @EachNested() @Type(() => WingServoDto) servos!: WingServoDto[];
+  @IsFlag() hasTipBlocks!: boolean;
+  @IsFlag() hasWedges!: boolean;
+  @IsFlag() hasJigs!: boolean;
+  @IsNameUpTo(LONGEST_NAME) jigMaterial!: string;
+}
+withFields(WingParametersDto, WING_FIELDS);
+
+/** Where a form stands in the airframe. */
+export class FormPlaceDto {
+  @Nested(() => AirframePointDto) at!: AirframePointDto;
+  @IsNumberBetween(-45, 45) incidenceDegrees!: number;
+}
+
+/** Drawn pieces that wait for a place. */
+export class ParkedPiecesDto {
+  @IsArray() @ArrayMaxSize(MOST_PATHS) @EachNested() @Type(() => ContourDto) contours!: ContourDto[];
+  @IsArray() @ArrayMaxSize(MOST_PATHS) @EachNested() @Type(() => PathDto) lines!: PathDto[];
+  @IsArray()
+  @ArrayMaxSize(MOST_OPERATIONS)
+  @EachNested()
+  @Type(() => OperationDto, {
+    discriminator: { property: 'kind', subTypes: OPERATION_TYPES },
+    keepDiscriminatorProperty: true,
+  })
+  operations!: OperationDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_FEATURES)
+  @EachNested()
+  @Type(() => FeatureDto, {
+    discriminator: { property: 'kind', subTypes: FEATURE_TYPES },
+    keepDiscriminatorProperty: true,
+  })
+  features?: FeatureDto[];
+}
+export class ParkedAdditionDto {
+  @IsIdentifier() role!: string;
+  @IsNameUpTo(200) what!: string;
+  @Nested(() => ParkedPiecesDto) pieces!: ParkedPiecesDto;
+}
+
+/** A maker of parts with its numbers. */
+export class FormDto {
+  @IsIdentifier() id!: string;
+  @IsOneOf(['wing']) kind!: string;
+  @IsNameUpTo(LONGEST_FORM_NAME) name!: string;
+  @Nested(() => WingParametersDto) parameters!: WingParametersDto;
+  @Nested(() => FormPlaceDto) place!: FormPlaceDto;
+  @IsOptional() @IsIdentifier() plannedId?: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_ROLES)
+  @EachNested()
+  @Type(() => ParkedAdditionDto)
+  parked?: ParkedAdditionDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_ROLES)
+  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be roles of parts' })
+  leftOut?: string[];
+}

@@ -1,0 +1,125 @@
+import {
+  makeForm,
+  mergeScaled,
+  rebuildForm,
+  releaseParts,
+  scaleForm,
+  type Form,
+  type FormContext,
+  type MadeWing,
+} from '../forms/index.ts';
+import type { Part } from '../part/index.ts';
+import { scalePart } from '../scale/index.ts';
+import { arealMassOf, thicknessOf, type Board } from '../stock/index.ts';
+import { identityOf, memo } from '../units/index.ts';
+import type { Airframe } from './airframe.ts';
+import { ASSUMED_BOARD } from './assumed-board.ts';
+
+/** What the airframe's forms are made with: its boards as they are measured. */
+export const formContext = ({ boards, settings: { unit } }: Pick<Airframe, 'boards' | 'settings'>): FormContext => ({
+  unit,
+  boardOf: (material) => ({
+    thicknessMm: thicknessOf(material, boards) ?? ASSUMED_BOARD.thicknessMm,
+    gramsPerSquareMetre: arealMassOf(material, boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
+    longestMm: longestOf(material, boards),
+  }),
+});
+
+const longestOf = (material: string, boards: readonly Board[]): number =>
+  Math.max(
+    0,
+    ...boards
+      .filter((board) => board.material === material)
+      .map(({ widthMm, heightMm }) => Math.max(widthMm, heightMm)),
+  );
+
+const byId = <T extends { readonly id: string }>(list: readonly T[], one: T): readonly T[] =>
+  list.some(({ id }) => id === one.id) ? list.map((other) => (other.id === one.id ? one : other)) : [...list, one];
+
+/** An airframe with a form of it made anew; a form that it does not have yet is added. Numbers that make no parts leave those that stand. */
+export function withForm(airframe: Airframe, form: Form): Airframe {
+  const { form: rebuilt, parts } = rebuildForm(form, airframe.parts, formContext(airframe));
+  return { ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) };
+}
+
+/** An airframe without a form, and with or without its parts: released, they are drawn parts from then on. */
+export function withoutForm(airframe: Airframe, formId: string, keepParts: boolean): Airframe {
+  const { forms = [], ...rest } = airframe;
+  const left = forms.filter(({ id }) => id !== formId);
+  return {
+    ...rest,
+    parts: keepParts
+      ? releaseParts(airframe.parts, formId)
+      : airframe.parts.filter(({ source }) => source?.formId !== formId),
+    ...(left.length > 0 ? { forms: left } : {}),
+  };
+}
+
+/** An airframe whose forms are all made anew: when a board is measured again, or a file was written elsewhere. */
+export const withFormsMade = (airframe: Airframe): Airframe =>
+  (airframe.forms ?? []).reduce<Airframe>((held, form) => withForm(held, form), airframe);
+
+/** A form as it is made; remembered by the form. */
+export const madeOf = memo(
+  (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing => makeForm(form, formContext(airframe)),
+  ({ boards, settings: { unit } }) => `${identityOf(boards)}/${unit}`,
+);
+
+/** The parts of a form at another size: made of its scaled numbers in the same board. */
+const scaledParts = memo(
+  (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): ReadonlyMap<string, Part> =>
+    new Map(
+      makeForm(scaleForm(form, airframe.settings.scale), formContext(airframe)).parts.map(
+        (part) => [part.id, part] as const,
+      ),
+    ),
+  ({ boards, settings: { unit, scale } }) => `${identityOf(boards)}/${unit}/${scale}`,
+);
+
+/**
+ * A part at the airframe's scale: a form's part is made of the form's scaled numbers, so that it is true to the board; others scale as they
+ * are drawn. Remembered by the part.
+ */
+export const partAtScale = (airframe: Airframe, part: Part): Part => {
+  const { scale } = airframe.settings;
+  const form = part.source && scale !== 1 ? airframe.forms?.find(({ id }) => id === part.source!.formId) : undefined;
+  const made = form && scaledParts(form, airframe).get(part.id);
+  return made ? merged(part, made, scale) : scalePart(part, scale);
+};
+
+const merged = memo(
+  (part: Part, made: Part, scale: number): Part => mergeScaled(made, scalePart(part, scale)),
+  (made, scale) => `${identityOf(made)}/${scale}`,
+);
+
+/** Whether a board of a material is measured or weighed otherwise. */
+const isOtherBoard = (before: Airframe, next: Airframe, material: string): boolean => {
+  const [a, b] = [formContext(before).boardOf(material), formContext(next).boardOf(material)];
+  return a.thicknessMm !== b.thicknessMm;
+};
+
+/**
+ * An edited airframe whose forms keep up with it: those whose board is measured anew are made anew, and a made part that was taken out is
+ * left out of its form from then on.
+ */
+export function withFormsKept(before: Airframe, next: Airframe): Airframe {
+  const { forms } = next;
+  if (!forms || forms.length === 0) return next;
+  const there = new Set(next.parts.map(({ id }) => id));
+  const gone = before.parts === next.parts ? [] : before.parts.filter(({ id, source }) => source && !there.has(id));
+  const leaving = (form: Form): Form => {
+    const was = before.forms?.find(({ id }) => id === form.id);
+    const roles = was === form ? gone.flatMap(({ source }) => (source!.formId === form.id ? [source!.role] : [])) : [];
+    return roles.length === 0 ? form : { ...form, leftOut: [...(form.leftOut ?? []), ...roles] };
+  };
+  const kept = forms.map(leaving),
+    isSame = kept.every((form, index) => form === forms[index]);
+  const left = isSame ? next : { ...next, forms: kept };
+  if (before.boards === next.boards) return left;
+  return kept
+    .filter(
+      ({ parameters }) =>
+        isOtherBoard(before, next, parameters.material) || isOtherBoard(before, next, parameters.jigMaterial),
+    )
+    .reduce<Airframe>((held, form) => withForm(held, form), left);
+}

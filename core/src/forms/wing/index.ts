@@ -1,0 +1,31 @@
+export { type MadeWing, makeWing } from './make-wing.ts';
+export { type LaidPanel, layPanels } from './panel-layout.ts';
+export { drawnOutlineOf } from './panel-sections.ts';
+export type { PanelSite } from './panel.ts';
+export {
+  DIHEDRAL_AGAINST,
+  type FormField,
+  MOST_PANELS,
+  MOST_SECTION_POINTS,
+  MOST_SERVOS,
+  PANEL_FIELDS,
+  SECTION_FIELDS,
+  SECTION_KINDS,
+  SERVO_FIELDS,
+  SKIN_WAYS,
+  SPAR_ENDS,
+  SPAR_KINDS,
+  SWEEP_LINES,
+  WING_FIELDS,
+  WING_MIDDLES,
+  type WingPanel,
+  type WingParameters,
+  type WingSection,
+  type WingServo,
+  type WingStart,
+  wingFromNumbers,
+} from './parameters.ts';
+export { scaleWing } from './scale-wing.ts';
+export { type LaidServo, laidServo } from './servo-opening.ts';
+export type { WingStation } from './stations.ts';
+export type { WingFigures } from './wing-figures.ts';

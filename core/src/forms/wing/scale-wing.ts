@@ -1,0 +1,15 @@
+import type { WingParameters } from './parameters.ts';
+
+/** A wing of another size: its own lengths scale; what follows the board, the servo or the knife does not. */
+export const scaleWing = (wing: WingParameters, factor: number): WingParameters => ({
+  ...wing,
+  rootChordMm: wing.rootChordMm * factor,
+  sparHeightMm: wing.sparHeightMm * factor,
+  panels: wing.panels.map((panel) => ({
+    ...panel,
+    spanMm: panel.spanMm * factor,
+    tipChordMm: panel.tipChordMm * factor,
+    ...(panel.tipSparHeightMm !== undefined ? { tipSparHeightMm: panel.tipSparHeightMm * factor } : {}),
+  })),
+  servos: wing.servos.map((servo) => ({ ...servo, outMm: servo.outMm * factor })),
+});

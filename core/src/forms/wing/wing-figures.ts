@@ -1,0 +1,168 @@
+import { distance, distance3, polygonArea, signedArea, applyRigid, point3 } from '../../geometry/index.ts';
+import { outlineOf, holesOf, piecesOf, type Part } from '../../part/index.ts';
+import type { FormContext } from '../form/index.ts';
+import type { PanelSite } from './panel.ts';
+import { leadRoutes, type LeadRoute } from './servo-opening.ts';
+import type { WingStation } from './stations.ts';
+
+/** Mass of one made part, and where it lies along the airframe. */
+export interface PieceMass {
+  readonly partId: string;
+  readonly name: string;
+  readonly massG: number;
+}
+
+/** Height over the table of the four corners of a panel's lower skin: what proves that it has no twist. */
+export interface CornerHeights {
+  readonly panel: number;
+  readonly rootNoseMm: number;
+  readonly rootTailMm: number;
+  readonly tipNoseMm: number;
+  readonly tipTailMm: number;
+}
+
+/** What a joint or a tail takes. */
+export interface JointLengths {
+  readonly name: string;
+  readonly glueMm: number;
+  /** Over the seam, on the side that is in tension; both sides where it may fly inverted. */
+  readonly tapeMm: number;
+  readonly tapeSide: 'bottom' | 'top' | 'both';
+}
+
+/** Everything that a wing tells of itself: both sides together. */
+export interface WingFigures {
+  /** Tip to tip, as it stands. */
+  readonly spanMm: number;
+  /** As seen from above. */
+  readonly areaMm2: number;
+  readonly meanChordMm: number;
+  /** Nose of the mean chord, aft of the root's nose. */
+  readonly meanChordNoseMm: number;
+  readonly aspectRatio: number;
+  /** Foam of skins, spars and strips, both sides. */
+  readonly foamMm2: number;
+  readonly massG: number;
+  readonly pieces: readonly PieceMass[];
+  readonly stations: readonly WingStation[];
+  readonly corners: readonly CornerHeights[];
+  readonly joints: readonly JointLengths[];
+  readonly foldMm: number;
+  readonly leads: readonly LeadRoute[];
+  /** Greatest distance from a drawn section, in mm; undefined over a strip spar. */
+  readonly deviationMm?: number;
+  readonly tightestMm?: number;
+  /** Greatest twist of any plate. */
+  readonly twistMm: number;
+}
+
+const outlineArea = (part: Part): number => {
+  const outline = outlineOf(part);
+  if (!outline) return 0;
+  const holes = holesOf(part).reduce((sum, hole) => sum + polygonArea(hole.nodes), 0);
+  return Math.abs(signedArea(outline.nodes)) - holes;
+};
+
+/** Mean chord of the planform, both sides alike: 2/S ∫ c² dy over the projected span. @source as in the figures of the plan */
+function planform(sites: readonly PanelSite[]): Pick<WingFigures, 'areaMm2' | 'meanChordMm' | 'meanChordNoseMm'> {
+  let area = 0,
+    squared = 0,
+    nose = 0;
+  for (const { laid } of sites) {
+    const long = laid.panel.spanMm * Math.cos((laid.dihedralDegrees * Math.PI) / 180) * (laid.isMiddle ? 0.5 : 1);
+    const [a, b] = [laid.rootChordMm, laid.panel.tipChordMm],
+      [p, q] = [laid.rootNoseMm, laid.tipNoseMm];
+    area += (long * (a + b)) / 2;
+    squared += (long * (a * a + a * b + b * b)) / 3;
+    // ∫ nose · chord over the panel, both straight.
+    nose += (long * (2 * p * a + p * b + q * a + 2 * q * b)) / 6;
+  }
+  return { areaMm2: 2 * area, meanChordMm: squared / area, meanChordNoseMm: nose / area };
+}
+
+function cornerHeights(sites: readonly PanelSite[], stations: readonly WingStation[]): readonly CornerHeights[] {
+  const lift = stations[0]!.heightMm;
+  return sites.map(({ laid, skin }): CornerHeights => {
+    const height = (line: number, at: 'root' | 'tip'): number => applyRigid(laid.map, skin.ends[line]![at]).z + lift;
+    const nose = Math.max(1, skin.plates.findIndex((_, index) => skin.turns[index + 1]! > 20) + 1);
+    return {
+      panel: laid.number,
+      rootNoseMm: height(nose, 'root'),
+      rootTailMm: height(0, 'root'),
+      tipNoseMm: height(nose, 'tip'),
+      tipTailMm: height(0, 'tip'),
+    };
+  });
+}
+
+function jointLengths(sites: readonly PanelSite[], stations: readonly WingStation[]): readonly JointLengths[] {
+  const round = (site: PanelSite, at: 'root' | 'tip'): number =>
+    site.skin.ends.slice(1).reduce((sum, line, index) => sum + distance3(line[at], site.skin.ends[index]![at]), 0);
+  return stations.flatMap((station, index): readonly JointLengths[] => {
+    const site = sites[(station.outer ?? 0) - 1];
+    if (!site || (index === 0 && site.laid.isMiddle)) return [];
+    const glueMm = round(site, 'root') * (index === 0 ? 1 : 2);
+    return [
+      {
+        name: station.name,
+        glueMm,
+        // Lift bends the wing up: its underside is pulled.
+        tapeMm: glueMm / 2,
+        tapeSide: 'bottom',
+      },
+    ];
+  });
+}
+
+const foldLengths = (parts: readonly Part[]): number =>
+  parts.reduce(
+    (sum, part) =>
+      sum +
+      piecesOf(part) *
+        part.operations.reduce((own, { kind, on }) => {
+          if (!['crease', 'groove', 'trench'].includes(kind)) return own;
+          const line = part.lines.find(({ id }) => id === on.pathId);
+          return line ? own + distance(line.nodes[0]!, line.nodes[1]!) : own;
+        }, 0),
+    0,
+  );
+
+/** The figures of a wing whose parts are made; helps like blocks and jigs count for nothing. */
+export function wingFigures(
+  sites: readonly PanelSite[],
+  parts: readonly Part[],
+  stations: readonly WingStation[],
+  context: FormContext,
+): WingFigures {
+  const shape = planform(sites),
+    { wing } = sites[0]!;
+  const pieces = parts.map((part): PieceMass => ({
+    partId: part.id,
+    name: part.name,
+    massG: (outlineArea(part) * piecesOf(part) * context.boardOf(part.material).gramsPerSquareMetre) / 1e6,
+  }));
+  const last = sites.at(-1)!;
+  const spanMm = 2 * applyRigid(last.laid.map, point3(last.laid.panel.spanMm, 0, 0)).x;
+  const ends = sites.flatMap(({ sections }) => [sections.root.section, sections.tip.section]);
+  const deviations = ends.flatMap(({ deviationMm }) => deviationMm ?? []),
+    radii = ends.flatMap(({ tightestMm }) => tightestMm ?? []);
+  return {
+    ...shape,
+    spanMm,
+    aspectRatio: spanMm ** 2 / shape.areaMm2,
+    foamMm2: parts.reduce(
+      (sum, part) => sum + (part.material === wing.material ? outlineArea(part) * piecesOf(part) : 0),
+      0,
+    ),
+    massG: pieces.reduce((sum, { massG }) => sum + massG, 0),
+    pieces,
+    stations,
+    corners: cornerHeights(sites, stations),
+    joints: jointLengths(sites, stations),
+    foldMm: foldLengths(parts),
+    leads: leadRoutes(sites),
+    twistMm: Math.max(...sites.flatMap(({ skin }) => skin.plates.map(({ twistMm }) => twistMm))),
+    ...(deviations.length > 0 ? { deviationMm: Math.max(...deviations) } : {}),
+    ...(radii.length > 0 ? { tightestMm: Math.min(...radii) } : {}),
+  };
+}

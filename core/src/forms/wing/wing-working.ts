@@ -1,0 +1,123 @@
+import { formatAngle, formatLengthWithUnit, degrees } from '../../units/index.ts';
+import type { FormContext, WorkingStep } from '../form/index.ts';
+import type { PanelSite } from './panel.ts';
+import type { WingFigures } from './wing-figures.ts';
+
+/** The hand calculation that the wing replaces, step by step. */
+export function wingWorking(
+  sites: readonly PanelSite[],
+  figures: WingFigures,
+  { unit }: FormContext,
+): readonly WorkingStep[] {
+  const length = (mm: number, digits = 1): string => formatLengthWithUnit(mm, unit, digits);
+  return [
+    ...sectionSteps(sites[0]!, length),
+    ...sites.flatMap((site) => jointSteps(site, length)),
+    ...blockSteps(figures, length),
+    {
+      words: 'Mean chord of the wing',
+      formula: '2/S ∫ c² dy, S the area seen from above',
+      result: `${length(figures.meanChordMm)}, its nose ${length(figures.meanChordNoseMm)} aft of the root's`,
+      source: 'mean aerodynamic chord of a straight-tapered planform, panel by panel',
+    },
+  ];
+}
+
+type Length = (mm: number, digits?: number) => string;
+
+function sectionSteps({ sections, board, wing }: PanelSite, length: Length): readonly WorkingStep[] {
+  const { section, sparHeightMm, sparFrontMm } = sections.root,
+    t = board.thicknessMm;
+  if (wing.section.kind !== 'strip-spar') {
+    return [
+      {
+        words: 'Creases on the section',
+        formula: 'of all rows of creases on it, the one whose greatest distance from it is least',
+        result: `${section.plates.length - 1} folds, ${length(section.deviationMm ?? 0, 2)} off at most`,
+        source: 'dynamic programming over the last corner',
+      },
+      {
+        words: 'Spar height at the root, between the skins where they leave least room',
+        formula: 'top − bottom, each moved in by t',
+        result: length(sparHeightMm),
+        source: 'inner faces of both skins over the width of the spar',
+      },
+    ];
+  }
+  const corners = section.corners,
+    at = section.plates.findIndex(({ role }) => role === 'cap');
+  const steps: WorkingStep[] = [
+    {
+      words: 'Depth over the spar',
+      formula: 'h + 2·t',
+      result: length(sparHeightMm + 2 * t),
+      source: `spar ${length(sparHeightMm)}, board ${length(t, 2)} as measured`,
+    },
+  ];
+  if (at < 0) {
+    steps.push({
+      words: 'Bent over the spar, its tightest radius',
+      formula: 'least ∫ z″² dx over what it rests on',
+      result: length(section.tightestMm ?? 0, 0),
+      source: 'line of least bending energy for small slopes: a natural cubic spline',
+    });
+    return steps;
+  }
+  const [before, front, rear, after] = [corners[at - 1]!, corners[at]!, corners[at + 1]!, corners[at + 2]!];
+  const slope = (a: typeof front, b: typeof front): number => degrees(Math.atan2(Math.abs(b.y - a.y), b.x - a.x));
+  const [one, two] = [slope(before, front), slope(rear, after)];
+  const flat = corners
+    .slice(1)
+    .map((corner, index) => Math.hypot(corner.x - corners[index]!.x, corner.y - corners[index]!.y));
+  steps.push(
+    {
+      words: 'Front crease, aft of the nose',
+      formula: 'x − t·tan(θ₁/2)',
+      result: `${length(front.x)} at ${formatAngle(one)}`,
+      source: `the inner faces meet over the spar's front edge at ${length(sparFrontMm)}`,
+    },
+    {
+      words: 'Rear crease, aft of the nose',
+      formula: 'x + w + t·tan(θ₂/2)',
+      result: `${length(rear.x)} at ${formatAngle(two)}`,
+      source: 'the same over its rear edge; θ follows from the crease, so both are found together',
+    },
+    {
+      words: 'Width of the skin on the flat at the root, tail to tail',
+      formula: 'lengths along the outer skin, which does not stretch',
+      result: `${length(flat.reduce((sum, own) => sum + own, 0))} = ${flat.map((own) => length(own)).join(' + ')}`,
+      source: section.plates.map(({ role }) => role).join(' + '),
+    },
+  );
+  return steps;
+}
+
+function jointSteps({ laid, sections, wing }: PanelSite, length: Length): readonly WorkingStep[] {
+  const tilt = laid.rootTiltDegrees;
+  if (Math.abs(tilt) < 0.05) return [];
+  const top = Math.max(...sections.root.section.corners.map(({ y }) => y)),
+    short = top * Math.tan((Math.abs(tilt) * Math.PI) / 180);
+  const up = tilt > 0;
+  return [
+    {
+      words: `Inner end of panel ${laid.number}: half the turn of the joint`,
+      formula: 'β = Δ/2; at height z the end lies z·tan β further in',
+      result: `β = ${formatAngle(Math.abs(tilt))}, the top skin ${length(short)} ${up ? 'shorter' : 'longer'} than the bottom: the ${up ? 'bottom' : 'top'} is the longer skin`,
+      source:
+        wing.ends === 'square'
+          ? `cut square: the ${up ? "top's outer and the bottom's inner" : "top's inner and the bottom's outer"} faces touch first`
+          : 'bevelled: each edge lies in the plane that halves the joint',
+    },
+  ];
+}
+
+function blockSteps({ stations }: WingFigures, length: Length): readonly WorkingStep[] {
+  return stations
+    .filter(({ heightMm }) => heightMm > 0.5)
+    .map(({ name, heightMm, outMm }): WorkingStep => ({
+      words: `Height of the ${name} over the table`,
+      formula: 'Σ panel · sin dihedral',
+      result: `${length(heightMm)} at ${length(outMm)} from the middle`,
+      source: 'with the lowest station on the table',
+    }));
+}

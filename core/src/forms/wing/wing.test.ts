@@ -1,0 +1,243 @@
+import fc from 'fast-check';
+import { foldFaults, DEFAULT_SETTINGS, standardBoard, type Airframe } from '../../airframe/index.ts';
+import { assemble, foldedBy, type StandingPart } from '../../folds/index.ts';
+import { standingPart } from '../../airframe/index.ts';
+import { brokenInvariant, outOfBounds, type Part } from '../../part/index.ts';
+import { applyRigid, type Point3 } from '../../geometry/index.ts';
+import { withParameters, type Form, type FormContext } from '../form/index.ts';
+import { makeWing } from './make-wing.ts';
+import {
+  PANEL_FIELDS,
+  SECTION_FIELDS,
+  SERVO_FIELDS,
+  WING_FIELDS,
+  wingFromNumbers,
+  type FormField,
+  type WingParameters,
+} from './parameters.ts';
+
+const T = 5;
+const CONTEXT: FormContext = { unit: 'mm', boardOf: () => ({ thicknessMm: T, gramsPerSquareMetre: 480 }) };
+const formOf = (parameters: WingParameters): Form => ({
+  id: 'w1',
+  kind: 'wing',
+  name: 'Wing',
+  parameters,
+  place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
+});
+const USUAL = wingFromNumbers({
+  spanMm: 900,
+  rootChordMm: 180,
+  tipChordMm: 180,
+  dihedralDegrees: 5,
+  sparHeightMm: 10,
+  material: 'foam',
+});
+const panel = (id: string, more: Partial<WingParameters['panels'][number]>): WingParameters['panels'][number] => ({
+  id,
+  spanMm: 200,
+  tipChordMm: 180,
+  sweepDegrees: 0,
+  dihedralDegrees: 0,
+  washoutDegrees: 0,
+  ...more,
+});
+const airframeOf = (parts: readonly Part[]): Airframe => ({
+  id: 'a',
+  name: 'A',
+  settings: DEFAULT_SETTINGS,
+  parts,
+  boards: [{ ...standardBoard('b', 'foam'), widthMm: 3000, heightMm: 3000 }],
+});
+
+/** All outer corners of a skin as it stands folded, by the id of the drawn corner, in the airframe. */
+function stoodCorners(airframe: Airframe, part: Part): ReadonlyMap<string, Point3> {
+  const standing = standingPart(airframe, part)!;
+  const { pieces } = assemble([standing] as readonly StandingPart[], foldedBy(1));
+  const { body, maps } = pieces[0]!;
+  return new Map(
+    part.contours[0]!.nodes.flatMap((node): readonly (readonly [string, Point3])[] => {
+      const plate = body.tree.plates.find(
+        ({ kind, outer }) => kind === 'board' && outer.some((p) => Math.hypot(p.x - node.x, p.y - node.y) < 0.15),
+      );
+      return plate ? [[node.id, applyRigid(maps[plate.index]!, { x: node.x, y: node.y, z: 0 })]] : [];
+    }),
+  );
+}
+
+describe('a wing from six numbers', () => {
+  const made = makeWing(formOf(USUAL), CONTEXT);
+  const skin = made.parts.find(({ source }) => source?.role === 'skin-1')!;
+  const at = stoodCorners(airframeOf(made.parts), skin);
+
+  it('should be as deep over the spar as the spar and two boards, its bottom on the table at the middle', () => {
+    // Port half: y is negative outboard, the panel rises 5°. Heights are measured square to the panel.
+    const rad = (5 * Math.PI) / 180;
+    const above = (p: Point3): number => p.z * Math.cos(rad) + p.y * Math.sin(rad);
+    expect(above(at.get('m-n-tip-cap')!)).toBeCloseTo(10 + 2 * T, 2);
+    expect(above(at.get('m-n-tip-rear')!)).toBeCloseTo(10 + 2 * T, 2);
+    expect(above(at.get('m-n-tip-bottom')!)).toBeCloseTo(0, 2);
+  });
+  it('should span what was asked and be as long as its chord, tail of the top skin to nose', () => {
+    expect(made.figures!.spanMm).toBeCloseTo(900, 6);
+    expect(at.get('m-n-tail-top')!.x).toBeCloseTo(180, 2);
+    expect(-at.get('m-n-tip-bottom')!.y).toBeCloseTo(450, 1);
+  });
+  it('should end in the middle plane with the face that touches first, which leaves the other skin short', () => {
+    // The root is cut square: the top's outer corner and the bottom's inner one lie in the plane, nothing crosses it.
+    expect(at.get('m-n-root-cap')!.y).toBeCloseTo(0, 1);
+    expect(at.get('m-n-root-bottom')!.y).toBeCloseTo(
+      -T * Math.tan((5 * Math.PI) / 180) * Math.cos((5 * Math.PI) / 180),
+      1,
+    );
+    for (const [id, p] of at) if (id.includes('root') && !id.includes('nose')) expect(p.y).toBeLessThan(0.05);
+  });
+  it('should lift its tip by the length of the panel times the sine of its dihedral', () => {
+    const block = made.parts.find(({ source }) => source?.role === 'block-1')!;
+    const height = Math.max(...block.contours[0]!.nodes.map(({ y }) => y));
+    expect(height).toBeCloseTo((450 / Math.cos((5 * Math.PI) / 180)) * Math.sin((5 * Math.PI) / 180), 4);
+  });
+  it('should weigh what its outlines weigh', () => {
+    // Two halves of about 372 mm of skin over 452 mm, and four strips of 10 by 452 mm.
+    const byHand = ((2 * 452 * 372 + 4 * 452 * 10) * 480) / 1e6;
+    expect(made.figures!.massG).toBeGreaterThan(byHand * 0.97);
+    expect(made.figures!.massG).toBeLessThan(byHand * 1.03);
+  });
+});
+
+describe('joints of a wing', () => {
+  const anyWing = fc
+    .record({
+      rootChordMm: fc.double({ min: 140, max: 320, noNaN: true }),
+      sparHeightMm: fc.double({ min: 6, max: 16, noNaN: true }),
+      tail: fc.constantFrom('lap' as const, 'square' as const, 'sanded' as const),
+      ends: fc.constantFrom('square' as const, 'bevelled' as const),
+      middle: fc.constantFrom('joint' as const, 'panel' as const),
+      inner: fc.integer({ min: -20, max: 15 }),
+      turn: fc.integer({ min: -25, max: 40 }),
+      taper: fc.double({ min: 0.7, max: 1, noNaN: true }),
+      sweep: fc.integer({ min: -8, max: 15 }),
+    })
+    .map(({ rootChordMm, sparHeightMm, tail, ends, middle, inner, turn, taper, sweep }): WingParameters => ({
+      ...USUAL,
+      rootChordMm,
+      sparHeightMm,
+      tail,
+      ends,
+      middle,
+      panels: [
+        panel('p1', { tipChordMm: rootChordMm, dihedralDegrees: middle === 'panel' ? 0 : inner }),
+        panel('p2', { tipChordMm: rootChordMm * taper, dihedralDegrees: inner, sweepDegrees: sweep }),
+        panel('p3', { tipChordMm: rootChordMm * taper * taper, dihedralDegrees: inner + turn, sweepDegrees: sweep }),
+      ],
+    }));
+
+  it('should close with nothing pressed or open, for any chords, turns, sweep and way of cutting', () => {
+    fc.assert(
+      fc.property(anyWing, (parameters) => {
+        const made = makeWing(formOf(parameters), CONTEXT);
+        if (made.parts.length === 0) return expect(made.faults.length).toBeGreaterThan(0);
+        const faults = foldFaults(airframeOf(made.parts)).filter(({ code }) => code !== 'FOLD_BLOCKED');
+        expect(faults.map(({ title }) => title)).toEqual([]);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('should end each plate where the bisecting plane leaves it, by the height of the face that touches first', () => {
+    const anyTurn = fc.record({
+      turn: fc.integer({ min: -40, max: 50 }),
+      heightMm: fc.double({ min: 6, max: 18, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(anyTurn, ({ turn, heightMm }) => {
+        const made = makeWing(
+          formOf({
+            ...USUAL,
+            sparHeightMm: heightMm,
+            panels: [panel('p1', {}), panel('p2', { dihedralDegrees: turn })],
+          }),
+          CONTEXT,
+        );
+        const [inner, outer] = ['skin-1', 'skin-2'].map((role) =>
+          made.parts.find(({ source }) => source?.role === role)!,
+        );
+        const x = (part: Part, id: string): number => part.contours[0]!.nodes.find((node) => node.id === id)!.x;
+        // By hand: z·tan(Δ/2) with z the outer face where the joint closes at that side first, else the inner face.
+        const tan = Math.tan((turn * Math.PI) / 360),
+          cap = turn > 0 ? heightMm + 2 * T : heightMm + T,
+          bottom = turn > 0 ? T : 0;
+        expect(x(inner!, 'm-n-tip-cap')).toBeCloseTo(200 - cap * tan, 1);
+        expect(x(outer!, 'm-n-root-cap')).toBeCloseTo(cap * tan, 1);
+        expect(x(inner!, 'm-n-tip-bottom')).toBeCloseTo(200 - bottom * tan, 1);
+        expect(x(outer!, 'm-n-root-bottom')).toBeCloseTo(bottom * tan, 1);
+      }),
+      { numRuns: 30 },
+    );
+  });
+});
+
+describe('numbers of a wing at their bounds and beyond', () => {
+  const FIELDS: readonly (readonly [string, FormField])[] = [
+    ...Object.entries(WING_FIELDS),
+    ...Object.entries(SECTION_FIELDS).map(([key, field]) => [`section.${key}`, field] as const),
+    ...[0, 1].flatMap((index) =>
+      Object.entries(PANEL_FIELDS).map(([key, field]) => [`panels.${index}.${key}`, field] as const),
+    ),
+    ...Object.entries(SERVO_FIELDS).map(([key, field]) => [`servos.0.${key}`, field] as const),
+  ];
+  const start: WingParameters = {
+    ...USUAL,
+    panels: [panel('p1', {}), panel('p2', { tipChordMm: 150, dihedralDegrees: 8 })],
+    servos: [{ panelId: 'p2', outMm: 90, aftMm: 4, lengthMm: 23, widthMm: 12, heightMm: 24, leadMm: 150 }],
+  };
+  const anyChange = fc.constantFrom(...FIELDS).chain(([path, { least, most }]) =>
+    fc.record({
+      path: fc.constant(path),
+      value: fc.oneof(
+        fc.constantFrom(least, most, least - 1, most + 1, 0, -1, NaN, Infinity, -Infinity, 1e9, 0.5),
+        fc.double({ min: least, max: most, noNaN: true }),
+      ),
+    }),
+  );
+  const anyStart = fc.record({
+    kind: fc.constantFrom('strip-spar' as const, 'naca' as const),
+    digits: fc.constantFrom('2412', '0012', '23012', '4415', '0004', '99', '6099'),
+    skin: fc.constantFrom('creased' as const, 'bent' as const),
+    nose: fc.constantFrom('trench' as const, 'bevels' as const),
+    tail: fc.constantFrom('lap' as const, 'square' as const, 'sanded' as const, 'strip' as const),
+    sparKind: fc.constantFrom('strips' as const, 'doubled' as const, 'none' as const),
+    sparEnds: fc.constantFrom('through' as const, 'short' as const),
+    middle: fc.constantFrom('joint' as const, 'panel' as const),
+    ends: fc.constantFrom('square' as const, 'bevelled' as const),
+  });
+
+  it('should make sound parts, or name faults whose mends lead to sound parts', () => {
+    fc.assert(
+      fc.property(anyStart, fc.array(anyChange, { maxLength: 4 }), ({ kind, digits, ...styles }, changes) => {
+        let parameters = withParameters<WingParameters>(
+          { ...start, ...styles, section: { kind, digits, creases: 9 } },
+          changes,
+        );
+        for (let round = 0; round < 40; round++) {
+          const made = makeWing(formOf(parameters), CONTEXT);
+          for (const part of made.parts) {
+            expect(brokenInvariant(part)).toBeUndefined();
+            expect(outOfBounds(part)).toBeUndefined();
+          }
+          for (const { title, detail } of made.faults)
+            expect(`${title} ${detail}`).not.toMatch(/NaN|undefined|Infinity/);
+          if (made.parts.length > 0) return;
+          const mend = made.faults.find((fault) => fault.mend)?.mend;
+          expect(made.faults.length).toBeGreaterThan(0);
+          expect(mend).toBeDefined();
+          const next = withParameters(parameters, mend!.changes);
+          expect(next).not.toEqual(parameters);
+          parameters = next;
+        }
+        throw new Error(`no parts after 40 mends: ${JSON.stringify(parameters)}`);
+      }),
+      { numRuns: 400 },
+    );
+  });
+});

@@ -22,7 +22,7 @@ export {
   largestFoldOf,
   schoolMouthWidth,
 } from './school.ts';
-export { creasedSection, nearestPolyline } from './section.ts';
+export { creasedSection, nearestPolylines } from './section.ts';
 export { SLIT_FLOOR_MM, slitGap } from './slit.ts';
 export { STEEPEST_SLANT_DEGREES, slotWidth } from './slot.ts';
 export { type FlatStrip, type FoldedSize, type StripSide, flatStrip, foldedSize, foldTake } from './strip.ts';

@@ -20,19 +20,22 @@ export interface CreasedSection {
 
 const MOST_POINTS = 240;
 
+/** A polyline on a curve: its corners, ends included, and its greatest distance from the curve in mm. */
+export interface NearPolyline {
+  readonly corners: readonly Place[];
+  readonly deviationMm: number;
+}
+
 /**
- * The polyline of so many corners between the ends of a curve that lies nearest to it: of all with their corners on it, the one whose
+ * The polylines of 0 to so many corners between the ends of a curve that lie nearest to it: of all with their corners on it, those whose
  * greatest distance is least.
  * @param points the curve as points along it, at least 3; more than 240 are thinned
- * @param corners how many between the ends, from 1
- * @returns the corners, ends included, and the greatest distance in mm
+ * @param most how many corners between the ends at most, from 1
+ * @returns number k has k corners between its ends
  * @throws CoreError OUT_OF_RANGE for too few points or corners
  * @source dynamic programming over the last corner and the corners used; cost is the greater of two deviations
  */
-export function nearestPolyline(
-  points: readonly Place[],
-  corners: number,
-): { readonly corners: readonly Place[]; readonly deviationMm: number } {
+export function nearestPolylines(points: readonly Place[], most: number): readonly NearPolyline[] {
   if (points.length < 3)
     throw new CoreError('OUT_OF_RANGE', `a section needs at least 3 points, got ${points.length}`, {
       points: points.length,
@@ -40,15 +43,19 @@ export function nearestPolyline(
   const every = Math.max(1, Math.ceil((points.length - 1) / (MOST_POINTS - 1)));
   const kept = points.filter((_, index) => index % every === 0 || index === points.length - 1),
     count = kept.length;
-  if (!(Number.isInteger(corners) && corners >= 1 && corners <= count - 2))
-    throw new CoreError('OUT_OF_RANGE', `this curve takes 1 to ${count - 2} creases, got ${corners}`, {
-      creases: corners,
-    });
+  if (!(Number.isInteger(most) && most >= 1 && most <= count - 2))
+    throw new CoreError('OUT_OF_RANGE', `this curve takes 1 to ${count - 2} creases, got ${most}`, { creases: most });
   const off = deviations(kept);
-  // best[k][j]: least deviation of k + 1 strips that end at point j.
+  // best[j]: least deviation of the strips so far when they end at point j.
   let best = kept.map((_, j) => (j === 0 ? 0 : off(0, j)));
   const from: number[][] = [];
-  for (let strips = 2; strips <= corners + 1; strips++) {
+  const result = (): NearPolyline => {
+    const used = [count - 1];
+    for (const back of [...from].reverse()) used.unshift(back[used[0]!]!);
+    return { corners: [0, ...used].map((index) => kept[index]!), deviationMm: best[count - 1]! };
+  };
+  const found = [result()];
+  for (let strips = 2; strips <= most + 1; strips++) {
     const back: number[] = [],
       next = kept.map((_, j) => {
         let least = Infinity;
@@ -63,10 +70,9 @@ export function nearestPolyline(
       });
     from.push(back);
     best = next;
+    found.push(result());
   }
-  const used = [count - 1];
-  for (const back of [...from].reverse()) used.unshift(back[used[0]!]!);
-  return { corners: [0, ...used].map((index) => kept[index]!), deviationMm: best[count - 1]! };
+  return found;
 }
 
 /**
@@ -77,7 +83,7 @@ export function nearestPolyline(
  * @throws CoreError OUT_OF_RANGE for too few points or creases, and when one crease would fold by more than 35°
  */
 export function creasedSection(points: readonly Place[], creases: number): CreasedSection {
-  const { corners, deviationMm } = nearestPolyline(points, creases);
+  const { corners, deviationMm } = nearestPolylines(points, creases)[creases]!;
   return measured(corners, deviationMm);
 }
 

@@ -11,7 +11,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { canFold, isThroughCut, tooSlantEnds, traitsOf, type Operation } from '../operations/index.ts';
-import { findLine, findPath, holesOf, outlineOf, type Part } from '../part/index.ts';
+import { findLine, findPath, holesOf, isMadeId, outlineOf, type Part } from '../part/index.ts';
 import { curvesOf, ringOf } from '../paths/index.ts';
 import { foundLips, type ResolvedPart } from '../resolve/index.ts';
 import { formatAngle, lengthText } from '../units/index.ts';
@@ -69,6 +69,8 @@ export function slantFaults({ id, name, strokes, outer, holeRings }: ResolvedPar
   if (outer.length === 0) return [];
   const body = [outer, ...holeRings];
   return strokes.flatMap((stroke) => {
+    // What a form makes ends where it was worked out to end.
+    if (isMadeId(stroke.operationId)) return [];
     if (stroke.closed || !traitsOf(stroke.kind).plateSide || stroke.widthMm < LEAST_SLANT_MM) return [];
     const ends = stroke.paths.flatMap((path) => tooSlantEnds(flattenOpenPath(path, 0.05), stroke.widthMm, body));
     return ends.slice(0, 1).map(({ at, toEdgeDegrees }): Fault => ({

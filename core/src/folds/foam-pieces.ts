@@ -2,6 +2,7 @@ import {
   applyRigid,
   convexPieces,
   counterClockwise,
+  cross,
   cross3,
   distance,
   dot,
@@ -83,27 +84,53 @@ const skins = (thicknessMm: number): readonly FoamSide[] => [
   { normal: point3(0, 0, 1), mostMm: thicknessMm },
 ];
 
-/** The foam between a slanted side and the upright core, where the plate has ground: beside a slit or a strip the core ends sooner. */
-function wedges({ bottom, top, plate, thicknessMm }: PlateSolid, index: number): readonly FoamPiece[] {
+/** The plane of a side that is cut at a slant; undefined for one that is square. */
+function slantOf({ bottom, top, thicknessMm }: PlateSolid, index: number): FoamSide | undefined {
   const next = (index + 1) % bottom.length;
   const low = [bottom[index]!, bottom[next]!] as const,
     high = [top[index]!, top[next]!] as const;
-  const ground = [low[0], low[1], high[1], high[0]];
-  if (polygonArea(ground) < LEAST_PIECE_MM2) return [];
+  if (polygonArea([low[0], low[1], high[1], high[0]]) < LEAST_PIECE_MM2) return undefined;
   const [from, to] = distance(...low) > distance(...high) ? low : high;
   const along = subtract(to, from),
     inward = leftOf(along);
   const foot = point3(low[0].x, low[0].y, 0);
   const normal = unit3(cross3(point3(along.x, along.y, 0), subtract3(point3(high[1].x, high[1].y, thicknessMm), foot)));
-  const slant = dot(normal, inward) < 0 ? normal : times3(normal, -1),
-    mostMm = dot3(slant, foot);
+  const outward = dot(normal, inward) < 0 ? normal : times3(normal, -1);
+  return { normal: outward, mostMm: dot3(outward, foot) };
+}
+
+/** Whether a ring, counter-clockwise, turns left at a corner. */
+function isConvexAt(ring: Polygon, index: number): boolean {
+  const at = ring[index]!,
+    before = ring[(index + ring.length - 1) % ring.length]!,
+    after = ring[(index + 1) % ring.length]!;
+  return cross(subtract(at, before), subtract(after, at)) > 0;
+}
+
+/**
+ * The foam between a slanted side and the upright core, where the plate has ground: beside a slit or a strip the core ends sooner. Where
+ * two slanted sides meet in a corner each ends the other's foam.
+ */
+function wedges(solid: PlateSolid, index: number): readonly FoamPiece[] {
+  const { bottom, top, plate, thicknessMm } = solid;
+  const own = slantOf(solid, index);
+  if (!own) return [];
+  const count = bottom.length,
+    next = (index + 1) % count,
+    before = (index + count - 1) % count;
+  const ground = [bottom[index]!, bottom[next]!, top[next]!, top[index]!];
+  const { normal: slant, mostMm } = own;
   // Under a slant that leans in over the plate foam stands on the far skin, else it hangs from the face.
   const skin = slant.z > 0 ? 0 : thicknessMm;
+  const beside = [
+    ...(isConvexAt(plate.outer, index) ? [slantOf(solid, before)] : []),
+    ...(isConvexAt(plate.outer, next) ? [slantOf(solid, next)] : []),
+  ].filter((side) => side !== undefined);
   return intersectionOf([counterClockwise(ground)], [counterClockwise(plate.outer)])
     .flatMap((ring) => convexPieces(ring, []))
     .filter((ring) => polygonArea(ring) > LEAST_PIECE_MM2)
     .map((ring) => ({
-      sides: [...upright(ring, thicknessMm).sides, { normal: slant, mostMm }],
+      sides: [...upright(ring, thicknessMm).sides, own, ...beside],
       corners: ring.flatMap(({ x, y }) => [
         point3(x, y, skin),
         point3(x, y, (mostMm - slant.x * x - slant.y * y) / slant.z),

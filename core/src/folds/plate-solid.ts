@@ -32,7 +32,7 @@ export interface PlateSolid {
 
 /** Thickness that the skin left by a trench is drawn and measured with, in mm. */
 export const SKIN_MM = 0.3;
-const ON_LINE_MM = 0.01;
+const ON_LINE_MM = 0.03;
 /** Steps of an edge along a fold, as at the end of a tilted panel, are at most about as long as the board is thick. */
 const LONGEST_STEP_MM = 8;
 

@@ -93,9 +93,11 @@ export function platesOf(part: ResolvedPart): FlatPlates {
   const strips = unionOf(trenches.flatMap(({ area }) => area.map(counterClockwise)));
   const foam = differenceOf(strips.length > 0 ? differenceOf(body, strips) : body, unionOf(slivers));
   // A fold that ends beside a corner of a flattened curve ends where it was drawn: its own ends come first.
+  // The square ends of a trench's strip are corners only where nothing else is.
   const known = [
-    [...cuts.flat(), ...trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat()))],
+    cuts.flat(),
     body.flat(),
+    trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat())),
   ].map((points): Corners => ({ points, near: pointIndex(points) }));
   const board = piecesOf(foam)
     .map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const }))

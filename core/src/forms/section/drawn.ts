@@ -1,4 +1,4 @@
-import { nearestPolyline } from '../../allowance/index.ts';
+import { nearestPolylines } from '../../allowance/index.ts';
 import { cross, distance, dot, subtract, unitVector, type Point } from '../../geometry/index.ts';
 import { degrees, lengthText, memo } from '../../units/index.ts';
 import { bentLine, stripCorners, tightestRadius } from './bent-line.ts';
@@ -32,14 +32,14 @@ export const creasedOutline = memo(
     const low = outline.slice(0, at + 1).filter(isClear),
       top = outline.slice(at).filter(isClear);
     // One crease is the nose; the others are shared between both sides so that the greater deviation is least.
-    const left = creases - 1;
-    const side = (points: readonly Point[], count: number) =>
-      count === 0
-        ? { corners: [points[0]!, points.at(-1)!], deviationMm: farthest(points) }
-        : nearestPolyline(points, count);
+    const left = creases - 1,
+      most = (side: readonly Point[]): number => Math.min(left, side.length - 2);
+    const onLowSide = nearestPolylines(low, Math.max(1, most(low))),
+      onTopSide = nearestPolylines(top, Math.max(1, most(top)));
     let best: CreasedOutline | undefined;
     for (let onLow = 0; onLow <= left; onLow++) {
-      const [a, b] = [side(low, onLow), side(top, left - onLow)];
+      const [a, b] = [onLowSide[onLow], onTopSide[left - onLow]];
+      if (!a || !b) continue;
       const deviation = Math.max(a.deviationMm, b.deviationMm);
       if (!best || deviation < best.deviation - 1e-9)
         best = { corners: [...a.corners, ...b.corners.slice(1)], deviation, nose: a.corners.length - 1 };
@@ -81,11 +81,6 @@ function bentOutline(outline: readonly Point[], spar: readonly [number, number])
     nose: low.corners.length - 1,
     tightest: Math.min(low.tightest, top.tightest),
   };
-}
-
-function farthest(points: readonly Point[]): number {
-  const along = unitVector(points[0]!, points.at(-1)!);
-  return Math.max(...points.map((p) => Math.abs(cross(along, subtract(p, points[0]!)))));
 }
 
 /** Points of an outer line thinned or kept so that each side has about as many as creases are fitted to. */

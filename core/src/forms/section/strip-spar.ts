@@ -1,4 +1,4 @@
-import { openTrenchWidth } from '../../allowance/index.ts';
+import { MOST_OPEN_DEGREES, openTrenchWidth } from '../../allowance/index.ts';
 import { degrees, radians } from '../../units/index.ts';
 import { bentLine, stripCorners, tightestRadius, type BentLine } from './bent-line.ts';
 import type { SectionPlate, SectionPoint, SectionRefusal, SkinSection } from './section.ts';
@@ -33,6 +33,8 @@ export interface StripSparNumbers {
 /** Slopes are found to this, in radians. */
 const SETTLED = 1e-12;
 const MOST_ROUNDS = 60;
+/** Steepest slope from the nose to the spar: a trench stays open by that much. */
+const STEEPEST_FRONT_DEGREES: Readonly<Record<NoseStyle, number>> = { trench: MOST_OPEN_DEGREES - 1, bevels: 75 };
 /** A sloped plate shorter than this many boards is no plate. */
 const LEAST_PLATE_BOARDS = 1.5;
 
@@ -83,10 +85,10 @@ export function stripSparSection(numbers: StripSparNumbers): SkinSection | Secti
         key: 'sparHeightMm',
         nearest: Math.ceil((h + (tail.y - top) + t) * 10) / 10,
       };
-    if (next.front > radians(75))
+    if (next.front > radians(STEEPEST_FRONT_DEGREES[numbers.nose]))
       return {
         refused: 'The top skin would stand up at the nose',
-        detail: 'It rises by more than 75° to the spar: put the spar further aft, or make it lower.',
+        detail: `It rises by more than ${STEEPEST_FRONT_DEGREES[numbers.nose]}° to the spar: put the spar further aft, or make it lower.`,
         key: 'sparPercent',
         nearest: roundUp((100 * (sparFrontMm + h)) / c),
       };

@@ -1,14 +1,4 @@
-import {
-  add,
-  distance,
-  interpolate,
-  subtract3,
-  times,
-  unit3,
-  unitVector,
-  dot3,
-  type Point,
-} from '../../geometry/index.ts';
+import { add, interpolate, subtract3, times, unit3, unitVector, dot3, type Point } from '../../geometry/index.ts';
 import type { MadeCorner, MadeEdgeWork } from '../form/made-part.ts';
 import type { SectionPlate } from '../section/index.ts';
 import { endCut, type EndPlane, type EndSchool } from './end-cut.ts';
@@ -18,6 +8,8 @@ import type { UnrolledSkin } from './ruled-skin.ts';
 export interface SkinEnd {
   readonly plane: EndPlane;
   readonly school: EndSchool;
+  /** How far it stays before the plane, for the film of glue of a joint; 0 at a free tip. */
+  readonly filmMm: number;
 }
 
 /** The end of one plate on the flat, as it is cut. */
@@ -35,6 +27,8 @@ export interface SkinOutline {
   /** Where the fold over each line starts and ends on the outline. */
   readonly folds: readonly { readonly from: Point; readonly to: Point }[];
   readonly ends: { readonly root: readonly PlateEnd[]; readonly tip: readonly PlateEnd[] };
+  /** The line along the middle of a plate, from its root's end to its tip's. */
+  readonly middleOf: (plate: number) => { readonly from: Point; readonly to: Point };
 }
 
 /** Neighbouring ends that differ by less than this share the shorter one's corner, in mm: a step so short is no step for a knife. */
@@ -44,14 +38,14 @@ const ONE_CORNER_MM = 0.085;
 function plateEnds(
   skin: UnrolledSkin,
   plates: readonly SectionPlate[],
-  { plane, school }: SkinEnd,
+  { plane, school, filmMm }: SkinEnd,
   at: 'root' | 'tip',
   thicknessMm: number,
 ): readonly PlateEnd[] {
   return plates.map(({ role, isSkin }, index): PlateEnd => {
     const [a, b] = [skin.ends[index]!, skin.ends[index + 1]!],
       plate = skin.plates[index]!;
-    if (isSkin) return { role, beyondMm: [0, 0], bevelDegrees: 0 };
+    if (isSkin) return { role, beyondMm: [-filmMm, -filmMm], bevelDegrees: 0 };
     const piece = at === 'root' ? plate.rootPiece : plate.tipPiece;
     const { shiftMm, bevelDegrees, outward } = endCut(
       plane,
@@ -62,7 +56,7 @@ function plateEnds(
     );
     const along = (line: typeof a): number => {
       const outboard = unit3(subtract3(line.tip, line.root));
-      return shiftMm / Math.abs(dot3(outward, outboard));
+      return (shiftMm - filmMm) / Math.abs(dot3(outward, outboard));
     };
     return { role, beyondMm: [along(a), along(b)], bevelDegrees };
   });
@@ -161,17 +155,18 @@ export function skinOutline(
     from: add(line.root, times(unitVector(line.tip, line.root), atRoot.reach[index]!)),
     to: add(line.tip, times(unitVector(line.root, line.tip), atTip.reach[index]!)),
   }));
-  return { corners: [...tipEdges, ...rootEdges], endWork: [...work('root'), ...work('tip')], folds, ends };
+  const middleOf = (plate: number): { readonly from: Point; readonly to: Point } => {
+    const end = (line: number, at: 'root' | 'tip'): Point => {
+      const { root: from, tip: to } = skin.flat[line]!,
+        beyond = ends[at][plate]!.beyondMm[line === plate ? 0 : 1];
+      return at === 'root'
+        ? add(from, times(unitVector(to, from), beyond))
+        : add(to, times(unitVector(from, to), beyond));
+    };
+    return {
+      from: interpolate(end(plate, 'root'), end(plate + 1, 'root'), 0.5),
+      to: interpolate(end(plate, 'tip'), end(plate + 1, 'tip'), 0.5),
+    };
+  };
+  return { middleOf, corners: [...tipEdges, ...rootEdges], endWork: [...work('root'), ...work('tip')], folds, ends };
 }
-
-/** The line half way between two lines on the flat. */
-export const middleLine = (
-  a: { readonly from: Point; readonly to: Point },
-  b: { readonly from: Point; readonly to: Point },
-): { readonly from: Point; readonly to: Point } => ({
-  from: interpolate(a.from, b.from, 0.5),
-  to: interpolate(a.to, b.to, 0.5),
-});
-
-/** Length of a fold on the flat. */
-export const foldLength = ({ from, to }: { readonly from: Point; readonly to: Point }): number => distance(from, to);

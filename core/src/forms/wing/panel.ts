@@ -23,6 +23,9 @@ export interface PanelSite {
   readonly isLast: boolean;
 }
 
+/** Ends of a joint stay this far before its plane: glue takes the room, and nothing presses. */
+export const GLUE_FILM_MM = 0.04;
+
 /** How a panel's parts are called when there is more than one panel. */
 export const panelWord = ({ wing, laid }: Pick<PanelSite, 'wing' | 'laid'>): string =>
   wing.panels.length === 1 ? '' : laid.isMiddle ? ' middle' : ` ${laid.number}`;
@@ -74,8 +77,17 @@ export function panelSite(
   const { wing } = about,
     { panel } = laid,
     { plates } = sections.root.section;
-  const root: SkinEnd = { plane: endPlane(0, laid.rootTiltDegrees, false), school: wing.ends },
-    tip: SkinEnd = { plane: endPlane(panel.spanMm, laid.tipTiltDegrees, true), school: wing.ends };
+  const isLast = laid.number === wing.panels.length;
+  const root: SkinEnd = {
+      plane: endPlane(0, laid.rootTiltDegrees, false),
+      school: wing.ends,
+      filmMm: laid.isMiddle && isLast ? 0 : GLUE_FILM_MM,
+    },
+    tip: SkinEnd = {
+      plane: endPlane(panel.spanMm, laid.tipTiltDegrees, true),
+      school: wing.ends,
+      filmMm: isLast ? 0 : GLUE_FILM_MM,
+    };
   const lines = panelLines(laid, roots, placedCorners(sections.tip, laid.tipNoseMm, laid.tipWashoutDegrees), plates);
   return {
     ...about,
@@ -84,7 +96,7 @@ export function panelSite(
     root,
     tip,
     skin: unrollSkin(lines, root.plane, tip.plane, firstPlate(plates, lines)),
-    isLast: laid.number === wing.panels.length,
+    isLast,
   };
 }
 

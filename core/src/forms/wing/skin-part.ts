@@ -1,9 +1,9 @@
 import { composeRigid, cross, midpoint, subtract, unitVector, type Point } from '../../geometry/index.ts';
-import { LARGEST_GROOVE_FOLD_DEGREES, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
+import { LARGEST_GROOVE_FOLD_DEGREES, MOST_OPEN_DEGREES, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
 import type { OperationDraft } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
-import { middleLine, skinOutline, type SkinOutline } from '../skin/index.ts';
+import { skinOutline, type SkinOutline } from '../skin/index.ts';
 import { panelWord, type PanelSite } from './panel.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { servoOpenings } from './servo-opening.ts';
@@ -33,7 +33,7 @@ export function foldWork(turnDegrees: number, label: string, isBent: boolean): O
 }
 
 /** The folds of a skin: over each of its lines, and round the nose by a trench. */
-function foldLines({ skin, sections }: PanelSite, { folds }: SkinOutline): readonly MadeLine[] {
+function foldLines({ skin, sections }: PanelSite, { folds, middleOf }: SkinOutline): readonly MadeLine[] {
   const { plates } = sections.root.section,
     lines: MadeLine[] = [];
   for (let index = 1; index < plates.length; index++) {
@@ -43,13 +43,13 @@ function foldLines({ skin, sections }: PanelSite, { folds }: SkinOutline): reado
       const whole = skin.turns[index]! + skin.turns[index + 1]!;
       lines.push({
         name: 'nose',
-        ...middleLine(folds[index]!, folds[index + 1]!),
+        ...middleOf(index),
         work: {
           kind: 'trench',
           face: 'face',
           foldDegrees: 180,
-          openDegrees: 180 - whole,
-          leanDegrees: (skin.turns[index + 1]! - skin.turns[index]!) / 2,
+          openDegrees: bounded(180 - whole, 0),
+          leanDegrees: bounded((skin.turns[index + 1]! - skin.turns[index]!) / 2, -MOST_OPEN_DEGREES),
           // As wide as the strip lies between the plates: sweep leans it a little.
           widthMm: stripWidth(skin.flat[index]!, skin.flat[index + 1]!),
           side: 'centre',
@@ -74,6 +74,8 @@ function foldLines({ skin, sections }: PanelSite, { folds }: SkinOutline): reado
   });
   return lines;
 }
+
+const bounded = (degrees: number, least: number): number => Math.max(least, Math.min(MOST_OPEN_DEGREES, degrees));
 
 /** Width of a strip between two lines of one direction on the flat. */
 const stripWidth = (low: FlatLine, top: FlatLine): number =>

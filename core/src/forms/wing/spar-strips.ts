@@ -5,7 +5,7 @@ import { madePart, placeIn, type MadeCorner, type MadeEdgeWork, type MadePartDra
 import { innerHeights } from '../section/index.ts';
 import { endCut, type SkinEnd } from '../skin/index.ts';
 import type { EndSection } from './panel-sections.ts';
-import { panelWord, type PanelSite } from './panel.ts';
+import { GLUE_FILM_MM, panelWord, type PanelSite } from './panel.ts';
 
 /** One upright strip of the spar in its panel: its far skin looks aft, its drawing runs outboard and up. */
 interface Strip {
@@ -59,7 +59,7 @@ function strokeAt(
     };
     return { foot: offset * sin + own.low * cos, top: offset * sin + own.top * cos };
   });
-  return { foot: Math.max(...at.map(({ foot }) => foot)), top: Math.min(...at.map(({ top }) => top)) };
+  return { foot: Math.max(...at.map(({ foot }) => foot)), top: Math.min(...at.map(({ top }) => top)) - GLUE_FILM_MM };
 }
 
 function stripOf(site: PanelSite, index: number): Strip {
@@ -98,7 +98,7 @@ interface StripEnd {
 
 function stripEnd(
   { map }: Strip,
-  { plane, school }: SkinEnd,
+  { plane, school, filmMm }: SkinEnd,
   thicknessMm: number,
   shortMm: number,
   isTip: boolean,
@@ -110,7 +110,7 @@ function stripEnd(
   const alongEnd = point3(map.x.x * lean, map.x.y * lean, 1);
   const cut = endCut(plane, map.z, alongEnd, thicknessMm, school);
   return {
-    at: at + (cut.shiftMm / Math.abs(dot3(cut.outward, map.x))) * (isTip ? 1 : -1),
+    at: at + ((cut.shiftMm - filmMm) / Math.abs(dot3(cut.outward, map.x))) * (isTip ? 1 : -1),
     lean,
     bevelDegrees: cut.bevelDegrees,
   };

@@ -21,6 +21,8 @@ export interface CliOptions {
   readonly unit?: string;
   readonly 'board-mm'?: string;
   readonly 'close-gaps-mm'?: string;
+  readonly form?: string;
+  readonly set?: string;
   readonly help?: boolean;
 }
 
@@ -43,6 +45,8 @@ const OPTIONS = {
   unit: { type: 'string' },
   'board-mm': { type: 'string' },
   'close-gaps-mm': { type: 'string' },
+  form: { type: 'string' },
+  set: { type: 'string' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 

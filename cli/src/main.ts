@@ -5,6 +5,7 @@ import { CliError, EXIT_CODES } from './cli-error.ts';
 import { convert } from './convert.ts';
 import { cutlist } from './cutlist.ts';
 import { fold } from './fold.ts';
+import { form } from './form.ts';
 import { nest } from './nest.ts';
 import type { CommandOutcome } from './outcome.ts';
 import { pages } from './pages.ts';
@@ -13,6 +14,7 @@ import { plan } from './plan.ts';
 const COMMANDS: Readonly<Record<string, (file: string, options: CliOptions) => Promise<CommandOutcome>>> = {
   check,
   plan,
+  form,
   fold,
   pages,
   nest,
@@ -27,6 +29,10 @@ const HELP = `grain-fold COMMAND FILE [options]
   plan     FILE               figures, clearances and faults of its plan
              --out FILE.pdf   its three views on one page
              --view side|top|front    or one of them at full size
+  form     FILE               figures, working and faults of a form, and the parts that it makes
+             --form NAME      another than the first
+             --set PATH=VALUE,...     other numbers: panels.0.spanMm=450,ends=bevelled
+             --out FILE.json  the airframe with its parts made anew
   fold     FILE               how every part closes when it is folded, and how all stand together
              --out FILE.svg   a drawing of what stands together
   pages    FILE               lays the parts out on paper and writes a PDF in true size

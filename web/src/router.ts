@@ -21,6 +21,7 @@ export const router = createRouter({
         { path: 'plan', name: 'plan', component: () => import('./stations/plan/PlanStation.vue') },
         { path: 'stock', name: 'stock', component: () => import('./stations/stock/StockStation.vue') },
         { path: 'parts/:partId?', name: 'parts', component: () => import('./stations/parts/PartsStation.vue') },
+        { path: 'forms', name: 'forms', component: () => import('./stations/forms/FormsStation.vue') },
         { path: 'bring-in', name: 'bring-in', component: () => import('./stations/bring-in/BringInStation.vue') },
         { path: 'scale', name: 'scale', component: () => import('./stations/scale/ScaleStation.vue') },
         { path: 'pages', name: 'pages', component: () => import('./stations/pages/PagesStation.vue') },

@@ -15,7 +15,7 @@ export {
   withParameters,
 } from './form/index.ts';
 export { type RebuiltForm, isBlocked, makeForm, rebuildForm, scaleForm } from './rebuild.ts';
-export { NOSE_STYLES, TAIL_STYLES, nacaOutline } from './section/index.ts';
+export { NOSE_STYLES, TAIL_STYLES, innerHeights, nacaFault, nacaOutline, readSection } from './section/index.ts';
 export { END_SCHOOLS } from './skin/index.ts';
 export {
   DIHEDRAL_AGAINST,

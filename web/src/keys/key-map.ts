@@ -1,5 +1,5 @@
 /** Where keys mean something: what stands further in is asked first, so that a key never reaches two. */
-export type KeyScope = 'everywhere' | 'mat' | 'plan' | 'parts' | 'drawing' | 'folded' | 'boards';
+export type KeyScope = 'everywhere' | 'mat' | 'plan' | 'forms' | 'parts' | 'drawing' | 'folded' | 'boards';
 
 /** One thing that keys do. */
 export interface KeyLine {
@@ -36,6 +36,7 @@ const ON_MAT = 'On the mat',
   DRAWING = 'Drawing',
   FOLDED = 'Folded',
   PLAN = 'Plan',
+  FORMS = 'Forms',
   BOARDS = 'Boards',
   EVERYWHERE = 'Everywhere';
 
@@ -98,6 +99,10 @@ export const KEY_LINES = [
   line(FOLDED, 'folded', 'corner', ['Home'], 'Home', 'from the corner', { isLeftToControls: true }),
   line(FOLDED, 'folded', 'unfoldOne', ['(\\[)'], '[', 'one fold back'),
   line(FOLDED, 'folded', 'foldOne', [']'], ']', 'one fold on'),
+
+  line(FORMS, 'forms', 'seeWingFolded', ['u'], 'U', 'see it folded'),
+  line(FORMS, 'forms', 'nextPanel', ['(\\[|\\])'], '[ ]', 'panel before, panel after'),
+  line(FORMS, 'forms', 'back', ['Escape'], 'Esc', 'back out one step'),
 
   line(BOARDS, 'boards', 'nest', ['Enter'], 'Enter', 'nest', { isLeftToControls: true }),
   line(BOARDS, 'boards', 'stop', ['Escape'], 'Esc', 'stop, keep the best'),

@@ -87,6 +87,7 @@ export const useFigures = defineStore('figures', () => {
     return {
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
       parts: String(quick.value.drawings),
+      forms: airframe.forms?.length ? String(airframe.forms.length) : '–',
       faults: String(faultCount.value),
       folds: slow.value ? foldsText(slow.value.seams, work.unit) : '–',
       scale: `× ${airframe.settings.scale.toFixed(2)}`,

@@ -1,4 +1,5 @@
 export { creasedOutline, drawnSection, fittedPoints } from './drawn.ts';
+export { type ReadSection, readSection } from './read-section.ts';
 export { innerHeights } from './inner-heights.ts';
 export { nacaFault, nacaOutline } from './naca.ts';
 export { type SectionPlate, type SectionPoint, type SectionRefusal, type SkinSection, isRefused } from './section.ts';

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { reactive } from 'vue';
+import { wingFromNumbers, type Form } from '@grain-fold/core/forms';
+import { materialsOf } from '@grain-fold/core/stock';
+import ChoiceRow from '../../kit/ChoiceRow.vue';
+import MeasureField from '../../kit/MeasureField.vue';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
+
+/** A wing from six numbers. */
+defineProps<{ isEmpty: boolean }>();
+const emit = defineEmits<{ make: [form: Form]; close: [] }>();
+const work = useAirframe();
+const isInches = work.unit === 'in';
+const materials = materialsOf(work.airframe?.boards ?? []);
+const numbers = reactive({
+  spanMm: isInches ? 36 * 25.4 : 900,
+  rootChordMm: isInches ? 7 * 25.4 : 180,
+  tipChordMm: isInches ? 7 * 25.4 : 180,
+  dihedralDegrees: 4,
+  sparHeightMm: isInches ? 25.4 * 0.375 : 10,
+  material: materials[0] ?? 'faced board',
+});
+const ROWS = [
+  ['spanMm', 'Span, tip to tip', 'length', 100, 6000],
+  ['rootChordMm', 'Chord in the middle', 'length', 40, 1500],
+  ['tipChordMm', 'Chord at the tip', 'length', 30, 1500],
+  ['dihedralDegrees', 'Dihedral of each half', 'angle', -30, 40],
+  ['sparHeightMm', 'Height of the spar', 'length', 1, 100],
+] as const;
+function make(): void {
+  const names = new Set((work.airframe?.forms ?? []).map(({ name }) => name));
+  let name = 'Wing';
+  for (let number = 2; names.has(name); number += 1) name = `Wing ${number}`;
+  emit('make', {
+    id: work.freshId('w'),
+    kind: 'wing',
+    name,
+    parameters: wingFromNumbers(numbers),
+    place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
+  });
+}
+</script>
+
+<template>
+  <div class="start">
+    <h2>{{ isEmpty ? 'Make a wing' : 'Make another wing' }}</h2>
+    <p class="lead">
+      Six numbers give every flat part for your board as it is measured: skins with their folds, spars, ends that meet
+      at the joint, blocks to hold it. You see it closed before a knife touches foam.
+    </p>
+    <div class="numbers">
+      <MeasureField
+        v-for="[key, word, kind, least, most] in ROWS"
+        :key="key"
+        :label="word"
+        :kind="kind"
+        :unit="work.unit"
+        :model-value="numbers[key]"
+        :least="least"
+        :most="most"
+        @update:model-value="numbers[key] = $event"
+      />
+      <ChoiceRow
+        label="Board"
+        :model-value="numbers.material"
+        :choices="(materials.length > 0 ? materials : [numbers.material]).map((one) => [one, one] as const)"
+        is-list
+        @update:model-value="numbers.material = $event"
+      />
+    </div>
+    <div class="go">
+      <el-button type="primary" @click="make">Make the wing</el-button>
+      <el-button v-if="!isEmpty" link @click="emit('close')">Leave it as it is</el-button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.start {
+  position: absolute;
+  z-index: 3;
+  inset: 0;
+  margin: auto;
+  height: fit-content;
+  width: min(520px, 94%);
+  background: var(--foam);
+  color: var(--ink);
+  padding: 24px 26px;
+  border-radius: var(--radius);
+}
+.lead {
+  color: var(--ink-soft);
+  padding: 4px 0 12px;
+}
+.go {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding-top: 16px;
+}
+</style>

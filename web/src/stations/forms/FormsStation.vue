@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import type { Form } from '@grain-fold/core/forms';
+import TrayBar from '../../frame/TrayBar.vue';
+import { useKeys } from '../../keys/use-keys.ts';
+import ToolButton from '../../kit/ToolButton.vue';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
+import FoldedMat from '../parts/folded/FoldedMat.vue';
+import { useFoldView } from '../parts/folded/use-fold-view.ts';
+import { useSelection } from '../parts/selection.ts';
+import FormsStart from './FormsStart.vue';
+import MadeParts from './MadeParts.vue';
+import WingMat from './mat/WingMat.vue';
+import FormsSlip from './slip/FormsSlip.vue';
+import { useForms } from './use-forms.ts';
+
+const work = useAirframe();
+const desk = useForms();
+const mat = useTemplateRef<InstanceType<typeof WingMat>>('mat');
+const isStarting = ref(false);
+const isFolded = ref(false);
+const isEmpty = computed(() => desk.forms.value.length === 0);
+const skin = computed(() =>
+  work.airframe?.parts.find(({ source }) => source?.formId === desk.form.value?.id && source?.role === 'skin-1'),
+);
+const selection = useSelection(computed(() => undefined));
+const folding = useFoldView(
+  () => work.airframe,
+  () => skin.value?.id,
+  () => isFolded.value,
+);
+folding.extent.value = 'together';
+const { view, message } = folding;
+
+async function make(form: Form): Promise<void> {
+  isStarting.value = false;
+  desk.add(form);
+  await nextTick();
+  requestAnimationFrame(() => mat.value?.fit());
+}
+/** Escape backs out one step: the start, the folded view, then the choice. */
+function back(): unknown {
+  if (isStarting.value) isStarting.value = false;
+  else if (isFolded.value) isFolded.value = false;
+  else if (desk.chosen.value) desk.chosen.value = undefined;
+  else return false;
+  return true;
+}
+function step(by: number): unknown {
+  const count = desk.form.value?.parameters.panels.length ?? 0;
+  if (count === 0) return false;
+  const now = desk.chosen.value?.index ?? (by > 0 ? -1 : count);
+  desk.chosen.value = { kind: 'panel', index: (now + by + count) % count };
+  return true;
+}
+useKeys('forms', {
+  back,
+  seeWingFolded: () => (isEmpty.value ? false : void (isFolded.value = !isFolded.value)),
+  nextPanel: ({ key }) => step(key === ']' ? 1 : -1),
+});
+</script>
+
+<template>
+  <div class="station">
+    <div class="station-body">
+      <div class="middle">
+        <FoldedMat
+          v-if="isFolded && view && skin && view.partId === skin.id"
+          :part="skin"
+          :view="view"
+          :selection="selection"
+          @extent="folding.extent.value = $event"
+          @pick="() => undefined"
+        >
+          <p class="report figures" role="status">{{ view.report[0] }}</p>
+        </FoldedMat>
+        <WingMat v-else-if="desk.made.value" ref="mat" :desk="desk" :made="desk.made.value" />
+        <div v-else class="bare-mat" />
+        <div v-if="!isEmpty" class="mat-tools tools" role="toolbar" aria-label="Wing tools">
+          <ToolButton
+            key-name="U"
+            word="see it folded"
+            hint="The whole wing, folded and joined"
+            :is-on="isFolded"
+            @press="isFolded = !isFolded"
+          />
+          <ToolButton
+            word="another wing"
+            hint="From six numbers"
+            :is-on="isStarting"
+            @press="isStarting = !isStarting"
+          />
+        </div>
+        <p v-if="message" class="failed" role="alert">{{ message }}</p>
+        <FormsStart v-if="isEmpty || isStarting" :is-empty="isEmpty" @make="make" @close="isStarting = false" />
+      </div>
+      <FormsSlip v-if="!isEmpty" :desk="desk" @anew="isStarting = true" />
+    </div>
+    <MadeParts v-if="desk.form.value" :form-id="desk.form.value.id" />
+    <TrayBar
+      ><span
+        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> next panel · drag a ring: span, chord, dihedral, spar ·
+        <b>Alt</b> holds steps off</span
+      ></TrayBar
+    >
+  </div>
+</template>
+
+<style scoped>
+.middle {
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  background: var(--mat);
+}
+.bare-mat {
+  flex: 1;
+  background: var(--mat);
+}
+.tools {
+  position: absolute;
+  left: 14px;
+  top: 12px;
+  z-index: 3;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  padding: 4px;
+  background: var(--mat-dark);
+  border-radius: var(--radius);
+}
+.report {
+  position: absolute;
+  right: 14px;
+  top: 14px;
+  max-width: 60%;
+  color: #ffd9a1;
+  font-size: 17px;
+  font-weight: 600;
+  text-align: right;
+}
+.failed {
+  position: absolute;
+  left: 14px;
+  top: 60px;
+  color: #ffc9a3;
+}
+</style>

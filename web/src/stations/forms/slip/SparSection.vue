@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
+import { formatLengthWithUnit } from '@grain-fold/core/units';
+import FoldAway from '../../../kit/FoldAway.vue';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import type { FormsDesk } from '../use-forms.ts';
+import FieldRows from './FieldRows.vue';
+import SchoolRow from './SchoolRow.vue';
+import { ENDS, SPAR_ENDS, SPARS } from './schools.ts';
+
+/** The spar, and how panels meet. */
+const props = defineProps<{ desk: FormsDesk }>();
+const work = useAirframe();
+const wing = computed(() => props.desk.form.value!.parameters);
+const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
+const set = (path: string, word: string, value: string): void => change(`Change ${word}`, [{ path, value }]);
+const fields = computed(() => ({
+  sparPercent: WING_FIELDS.sparPercent,
+  ...(wing.value.section.kind === 'strip-spar' ? { sparHeightMm: WING_FIELDS.sparHeightMm } : {}),
+  ...(wing.value.sparKind === 'strips' ? { sparBoards: WING_FIELDS.sparBoards } : {}),
+}));
+</script>
+
+<template>
+  <section aria-label="Spar and joints">
+    <FoldAway title="Spar">
+      <SchoolRow
+        label="Spar"
+        :model-value="wing.sparKind"
+        :choices="SPARS"
+        @update:model-value="set('sparKind', 'spar', $event)"
+      />
+      <FieldRows :wing="wing" :fields="fields" :unit="work.unit" @change="change" />
+      <SchoolRow
+        v-if="wing.sparKind !== 'none'"
+        label="At joints"
+        :model-value="wing.sparEnds"
+        :choices="SPAR_ENDS"
+        @update:model-value="set('sparEnds', 'spar at joints', $event)"
+      />
+      <FieldRows
+        v-if="wing.sparKind !== 'none' && wing.sparEnds === 'short'"
+        :wing="wing"
+        :fields="{ sparShortMm: WING_FIELDS.sparShortMm }"
+        :unit="work.unit"
+        @change="change"
+      />
+    </FoldAway>
+    <FoldAway title="Joints">
+      <SchoolRow
+        label="Panel ends"
+        :model-value="wing.ends"
+        :choices="ENDS"
+        @update:model-value="set('ends', 'panel ends', $event)"
+      />
+      <template v-if="desk.made.value?.figures">
+        <div v-for="joint in desk.made.value.figures.joints" :key="joint.name" class="row">
+          <span class="label">{{ joint.name }}, tape on the {{ joint.tapeSide }}</span>
+          <span class="value">{{ formatLengthWithUnit(joint.glueMm, work.unit, 0) }} <small>of glue</small></span>
+        </div>
+      </template>
+    </FoldAway>
+  </section>
+</template>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { formatArea, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
+import FigureRow from '../../../kit/FigureRow.vue';
+import FoldAway from '../../../kit/FoldAway.vue';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import type { FormsDesk } from '../use-forms.ts';
+
+/** What the wing comes to, and the hand calculation that it replaces. */
+const props = defineProps<{ desk: FormsDesk }>();
+const work = useAirframe();
+const made = computed(() => props.desk.made.value);
+const figures = computed(() => made.value?.figures);
+const rows = computed(() => {
+  const own = figures.value;
+  if (!own) return [];
+  const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
+  return [
+    ['Area, from above', formatArea(own.areaMm2, work.unit)],
+    ['Mean chord', length(own.meanChordMm)],
+    ['its nose, aft of the root', length(own.meanChordNoseMm)],
+    ['Aspect ratio', own.aspectRatio.toFixed(1)],
+    ['Foam, both sides', formatArea(own.foamMm2, work.unit)],
+    ['Mass of its foam', formatMass(own.massG, work.unit)],
+    ['Folds, all together', formatLengthWithUnit(own.foldMm, work.unit, 0)],
+    ...(own.twistMm > 0.05 ? [['Twist of a plate, most', formatLengthWithUnit(own.twistMm, work.unit, 2)]] : []),
+  ] as const;
+});
+</script>
+
+<template>
+  <section v-if="figures" aria-label="Figures">
+    <h3 class="eyebrow">What it comes to</h3>
+    <FigureRow v-for="[label, value] in rows" :key="label" :label="label!" :value="value!" />
+    <FoldAway title="Working, step by step">
+      <ol class="working">
+        <li v-for="(step, index) in made!.working" :key="index">
+          <b>{{ step.words }}</b>
+          <span class="formula figures">{{ step.formula }}</span>
+          <span class="result figures">{{ step.result }}</span>
+          <small>{{ step.source }}</small>
+        </li>
+      </ol>
+    </FoldAway>
+  </section>
+</template>
+
+<style scoped>
+.working {
+  padding-left: 0;
+  list-style: none;
+  display: grid;
+  gap: 10px;
+}
+li {
+  display: grid;
+  gap: 1px;
+  background: var(--ticket);
+  padding: 8px 10px;
+  font-size: 13.5px;
+}
+.formula {
+  color: var(--label);
+}
+.result {
+  font-weight: 600;
+  font-size: 15px;
+}
+small {
+  font-style: italic;
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,47 @@
+import type { WingParameters } from '@grain-fold/core/forms';
+
+type Choices<Key extends keyof WingParameters> = readonly (readonly [WingParameters[Key] & string, string, string])[];
+
+/** How the skin comes round the nose. */
+export const NOSES: Choices<'nose'> = [
+  ['trench', 'doubled trench', 'A strip of foam comes out and the skin wraps round both edges: blunt, quick, strong.'],
+  ['bevels', 'two bevels', 'Both edges are cut back until their faces meet in a fold: sharp, and slow to sand.'],
+];
+export const TAILS: Choices<'tail'> = [
+  ['lap', 'bevelled lap', 'The lower edge is feathered and the top comes down over it: one board thick.'],
+  ['square', 'square lap', 'The top lies square on the bottom: two boards thick, nothing to bevel.'],
+  ['sanded', 'sanded to a line', 'Both skins are feathered to meet in one line: the finest, and the most work.'],
+  ['strip', 'over a strip', 'A strip lies between the skins: a stiff, blunt tail to hang a control on.'],
+];
+export const SPARS: Choices<'sparKind'> = [
+  ['strips', 'strips side by side', 'Boards on edge, laminated: cut one by one, glued to each other and to the skin.'],
+  ['doubled', 'one strip doubled', 'One strip folded on itself along its foot, paper outward: no glue line to slip.'],
+  ['none', 'none', 'Nothing between the skins: for small wings, or ribs of your own.'],
+];
+export const SPAR_ENDS: Choices<'sparEnds'> = [
+  ['through', 'through to the joint', 'The spars of both panels butt in the joint and carry the bending across it.'],
+  [
+    'short',
+    'stopped short',
+    'The spar is a spacer only: the skins carry the joint, and a brace or tape goes across it.',
+  ],
+];
+export const ENDS: Choices<'ends'> = [
+  [
+    'square',
+    'square to the board',
+    'Cut upright and trimmed to the face that touches first: a wedge stays open on the other, glue fills it.',
+  ],
+  ['bevelled', 'bevelled to the joint', 'Every edge lies in the plane of the joint: foam on foam all round.'],
+];
+export const SKINS: Choices<'skin'> = [
+  ['creased', 'creased', 'Dented along lines, flat between them: each crease has its place.'],
+  ['bent', 'bent', 'No crease: tape or film outside, the board bends over the spar by itself.'],
+];
+
+/** The sentence of the choice that stands. */
+export const sentence = (choices: readonly (readonly [string, string, string])[], value: string): string =>
+  choices.find(([one]) => one === value)?.[2] ?? '';
+export const rowsOf = (
+  choices: readonly (readonly [string, string, string])[],
+): readonly (readonly [string, string])[] => choices.map(([value, word]) => [value, word] as const);

@@ -1,0 +1,148 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import { madeOf, withForm, withoutForm, type Airframe } from '@grain-fold/core/airframe';
+import {
+  isBlocked,
+  makeForm,
+  putBack,
+  withParameters,
+  type Form,
+  type FormFault,
+  type MadeWing,
+  type ParameterChange,
+  type WingParameters,
+} from '@grain-fold/core/forms';
+import { formContext } from '@grain-fold/core/airframe';
+import { useAirframe } from '../../stores/airframe/airframe.ts';
+
+/** What of a wing is chosen: a panel by its number from 0, or the joint inboard of it. */
+export type WingChosen =
+  { readonly kind: 'panel'; readonly index: number } | { readonly kind: 'joint'; readonly index: number };
+
+export interface FormsDesk {
+  readonly forms: ComputedRef<readonly Form[]>;
+  /** As it is saved. */
+  readonly stored: ComputedRef<Form | undefined>;
+  /** As it shows: with what is being dragged. */
+  readonly form: ComputedRef<Form | undefined>;
+  readonly draft: ShallowRef<WingParameters | undefined>;
+  /** The wing as it was last made well, and what is wrong with the numbers as they are. */
+  readonly made: ComputedRef<MadeWing | undefined>;
+  readonly faults: ComputedRef<readonly FormFault[]>;
+  readonly chosen: ShallowRef<WingChosen | undefined>;
+  readonly chosenId: Ref<string | undefined>;
+  /** Changes numbers as one step of the history. */
+  readonly change: (label: string, changes: readonly ParameterChange[]) => void;
+  readonly replace: (label: string, form: Form) => void;
+  readonly add: (form: Form) => void;
+  readonly release: () => void;
+  readonly remove: () => void;
+  readonly putBackParked: (index: number) => void;
+  readonly dropParked: (index: number) => void;
+  /** The airframe with the form as it shows: for the folded view. */
+  readonly airframe: ComputedRef<Airframe | undefined>;
+}
+
+/** The forms that are worked on: every change makes the parts anew, as one step. */
+export function useForms(): FormsDesk {
+  const work = useAirframe();
+  const chosenId = ref<string>();
+  const draft = shallowRef<WingParameters>();
+  const chosen = shallowRef<WingChosen>();
+  const forms = computed(() => work.airframe?.forms ?? []);
+  const stored = computed(() => forms.value.find(({ id }) => id === chosenId.value) ?? forms.value[0]);
+  const form = computed(() => {
+    const now = stored.value;
+    return now && draft.value ? { ...now, parameters: draft.value } : now;
+  });
+  const now = computed(() => {
+    if (!form.value || !work.airframe) return undefined;
+    return draft.value ? makeForm(form.value, formContext(work.airframe)) : madeOf(form.value, work.airframe);
+  });
+  /** Numbers that make no wing leave the last one standing. */
+  let lastGood: { readonly id: string; readonly made: MadeWing } | undefined;
+  const made = computed(() => {
+    const id = form.value?.id;
+    if (id !== undefined && now.value && now.value.sites.length > 0) lastGood = { id, made: now.value };
+    return lastGood?.id === id ? lastGood?.made : undefined;
+  });
+  const faults = computed(() => now.value?.faults ?? []);
+
+  function replace(label: string, next: Form): void {
+    draft.value = undefined;
+    if (!work.airframe) return;
+    work.commit(label, withForm(work.airframe, next));
+  }
+  function change(label: string, changes: readonly ParameterChange[]): void {
+    const from = stored.value;
+    if (from) replace(label, { ...from, parameters: withParameters(from.parameters, changes) });
+  }
+  function add(next: Form): void {
+    if (!work.airframe) return;
+    work.commit(`Make ${next.name}`, withForm(work.airframe, next));
+    chosenId.value = next.id;
+    chosen.value = undefined;
+  }
+  const withoutParked = (index: number): Form => {
+    const { parked = [], ...rest } = stored.value!;
+    const left = parked.filter((_, at) => at !== index);
+    return left.length > 0 ? { ...rest, parked: left } : rest;
+  };
+  function putBackParked(index: number): void {
+    const airframe = work.airframe,
+      from = stored.value,
+      addition = from?.parked?.[index];
+    if (!airframe || !from || !addition) return;
+    const part = airframe.parts.find(({ source }) => source?.formId === from.id && source.role === addition.role);
+    const next = part && putBack(part, addition);
+    if (!next) {
+      work.message = part
+        ? `It still lies beside ${part.name}: change the form so that it fits, or throw it away.`
+        : 'The part that it was drawn on is not made any more.';
+      return;
+    }
+    work.commit(`Put ${addition.what} back on ${part.name}`, {
+      ...airframe,
+      parts: airframe.parts.map((one) => (one === part ? next : one)),
+      forms: forms.value.map((one) => (one === from ? withoutParked(index) : one)),
+    });
+  }
+  function dropParked(index: number): void {
+    if (!work.airframe || !stored.value) return;
+    const without = withoutParked(index);
+    work.commit('Throw away what found no place', {
+      ...work.airframe,
+      forms: forms.value.map((one) => (one === stored.value ? without : one)),
+    });
+  }
+  function release(): void {
+    if (work.airframe && stored.value)
+      work.commit(`Release ${stored.value.name}`, withoutForm(work.airframe, stored.value.id, true));
+  }
+  function remove(): void {
+    if (work.airframe && stored.value)
+      work.commit(`Remove ${stored.value.name} and its parts`, withoutForm(work.airframe, stored.value.id, false));
+  }
+  const airframe = computed(() =>
+    work.airframe && form.value && draft.value && !isBlocked(faults.value)
+      ? withForm(work.airframe, form.value)
+      : work.airframe,
+  );
+  return {
+    forms,
+    stored,
+    form,
+    draft,
+    made,
+    faults,
+    chosen,
+    chosenId,
+    change,
+    replace,
+    add,
+    release,
+    remove,
+    putBackParked,
+    dropParked,
+    airframe,
+  };
+}

@@ -163,7 +163,7 @@ test('cutlist in every format', async () => {
 
 test.each<[string, () => string[], number, string]>([
   ['no command', () => [], 2, ''],
-  ['an unknown command', () => ['fly', saltbox], 2, 'check, plan, fold, pages, nest, cutlist'],
+  ['an unknown command', () => ['fly', saltbox], 2, 'check, plan, form, fold, pages, nest, cutlist'],
   ['no file', () => ['check'], 2, 'needs a file'],
   ['an unknown option', () => ['check', saltbox, '--colour', 'red'], 2, 'colour'],
   ['a variant that nobody named', () => ['check', saltbox, '--variant', 'glider'], 2, 'three channels'],

@@ -111,7 +111,7 @@ test('a part is drawn, folded, undone and found again with the keyboard alone', 
     .first()
     .press('Enter');
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/);
-  await page.keyboard.press('6');
+  await page.keyboard.press('7');
   await expect(page).toHaveURL(/boards$/);
   await page.keyboard.press('3');
   await saved(page);

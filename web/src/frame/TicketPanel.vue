@@ -63,7 +63,7 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
           class="line"
           :to="{ name }"
           :title="`${word} (${key})`"
-          :aria-label="word + (figure ? ` ${figure.now}` : '')"
+          :aria-label="isNarrow ? word + (figure ? ` ${figure.now}` : '') : undefined"
         >
           <span class="word">{{ isNarrow ? word.slice(0, 6) : word }}</span>
           <span class="dots wide" aria-hidden="true" />

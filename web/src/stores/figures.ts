@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   faultsIn,
+  madeOf,
   planReportOf,
   quickFigures,
   type Airframe,
@@ -74,8 +75,12 @@ export const useFigures = defineStore('figures', () => {
   const planFaults = computed(
     () => (quick.value && work.airframe ? planReportOf(work.airframe)?.faults : undefined) ?? [],
   );
+  const formFaults = computed(() => {
+    const airframe = quick.value ? work.airframe : undefined;
+    return (airframe?.forms ?? []).reduce((sum, form) => sum + madeOf(form, airframe!).faults.length, 0);
+  });
   const faultCount = computed(
-    () => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0) + planFaults.value.length,
+    () => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0) + planFaults.value.length + formFaults.value,
   );
 
   const texts = computed<Readonly<Record<string, string>>>(() => {

@@ -109,7 +109,7 @@ function bentTop(
   let rests: readonly SectionPoint[] = [sparFrontMm, sparFrontMm + sparWidthMm].map((x) => ({ x, y: top }));
   let line = bentLine([nose, tail], rests);
   // The outer line of a sloping skin stands t/cos over the edge that its face rests on.
-  for (let round = 0; round < 3; round++) {
+  for (let round = 0; round < 12; round++) {
     rests = rests.map(({ x }) => ({ x, y: top - t + t * Math.hypot(1, line.slope(x)) }));
     line = bentLine([nose, tail], rests);
   }

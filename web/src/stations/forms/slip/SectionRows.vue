@@ -96,7 +96,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
           { value: 'root', label: 'root' },
           { value: 'tip', label: 'tip' },
         ]"
-        aria-label="Section shown"
+        aria-label="End shown"
         :validate-event="false"
       />
     </h3>
@@ -120,9 +120,9 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
         wing.section.kind === 'points' ? wing.section.name : 'x and y a line, from the upper tail round'
       }}</span>
       <el-upload :auto-upload="false" :show-file-list="false" accept=".dat,.txt,.cor" @change="read">
-        <el-button size="small">{{
-          wing.section.kind === 'points' ? 'Read another' : 'Read a section file'
-        }}</el-button>
+        <span class="el-button el-button--small"
+          ><span>{{ wing.section.kind === 'points' ? 'Read another' : 'Read a section file' }}</span></span
+        >
       </el-upload>
     </div>
     <p v-if="fault" class="bad" role="alert">{{ fault }}</p>

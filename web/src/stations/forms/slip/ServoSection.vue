@@ -41,7 +41,7 @@ function addServo(): void {
   const fresh = {
     panelId: last.id,
     outMm: Math.round(last.spanMm / 2),
-    aftMm: 3,
+    aftMm: 0,
     lengthMm: 23,
     widthMm: 12,
     heightMm: 24,

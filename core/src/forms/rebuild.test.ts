@@ -1,0 +1,139 @@
+import {
+  DEFAULT_SETTINGS,
+  partAtScale,
+  standardBoard,
+  withForm,
+  withFormsKept,
+  withoutForm,
+  type Airframe,
+} from '../airframe/index.ts';
+import { applyCommand, type PartCommand } from '../editing/index.ts';
+import type { Part } from '../part/index.ts';
+import { withParameter, type Form } from './form/index.ts';
+import { wingFromNumbers } from './wing/index.ts';
+
+const form: Form = {
+  id: 'w1',
+  kind: 'wing',
+  name: 'Wing',
+  parameters: wingFromNumbers({
+    spanMm: 900,
+    rootChordMm: 180,
+    tipChordMm: 180,
+    dihedralDegrees: 5,
+    sparHeightMm: 10,
+    material: 'faced board',
+  }),
+  place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
+};
+const empty: Airframe = {
+  id: 'a',
+  name: 'A',
+  settings: DEFAULT_SETTINGS,
+  parts: [],
+  boards: [standardBoard('b', 'faced board')],
+};
+const start = withForm(empty, form);
+const skinOf = (airframe: Airframe): Part => airframe.parts.find(({ source }) => source?.role === 'skin-1')!;
+const edited = (airframe: Airframe, command: PartCommand): Airframe => {
+  const done = applyCommand(skinOf(airframe), command);
+  if (!done.ok) throw new Error(done.message);
+  return { ...airframe, parts: airframe.parts.map((part) => (part.id === done.part.id ? done.part : part)) };
+};
+const hole = (x: number, y: number): PartCommand => ({
+  name: 'drawHole',
+  args: {
+    draft: {
+      closed: true,
+      points: [
+        { x, y },
+        { x: x + 10, y },
+        { x: x + 10, y: y + 6 },
+        { x, y: y + 6 },
+      ],
+      segments: [{ kind: 'line' }, { kind: 'line' }, { kind: 'line' }, { kind: 'line' }],
+    },
+  } as never,
+});
+const own = (part: Part) => part.contours.filter(({ id }) => !id.startsWith('m-'));
+
+describe('parts that a form makes', () => {
+  it('should keep what was drawn on them in its place by the nearest edge, when numbers change', () => {
+    // 20 mm from the tip, near the tail: when the panel grows, it goes out with the tip.
+    const span = form.parameters.panels[0]!.spanMm;
+    const before = edited(start, hole(span - 30, 150));
+    const longer = withForm(before, {
+      ...form,
+      parameters: withParameter(form.parameters, 'panels.0.spanMm', span + 100),
+    });
+    const [kept] = own(skinOf(longer));
+    expect(kept!.nodes[0]!.x).toBeCloseTo(span + 70, 6);
+    expect(kept!.nodes[0]!.y).toBeCloseTo(150, 6);
+    expect(longer.forms![0]!.parked).toBeUndefined();
+  });
+  it('should park what no longer lies on them, and take it back when it fits again', () => {
+    const before = edited(start, hole(300, 150));
+    const small = withForm(before, {
+      ...form,
+      parameters: {
+        ...form.parameters,
+        rootChordMm: 120,
+        panels: [{ ...form.parameters.panels[0]!, spanMm: 100, tipChordMm: 120 }],
+      },
+    });
+    expect(own(skinOf(small))).toHaveLength(0);
+    expect(small.forms![0]!.parked).toMatchObject([{ role: 'skin-1', what: 'a hole' }]);
+  });
+  it('should refuse edits of what is made and keep the details that the builder says', () => {
+    const skin = skinOf(start);
+    const node = skin.contours[0]!.nodes[0]!;
+    const refusals: readonly PartCommand[] = [
+      { name: 'moveNodes', args: { nodeIds: [node.id], by: { x: 5, y: 0 } } as never },
+      { name: 'changeDetails', args: { changes: { material: 'ply' } } },
+      { name: 'removeOperation', args: { operationId: skin.operations[0]!.id } },
+    ];
+    for (const command of refusals)
+      expect(applyCommand(skin, command)).toMatchObject({ ok: false, message: expect.stringContaining('form') });
+    const named = edited(start, {
+      name: 'changeDetails',
+      args: { changes: { name: 'Big skin', notes: 'mind the grain' } },
+    });
+    const again = withForm(named, { ...form, parameters: withParameter(form.parameters, 'rootChordMm', 190) });
+    expect(skinOf(again)).toMatchObject({
+      name: 'Big skin',
+      notes: 'mind the grain',
+      source: { own: ['name', 'notes'] },
+    });
+  });
+  it('should be made anew for the board as it is measured, and left out when the builder takes them out', () => {
+    const thicker = withFormsKept(start, { ...start, boards: [{ ...start.boards[0]!, thicknessMm: 6 }] });
+    // The skin is longer over a thicker board: depth over the spar is h + 2·t.
+    const height = (part: Part): number =>
+      Math.max(...part.contours[0]!.nodes.map(({ y }) => y)) - Math.min(...part.contours[0]!.nodes.map(({ y }) => y));
+    expect(height(skinOf(thicker))).toBeGreaterThan(height(skinOf(start)) + 1);
+    const strip = start.parts.find(({ source }) => source?.role === 'spar-1-2')!;
+    const without = withFormsKept(start, { ...start, parts: start.parts.filter((part) => part !== strip) });
+    expect(without.forms![0]!.leftOut).toEqual(['spar-1-2']);
+    expect(withForm(without, without.forms![0]!).parts.map(({ id }) => id)).not.toContain(strip.id);
+  });
+  it('should at another scale be those of the scaled numbers, and drawn parts once they are released', () => {
+    const scaled: Airframe = { ...start, settings: { ...start.settings, scale: 1.5 } };
+    const big = partAtScale(scaled, skinOf(scaled));
+    const byHand = withForm(empty, {
+      ...form,
+      parameters: {
+        ...form.parameters,
+        rootChordMm: 270,
+        sparHeightMm: 15,
+        panels: [{ ...form.parameters.panels[0]!, spanMm: form.parameters.panels[0]!.spanMm * 1.5, tipChordMm: 270 }],
+      },
+    });
+    expect(big.contours[0]!.nodes.map(({ x, y }) => [x, y])).toEqual(
+      skinOf(byHand).contours[0]!.nodes.map(({ x, y }) => [x, y]),
+    );
+    const released = withoutForm(start, 'w1', true);
+    expect(released.forms).toBeUndefined();
+    expect(released.parts.every(({ source }) => source === undefined)).toBe(true);
+    expect(withoutForm(start, 'w1', false).parts).toHaveLength(0);
+  });
+});

@@ -242,6 +242,61 @@ test('a tiled plan becomes an airframe, which goes out as DXF and comes in again
   expect([Math.round(fin.areaMm2 / 4), fin.works]).toEqual([8272, ['crease']]);
 });
 
+test('form: tells figures and working, takes other numbers, and writes the airframe with its parts made anew', async () => {
+  const plank = path.join(root, 'demo/saltbox-36.grainfold.json');
+  const file = JSON.parse(fs.readFileSync(plank, 'utf8')) as { boards: { material: string }[] };
+  const { material } = file.boards[0]!;
+  const parameters = {
+    material,
+    middle: 'joint',
+    dihedralAgainst: 'table',
+    sweepAt: 'nose',
+    rootChordMm: 180,
+    section: { kind: 'strip-spar', creases: 7 },
+    skin: 'creased',
+    nose: 'trench',
+    tail: 'lap',
+    stripBoards: 1,
+    sparKind: 'strips',
+    sparBoards: 2,
+    sparPercent: 28,
+    sparHeightMm: 10,
+    sparEnds: 'through',
+    sparShortMm: 10,
+    ends: 'square',
+    panels: [{ id: 'p1', spanMm: 450, tipChordMm: 180, sweepDegrees: 0, dihedralDegrees: 0, washoutDegrees: 0 }],
+    servos: [],
+    hasTipBlocks: false,
+    hasWedges: false,
+    hasJigs: false,
+    jigMaterial: material,
+  };
+  const place = { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 };
+  const given = write('plank.json', {
+    ...file,
+    parts: [],
+    nest: undefined,
+    plan: undefined,
+    forms: [{ id: 'w1', kind: 'wing', name: 'Plank', parameters, place }],
+  });
+  const out = path.join(folder, 'plank-made.json');
+  const ran = await run('form', given, '--set', 'panels.0.spanMm=500,ends=bevelled', '--out', out);
+  expect(ran).toMatchObject({ exit: 0 });
+  const told = JSON.parse(ran.out) as { figures: { spanMm: number; areaMm2: number }; parts: { role: string }[] };
+  expect(told.figures).toMatchObject({ spanMm: 1000, areaMm2: 180_000 });
+  expect(told.parts.map(({ role }) => role)).toEqual(['skin-1', 'spar-1-1', 'spar-1-2']);
+  expect((await run('fold', out)).exit).toBe(0);
+  expect(await run('form', given, '--set', 'panels.0.spanMm=5')).toMatchObject({
+    exit: 1,
+    out: expect.stringContaining('OUT_OF_BOUNDS'),
+  });
+  expect(await run('form', given, '--set', 'keel=5')).toMatchObject({
+    exit: 2,
+    error: expect.stringContaining('no \\"keel\\"'),
+  });
+  expect(await run('form', saltbox, '--form', 'Keel')).toMatchObject({ exit: 2 });
+});
+
 test.each([
   [['convert', saltbox, '--to', 'stl', '--out', 'x'], 2, '--to must be svg, dxf, pdf, json'],
   [['convert', saltbox, '--to', 'svg'], 2, 'needs --out FILE'],

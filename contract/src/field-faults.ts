@@ -12,7 +12,7 @@ export interface FieldFault {
 const MOST_FAULTS = 20;
 
 /** The only fields that may be null: what a save takes away. */
-const MAY_BE_NULL = /^((parts|boards)\[\d+\]|nest|plan)\.value$/;
+const MAY_BE_NULL = /^((parts|boards|forms)\[\d+\]|nest|plan)\.value$/;
 /** Names that every object has of itself: as fields they would pass for known. */
 const OWN_OF_OBJECTS = new Set(Object.getOwnPropertyNames(Object.prototype));
 

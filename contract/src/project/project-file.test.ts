@@ -313,7 +313,7 @@ describe('the JSON Schema', () => {
       changed('parts.0.colour', 'red'),
       changed('parts.1.operations.0.kind', 'saw'),
       changed('settings.scale', 0),
-      { ...data(), formatVersion: 5 },
+      { ...data(), formatVersion: 6 },
     ])
       expect(validate(file)).toBe(false);
   });

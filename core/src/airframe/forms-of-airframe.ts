@@ -1,14 +1,17 @@
 import {
   makeForm,
   mergeScaled,
+  plannedFrom,
   rebuildForm,
   releaseParts,
   scaleForm,
+  withPlannedShape,
   type Form,
   type FormContext,
   type MadeWing,
 } from '../forms/index.ts';
 import type { Part } from '../part/index.ts';
+import type { SurfaceThing } from '../plan/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf, type Board } from '../stock/index.ts';
 import { identityOf, memo } from '../units/index.ts';
@@ -114,12 +117,38 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
   };
   const kept = forms.map(leaving),
     isSame = kept.every((form, index) => form === forms[index]);
-  const left = isSame ? next : { ...next, forms: kept };
+  const left = linked(before, isSame ? next : { ...next, forms: kept });
   if (before.boards === next.boards) return left;
-  return kept
+  return (left.forms ?? [])
     .filter(
       ({ parameters }) =>
         isOtherBoard(before, next, parameters.material) || isOtherBoard(before, next, parameters.jigMaterial),
     )
     .reduce<Airframe>((held, form) => withForm(held, form), left);
+}
+
+const plannedWing = ({ plan }: Airframe, id: string | undefined): SurfaceThing | undefined => {
+  const thing = id === undefined ? undefined : plan?.things.find((one) => one.id === id);
+  return thing?.kind === 'wing' ? thing : undefined;
+};
+
+/** Forms and the planned wings that they were made from: what was edited of the two, the other follows. */
+function linked(before: Airframe, next: Airframe): Airframe {
+  return (next.forms ?? []).reduce<Airframe>((held, form) => {
+    const thing = plannedWing(held, form.plannedId);
+    if (!thing) return held;
+    const wasThing = plannedWing(before, form.plannedId),
+      wasForm = before.forms?.find(({ id }) => id === form.id);
+    if (wasForm && wasThing && wasThing !== thing) {
+      const parameters = withPlannedShape(form.parameters, thing);
+      const place = { at: thing.at, incidenceDegrees: thing.incidenceDegrees };
+      return withForm(held, { ...form, parameters, place });
+    }
+    if (wasForm && (wasForm.parameters !== form.parameters || wasForm.place !== form.place)) {
+      const now = plannedFrom(thing, form);
+      const plan = { ...held.plan!, things: held.plan!.things.map((one) => (one === thing ? now : one)) };
+      return { ...held, plan };
+    }
+    return held;
+  }, next);
 }

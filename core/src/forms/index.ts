@@ -43,9 +43,12 @@ export {
   type WingStart,
   type WingStation,
   drawnOutlineOf,
+  formFromPlanned,
   laidServo,
   layPanels,
   makeWing,
+  plannedFrom,
   scaleWing,
   wingFromNumbers,
+  withPlannedShape,
 } from './wing/index.ts';

@@ -1,5 +1,6 @@
 import {
   DEFAULT_SETTINGS,
+  madeOf,
   partAtScale,
   standardBoard,
   withForm,
@@ -9,8 +10,9 @@ import {
 } from '../airframe/index.ts';
 import { applyCommand, type PartCommand } from '../editing/index.ts';
 import type { Part } from '../part/index.ts';
+import { EMPTY_PLAN, usualThing, type SurfaceThing } from '../plan/index.ts';
 import { withParameter, type Form } from './form/index.ts';
-import { wingFromNumbers } from './wing/index.ts';
+import { formFromPlanned, wingFromNumbers } from './wing/index.ts';
 
 const form: Form = {
   id: 'w1',
@@ -135,5 +137,57 @@ describe('parts that a form makes', () => {
     expect(released.forms).toBeUndefined();
     expect(released.parts.every(({ source }) => source === undefined)).toBe(true);
     expect(withoutForm(start, 'w1', false).parts).toHaveLength(0);
+  });
+});
+
+describe('a wing of the plan and the form that is made from it', () => {
+  const thing = usualThing('wing', 't1', 5) as SurfaceThing;
+  const swept: SurfaceThing = {
+    ...thing,
+    at: { x: 200, y: 0, z: 40 },
+    stations: [
+      { outMm: 0, sweepMm: 0, chordMm: 200 },
+      { outMm: 250, sweepMm: 0, chordMm: 200 },
+      { outMm: 550, sweepMm: 30, chordMm: 140 },
+    ],
+    angles: [0, 12],
+  };
+  const plan = { ...EMPTY_PLAN, things: [swept] };
+  const made = formFromPlanned(swept, 'w1', 'Wing', 'faced board', 5);
+  const planned = withForm({ ...empty, plan }, made);
+
+  it('should have its chords, places and angles, and its area by hand', () => {
+    const { figures } = madeOf(made, planned);
+    const out = 250 + 300 * Math.cos((12 * Math.PI) / 180);
+    expect(figures!.spanMm).toBeCloseTo(2 * out, 6);
+    expect(figures!.areaMm2).toBeCloseTo(2 * (250 * 200 + 300 * Math.cos((12 * Math.PI) / 180) * 170), 3);
+    expect(figures!.stations.at(-1)!.noseMm).toBeCloseTo(30, 6);
+  });
+  it('should follow it, and be followed by it, whichever is edited', () => {
+    const wider = {
+      ...planned,
+      plan: {
+        ...plan,
+        things: [{ ...swept, stations: swept.stations.map((one) => ({ ...one, chordMm: one.chordMm + 10 })) }],
+      },
+    };
+    const followed = withFormsKept(planned, wider);
+    expect(followed.forms![0]!.parameters).toMatchObject({
+      rootChordMm: 210,
+      panels: [{ tipChordMm: 210 }, { tipChordMm: 150 }],
+    });
+    expect(followed.parts).not.toBe(planned.parts);
+    const form2 = { ...made, parameters: withParameter(made.parameters, 'panels.1.spanMm', 350) };
+    const back = withFormsKept(planned, withForm(planned, form2));
+    expect(back.plan!.things[0]).toMatchObject({
+      stations: [{ outMm: 0 }, { outMm: 250 }, { outMm: 600, chordMm: 140 }],
+      angles: [0, 12],
+      at: { x: 200 },
+    });
+    // What came of the form gives the same form again.
+    expect(
+      withFormsKept(back, { ...back, plan: { ...back.plan!, things: [{ ...(back.plan!.things[0] as SurfaceThing) }] } })
+        .forms![0]!.parameters.panels[1]!.spanMm,
+    ).toBeCloseTo(350, 6);
   });
 });

@@ -25,6 +25,7 @@ export {
   type WingStart,
   wingFromNumbers,
 } from './parameters.ts';
+export { formFromPlanned, plannedFrom, withPlannedShape } from './planned-wing.ts';
 export { scaleWing } from './scale-wing.ts';
 export { type LaidServo, laidServo } from './servo-opening.ts';
 export type { WingStation } from './stations.ts';

@@ -103,6 +103,45 @@ export function servoOpenings(site: PanelSite): readonly MadeHole[] {
   });
 }
 
+/** Opening for the leads in the middle of the top skin: along the span, and along the chord, in mm. */
+const EXIT_MM = { out: 20, aft: 12 } as const;
+/** It stays off the cap and off a joint by this, in mm. */
+const EXIT_OFF_MM = 6;
+
+/** The opening in the top skin by which the leads come up in the middle, aft of the cap that carries the bending. */
+export function leadExit(site: PanelSite): readonly MadeHole[] {
+  const { laid, sections, skin, wing } = site;
+  const plate = sections.root.section.plates.findIndex(({ role }) => role === 'rear');
+  if (laid.number !== 1 || wing.servos.length === 0 || plate < 0 || skin.plates[plate]!.pieces.length > 1) return [];
+  const [from, to] = [sections.root.section.corners[plate]!, sections.root.section.corners[plate + 1]!];
+  const long = Math.hypot(to.x - from.x, to.y - from.y),
+    height = Math.max(...sections.root.section.corners.map(({ y }) => y));
+  if (long < 4 * EXIT_OFF_MM + EXIT_MM.aft) return [];
+  const middle = laid.isMiddle
+    ? laid.panel.spanMm / 2
+    : EXIT_OFF_MM + EXIT_MM.out / 2 + height * Math.abs(Math.tan((laid.rootTiltDegrees * Math.PI) / 180));
+  const corner = (out: number, aft: number): Point =>
+    ontoPlate(
+      site,
+      plate,
+      {
+        x: middle + out,
+        y: laid.rootNoseMm + from.x + ((to.x - from.x) * aft) / long,
+        z: from.y + ((to.y - from.y) * aft) / long,
+      },
+      'root',
+    );
+  const half = EXIT_MM.out / 2,
+    [near, far] = [EXIT_OFF_MM, EXIT_OFF_MM + EXIT_MM.aft];
+  return [
+    {
+      name: 'lead',
+      corners: [corner(-half, near), corner(half, near), corner(half, far), corner(-half, far)],
+      sizing: 'fixed',
+    },
+  ];
+}
+
 /** How a servo's lead runs, and what is to be bought to reach the middle. */
 export interface LeadRoute {
   readonly panel: number;

@@ -6,7 +6,7 @@ import { madePart, placeIn, type MadeEdgeWork, type MadeLine } from '../form/ind
 import { skinOutline, type SkinOutline } from '../skin/index.ts';
 import { panelWord, type PanelSite } from './panel.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
-import { servoOpenings } from './servo-opening.ts';
+import { leadExit, servoOpenings } from './servo-opening.ts';
 import { sparFeet } from './spar-strips.ts';
 
 type FlatLine = { readonly root: Point; readonly tip: Point };
@@ -192,7 +192,7 @@ export function skinPart(site: PanelSite): Part {
     handed: laid.isMiddle ? 'single' : 'pair',
     grain: { directionDegrees: 0, rule: 'along' },
     outline: outline.corners,
-    holes: servoOpenings(site),
+    holes: [...servoOpenings(site), ...leadExit(site)],
     lines: [...foldLines(site, outline), ...sparMarks(site), ...lap],
     edgeWork: [...outline.endWork, ...tailWork(site)],
     seams: [

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { reactive } from 'vue';
-import { wingFromNumbers, type Form } from '@grain-fold/core/forms';
+import { computed, reactive } from 'vue';
+import { formContext } from '@grain-fold/core/airframe';
+import { formFromPlanned, wingFromNumbers, type Form } from '@grain-fold/core/forms';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -27,6 +28,17 @@ const ROWS = [
   ['dihedralDegrees', 'Dihedral of each half', 'angle', -30, 40],
   ['sparHeightMm', 'Height of the spar', 'length', 1, 100],
 ] as const;
+/** Wings of the plan that no form was made from yet. */
+const planned = computed(() => {
+  const linked = new Set((work.airframe?.forms ?? []).map(({ plannedId }) => plannedId));
+  return (work.airframe?.plan?.things ?? []).flatMap((thing) =>
+    thing.kind === 'wing' && !linked.has(thing.id) ? [thing] : [],
+  );
+});
+function fromPlan(thing: (typeof planned.value)[number]): void {
+  const boardMm = formContext(work.airframe!).boardOf(numbers.material).thicknessMm;
+  emit('make', formFromPlanned(thing, work.freshId('w'), thing.name.slice(0, 40), numbers.material, boardMm));
+}
 function make(): void {
   const names = new Set((work.airframe?.forms ?? []).map(({ name }) => name));
   let name = 'Wing';
@@ -70,6 +82,9 @@ function make(): void {
     </div>
     <div class="go">
       <el-button type="primary" @click="make">Make the wing</el-button>
+      <el-button v-for="thing in planned" :key="thing.id" @click="fromPlan(thing)"
+        >From the plan: {{ thing.name }}</el-button
+      >
       <el-button v-if="!isEmpty" link @click="emit('close')">Leave it as it is</el-button>
     </div>
   </div>
@@ -94,6 +109,7 @@ function make(): void {
 }
 .go {
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
   align-items: center;
   padding-top: 16px;

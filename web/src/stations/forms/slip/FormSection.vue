@@ -46,6 +46,11 @@ function setMiddle(isPanel: boolean): void {
       : []),
   ]);
 }
+const plannedName = computed(() => work.airframe?.plan?.things.find(({ id }) => id === form.value.plannedId)?.name);
+function unlink(): void {
+  const { plannedId: _planned, ...rest } = form.value;
+  props.desk.replace('Unlink from the plan', rest);
+}
 const place = (key: 'x' | 'y' | 'z', value: number): void =>
   props.desk.replace(`Move ${form.value.name}`, {
     ...form.value,
@@ -116,6 +121,10 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
           desk.replace('Change incidence', { ...form, place: { ...form.place, incidenceDegrees: $event } })
         "
       />
+      <p v-if="plannedName" class="about">
+        Linked to {{ plannedName }} of the plan: drag either, the other follows.
+        <el-button link size="small" @click="unlink">Unlink</el-button>
+      </p>
       <div v-if="form.leftOut?.length" class="row">
         <span class="label">Left out: {{ form.leftOut.join(', ') }}</span>
         <el-button

@@ -94,6 +94,38 @@ try {
   await page.getByRole('button', { name: 'Let them follow my board' }).click();
   await page.getByText('made one trench').waitFor();
   await take('bring-in', 800);
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  await page.getByRole('button', { name: 'New airframe' }).first().click();
+  await page.getByRole('dialog').getByLabel('Name').fill('Sandbar gull');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('heading', { name: 'Draw the first part' }).waitFor();
+  await station(/^Forms/);
+  const setFigure = async (label, value) => {
+    const field = page.getByRole('textbox', { name: label, exact: true }).first();
+    await field.fill(value);
+    await field.press('Enter');
+  };
+  await setFigure('Span, tip to tip', '260');
+  await setFigure('Dihedral of each half', '0');
+  await page.getByRole('button', { name: 'Make the wing' }).click();
+  await page.getByRole('button', { name: /^Form, place/ }).click();
+  await page.getByText('A panel runs across the middle').click();
+  await page.getByRole('button', { name: /^Form, place/ }).click();
+  for (const [dihedral, span, chord] of [
+    ['-20', '150', '180'],
+    ['30', '300', '140'],
+  ]) {
+    await page.getByRole('button', { name: 'Add a panel' }).click();
+    await page.waitForTimeout(400);
+    await setFigure('Dihedral', dihedral);
+    await setFigure('Panel', span);
+    await setFigure('Tip chord', chord);
+  }
+  await page.locator('body').press('Escape');
+  await page.locator('body').press('f');
+  await take('forms', 1500);
+  await page.locator('body').press('u');
+  await take('wing-folded', 3000);
 } finally {
   await browser.close();
   await workshop.stop();

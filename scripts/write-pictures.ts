@@ -1,9 +1,10 @@
-/** Draws the worked examples of docs/folding.md with the program's own commands, as SVG into docs/pictures. */
+/** Draws the worked examples of docs/folding.md and docs/builder/wings.md with the program's own commands, as SVG into docs/pictures. */
 import fs from 'node:fs';
 import path from 'node:path';
-import { foldView, type Airframe, DEFAULT_SETTINGS, standardBoard } from '@grain-fold/core/airframe';
+import { foldView, type Airframe, DEFAULT_SETTINGS, standardBoard, withForm } from '@grain-fold/core/airframe';
 import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
 import { foldedFaces, foldedSvg } from '@grain-fold/core/folds';
+import { innerHeights, makeForm, wingFromNumbers, type Form, type WingParameters } from '@grain-fold/core/forms';
 import { emptyPart, outlineOf, type Part } from '@grain-fold/core/part';
 import { polylineDraft, rectangleDraft } from '@grain-fold/core/paths';
 import { reedling1100 } from './demo/reedling-1100.ts';
@@ -106,7 +107,84 @@ function write(name: string, of: Airframe, partId: string, extent: 'part' | 'air
   console.log(`${name}: ${view.report.join(' ')}`);
 }
 
+const wingOf = (more: Partial<WingParameters>): Form => ({
+  id: 'w1',
+  kind: 'wing',
+  name: 'Wing',
+  parameters: {
+    ...wingFromNumbers({
+      spanMm: 900,
+      rootChordMm: 180,
+      tipChordMm: 180,
+      dihedralDegrees: 5,
+      sparHeightMm: 12,
+      material: 'board',
+    }),
+    ...more,
+  },
+  place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
+});
+/** The section of a wing as it is made: outer line with its folds, faces, spar. */
+function writeSection(name: string, title: string, more: Partial<WingParameters>): void {
+  const form = wingOf(more),
+    board = { thicknessMm: 5, gramsPerSquareMetre: 480 };
+  const [site] = makeForm(form, { unit: 'mm', boardOf: () => board }).sites;
+  if (!site) throw new Error(`${name} makes no wing`);
+  const { section, sparFrontMm, sparFootMm, sparHeightMm, chordMm } = site.sections.root,
+    top = Math.max(...section.corners.map(({ y }) => y)) + 6;
+  const line = (points: readonly { readonly x: number; readonly y: number }[]): string =>
+    points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(top - y).toFixed(2)}`).join('');
+  const places = Array.from({ length: 181 }, (_, index) => (chordMm * index) / 180);
+  const face = (side: 'low' | 'top'): string =>
+    line(
+      places.flatMap((x) => {
+        const heights = innerHeights(section, x, board.thicknessMm);
+        return heights && heights.low < heights.top ? [{ x, y: heights[side] }] : [];
+      }),
+    );
+  const width = section.spar?.widthMm ?? 0;
+  const bent = section.plates.some(({ isBent }) => isBent);
+  const folds = bent
+    ? ''
+    : section.corners
+        .slice(1, -1)
+        .map(({ x, y }) => `<circle cx="${x.toFixed(2)}" cy="${(top - y).toFixed(2)}" r="1.3" fill="#1d2a2f"/>`)
+        .join('');
+  fs.writeFileSync(
+    path.join(FOLDER, `${name}.svg`),
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-6 -4 ${chordMm + 12} ${top + 12}" width="720" role="img" aria-label="${title}"><title>${title}</title>` +
+      `<rect x="${sparFrontMm}" y="${top - sparFootMm - sparHeightMm}" width="${width}" height="${sparHeightMm}" fill="#e8dec4" stroke="#8b7a4c" stroke-width="0.5"/>` +
+      `<path d="${face('low')}" fill="none" stroke="#8b9499" stroke-width="0.5"/><path d="${face('top')}" fill="none" stroke="#8b9499" stroke-width="0.5"/>` +
+      `<path d="${line(section.corners)}" fill="none" stroke="#1d2a2f" stroke-width="1.1" stroke-linejoin="round"/>${folds}</svg>\n`,
+  );
+  console.log(name);
+}
+
 fs.mkdirSync(FOLDER, { recursive: true });
+writeSection('wing-trench-lap', 'A doubled trench at the nose, a bevelled lap at the tail', {});
+writeSection('wing-square', 'A doubled trench at the nose, a square lap at the tail', { tail: 'square' });
+writeSection('wing-bevels-sanded', 'Two bevels at the nose, both skins sanded to a line at the tail', {
+  nose: 'bevels',
+  tail: 'sanded',
+  sparPercent: 16,
+  sparHeightMm: 16,
+});
+writeSection('wing-strip', 'A strip at the tail', { tail: 'strip' });
+writeSection('wing-bent', 'A skin bent over its spar', { skin: 'bent' });
+writeSection('wing-creased', 'Seven creases on a section of five digits', {
+  section: { kind: 'naca', digits: '23015', creases: 7 },
+  tail: 'sanded',
+  rootChordMm: 240,
+});
+const gull = wingOf({
+  middle: 'panel',
+  panels: [
+    { id: 'p1', spanMm: 130, tipChordMm: 180, sweepDegrees: 0, dihedralDegrees: 0, washoutDegrees: 0 },
+    { id: 'p2', spanMm: 150, tipChordMm: 180, sweepDegrees: 0, dihedralDegrees: -20, washoutDegrees: 0 },
+    { id: 'p3', spanMm: 300, tipChordMm: 140, sweepDegrees: 0, dihedralDegrees: 30, washoutDegrees: 0 },
+  ],
+});
+write('wing-gull', withForm(airframe(), gull), 'w1-skin-1', 'airframe');
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');
 write('unequal', unequal(), 'floor', 'airframe');

@@ -243,6 +243,12 @@ nav {
   overflow: hidden;
   text-overflow: ellipsis;
   vertical-align: bottom;
+  display: inline-block;
+  max-width: 52px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  vertical-align: bottom;
 }
 .good {
   color: var(--moss);

@@ -201,12 +201,3 @@ const cornersOf = (flat: readonly { readonly root: Point; readonly tip: Point }[
   flat[index + 1]!.tip,
   flat[index + 1]!.root,
 ];
-
-/** Length of a line of an unrolled skin. */
-export const lineLength = ({ root, tip }: SkinLine): number => length3(subtract3(tip, root));
-
-/** A place on the flat moved by a length along a line of it, beyond its root end (below 0) or from its root. */
-export const alongFlat = (line: { readonly root: Point; readonly tip: Point }, byMm: number): Point => {
-  const along = unitVector(line.root, line.tip);
-  return add(line.root, { x: along.x * byMm, y: along.y * byMm });
-};

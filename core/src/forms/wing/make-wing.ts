@@ -7,7 +7,8 @@ import { skinPart } from './skin-part.ts';
 import { sparParts } from './spar-strips.ts';
 import { wingStations } from './stations.ts';
 import { tailStripParts } from './tail-strip.ts';
-import { adviceFaults, blockingFaults, crossedEnds } from './wing-faults.ts';
+import { adviceFaults } from './wing-advice.ts';
+import { blockingFaults, crossedEnds } from './wing-faults.ts';
 import { wingFigures, type WingFigures } from './wing-figures.ts';
 import { wingWorking } from './wing-working.ts';
 

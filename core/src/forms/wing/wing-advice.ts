@@ -1,0 +1,93 @@
+import { largestFoldOf } from '../../allowance/index.ts';
+import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
+import type { FormContext, FormFault } from '../form/index.ts';
+import type { PanelSite } from './panel.ts';
+import { laidServo, servosOf } from './servo-opening.ts';
+import { blocking } from './wing-faults.ts';
+
+/** Radii under which board cracks, in board thicknesses: with its paper on. */
+const FACED_RADIUS_BOARDS = 12;
+/** Twist of a plate that is worth telling, in mm. */
+const TOLD_TWIST_MM = 1;
+
+/** What can be made but wants a look: steep noses, twist, tight bends, servos that do not fit. */
+export function adviceFaults(sites: readonly PanelSite[], context: FormContext): readonly FormFault[] {
+  const { wing, board } = sites[0]!,
+    length = (mm: number): string => formatLengthWithUnit(mm, context.unit);
+  const faults: FormFault[] = [];
+  const advise = (...[code, path, title, detail, label, changes]: Parameters<typeof blocking>): void =>
+    void faults.push({ ...blocking(code, path, title, detail, label, changes), isBlocking: false });
+  const nose = sites[0]!.sections.root.section.plates.findIndex(
+    ({ role }) => role === 'front' || role.startsWith('top'),
+  );
+  const steepest = largestFoldOf({ school: 'sanded', toolDegrees: 45 });
+  const turn =
+    wing.nose === 'bevels' && wing.section.kind === 'strip-spar'
+      ? Math.max(...sites.map(({ skin }) => skin.turns[nose]!))
+      : 0;
+  if (turn > steepest)
+    advise(
+      'NOSE_STEEP',
+      'nose',
+      `The nose folds ${formatAngle(turn)}`,
+      `Two sanded bevels take up to ${formatAngle(steepest)}; a doubled trench takes it as it is.`,
+      'Make it a doubled trench',
+      [{ path: 'nose', value: 'trench' }],
+    );
+  sites.forEach((site, index) => {
+    const twist = Math.max(...site.skin.plates.map(({ twistMm }) => twistMm));
+    if (twist > TOLD_TWIST_MM && site.laid.panel.tipSparHeightMm !== undefined)
+      advise(
+        'TWIST',
+        `panels.${index}.tipSparHeightMm`,
+        `The skin of panel ${index + 1} twists by ${length(twist)}`,
+        'Its slopes differ from root to tip: it is unrolled as two triangles, and bends a little when it is glued.',
+        'Thin the spar so that it is plane',
+        [{ path: `panels.${index}.tipSparHeightMm`, value: undefined }],
+      );
+    for (const end of [site.sections.root, site.sections.tip]) {
+      const radius = end.section.tightestMm;
+      if (radius !== undefined && radius < FACED_RADIUS_BOARDS * board.thicknessMm) {
+        advise(
+          'BEND_TIGHT',
+          'skin',
+          `The skin bends round ${length(radius)}`,
+          `Faced board cracks under ${length(FACED_RADIUS_BOARDS * board.thicknessMm)}, unfaced foam under ${length(25 * board.thicknessMm)}: crease it, or roll and tape it first.`,
+          'Crease it',
+          [{ path: 'skin', value: 'creased' }],
+        );
+        break;
+      }
+    }
+    servosOf(site).forEach((servo) => {
+      const at = wing.servos.indexOf(servo),
+        laid = laidServo(site, servo);
+      if (laid.way === 'too deep')
+        advise(
+          'SERVO_DEEP',
+          `servos.${at}.aftMm`,
+          `A servo of panel ${index + 1} is too deep`,
+          `There ${length(laid.depthMm)} are free from the outside of the bottom to the top skin; lying on its side it needs ${length(servo.widthMm)}.`,
+          'Put it against the spar',
+          [{ path: `servos.${at}.aftMm`, value: 0 }],
+        );
+      else if (laid.overMm > 0)
+        advise(
+          'SERVO_PAST_END',
+          `servos.${at}.outMm`,
+          `A servo of panel ${index + 1} reaches past its end`,
+          `Its opening stands ${length(laid.overMm)} too near to the end.`,
+          'Bring it in',
+          [
+            {
+              path: `servos.${at}.outMm`,
+              value: Math.round(
+                Math.min(site.laid.panel.spanMm - laid.spanwiseMm, Math.max(laid.spanwiseMm, servo.outMm)),
+              ),
+            },
+          ],
+        );
+    });
+  });
+  return faults;
+}

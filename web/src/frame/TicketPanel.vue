@@ -239,15 +239,9 @@ nav {
   color: var(--label);
   margin-right: 2px;
   display: inline-block;
-  max-width: 62px;
+  max-width: 42px;
   overflow: hidden;
   text-overflow: ellipsis;
-  vertical-align: bottom;
-  display: inline-block;
-  max-width: 52px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
   vertical-align: bottom;
 }
 .good {

@@ -1,5 +1,4 @@
 import {
-  add,
   add3,
   applyRigid,
   cross3,
@@ -8,7 +7,6 @@ import {
   interpolate3,
   invertRigid,
   leftOf,
-  length3,
   subtract3,
   times3,
   unit3,

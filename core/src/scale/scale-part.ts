@@ -1,8 +1,18 @@
 import { isOnEdge, scaledFeature } from '../features/index.ts';
-import { add, boundsCentre, boundsOf, dot, subtract, times, type Point } from '../geometry/index.ts';
+import {
+  add,
+  boundsCentre,
+  boundsOf,
+  dot,
+  leftOf,
+  subtract,
+  times,
+  unitVector,
+  type Point,
+} from '../geometry/index.ts';
 import type { Contour, DrawnLine, Part } from '../part/index.ts';
 import type { Segment } from '../paths/index.ts';
-import { slotDirection } from '../resolve/index.ts';
+import { foundLips, hasLips, slotDirection } from '../resolve/index.ts';
 import { CoreError, memo } from '../units/index.ts';
 
 /** The factors that an airframe may be scaled by. */
@@ -33,7 +43,10 @@ const scaled = memo(
           ...part,
           ...standingAt(part, factor),
           contours: part.contours.map((path) => scalePath(path, factor)),
-          lines: part.lines.map((path) => scalePath(path, factor)),
+          lines: withLipsApart(
+            part,
+            part.lines.map((path) => scalePath(path, factor)),
+          ),
           ...(part.features
             ? {
                 features: part.features.map((feature) =>
@@ -47,6 +60,30 @@ const scaled = memo(
         },
   (factor) => factor,
 );
+
+/** Lips further apart than those of a groove in board of this thickness are no pair, in mm. */
+const THICKEST_BOARD_MM = 12;
+
+/** Scaled lines of a part in which the two bevel lines of a groove keep their distance, and with it their angle, about their middle. */
+function withLipsApart(part: Part, scaledLines: readonly DrawnLine[]): readonly DrawnLine[] {
+  if (!hasLips(part)) return scaledLines;
+  const moved = new Map<string, Point>();
+  for (const { first, second, mouthMm } of foundLips(part, THICKEST_BOARD_MM).pairs) {
+    const [a, b] = [first, second].map(({ line }) => scaledLines.find(({ id }) => id === line.id)!) as [
+      DrawnLine,
+      DrawnLine,
+    ];
+    const across = leftOf(unitVector(a.nodes[0]!, a.nodes[1]!)),
+      apart = dot(subtract(b.nodes[0]!, a.nodes[0]!), across);
+    const by = (Math.sign(apart) * mouthMm - apart) / 2;
+    moved.set(a.id, times(across, -by));
+    moved.set(b.id, times(across, by));
+  }
+  return scaledLines.map((line) => {
+    const by = moved.get(line.id);
+    return by ? { ...line, nodes: line.nodes.map((node) => ({ ...node, ...add(node, by) })) } : line;
+  });
+}
 
 /** Where a part stands in the larger or smaller airframe, which holds for parts that keep their own size too. */
 const standingAt = ({ joints, place }: Part, factor: number): Pick<Part, 'joints' | 'place'> => ({

@@ -3,7 +3,7 @@ import { after, airframeOf, boxSide, made, plate, withRound } from '../../test/s
 import { quickFigures } from '../airframe/index.ts';
 import { boundsHeight, boundsOf, boundsWidth, regionArea } from '../geometry/index.ts';
 import { holesOf, outlineOf } from '../part/index.ts';
-import { rectangleDraft } from '../paths/index.ts';
+import { polylineDraft, rectangleDraft } from '../paths/index.ts';
 import { scalePart } from './scale-part.ts';
 
 describe('scaling true to the board', () => {
@@ -35,6 +35,27 @@ describe('scaling true to the board', () => {
     const box = boundsOf(holesOf(scalePart(part, 1.5))[0]!.nodes);
     expect([boundsWidth(box), boundsHeight(box)]).toEqual([expect.closeTo(90, 9), expect.closeTo(5, 9)]);
     expect((box.minX + box.maxX) / 2).toBeCloseTo(120, 9);
+  });
+  test('two bevel lines of a groove keep their distance about their middle, and with it the angle that they fold to', () => {
+    // 10 mm apart in 5 mm board: they close at 2·atan(10 / 10) = 90°, at every scale.
+    const lip = (y: number) =>
+      ({
+        name: 'drawLine',
+        args: {
+          draft: polylineDraft([
+            { x: 0, y },
+            { x: 200, y },
+          ]),
+          operation: { kind: 'bevel', face: 'face', bevelDegrees: 45, label: '' },
+        },
+      }) as const;
+    const part = after(plate(200, 100), lip(40), lip(50));
+    for (const factor of [0.6, 1, 1.7]) {
+      const grooves = made(scalePart(part, factor)).strokes.filter(({ kind }) => kind === 'groove');
+      expect(grooves).toHaveLength(1);
+      expect(grooves[0]!.angleDegrees).toBeCloseTo(90, 6);
+      expect(grooves[0]!.paths[0]![0]!.from.y).toBeCloseTo(45 * factor, 6);
+    }
   });
   test('a whole part that keeps its size does', () => {
     const gauge = after(boxSide(), { name: 'changeDetails', args: { changes: { sizing: 'fixed' } } });

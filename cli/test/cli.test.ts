@@ -266,6 +266,7 @@ test('form: tells figures and working, takes other numbers, and writes the airfr
     ends: 'square',
     panels: [{ id: 'p1', spanMm: 450, tipChordMm: 180, sweepDegrees: 0, dihedralDegrees: 0, washoutDegrees: 0 }],
     servos: [],
+    controls: [],
     hasTipBlocks: false,
     hasWedges: false,
     hasJigs: false,

@@ -1,9 +1,12 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
 import {
+  CONTROL_FIELDS,
+  CONTROL_KINDS,
   DIHEDRAL_AGAINST,
   END_SCHOOLS,
   type FormField,
+  MOST_CONTROLS,
   MOST_PANELS,
   MOST_SECTION_POINTS,
   MOST_SERVOS,
@@ -61,6 +64,12 @@ export class WingServoDto {
 }
 withFields(WingServoDto, SERVO_FIELDS);
 
+export class WingControlDto {
+  @IsIdentifier() panelId!: string;
+  @IsOneOf(CONTROL_KINDS) kind!: string;
+}
+withFields(WingControlDto, CONTROL_FIELDS);
+
 export class WingSectionDto {
   @IsOneOf(SECTION_KINDS) kind!: string;
   @IsOptional() @Matches(/^\d{4,5}$/, { message: 'must be four or five digits' }) digits?: string;
@@ -95,6 +104,11 @@ export class WingParametersDto {
   @Type(() => WingPanelDto)
   panels!: WingPanelDto[];
   @IsArray() @ArrayMaxSize(MOST_SERVOS) @EachNested() @Type(() => WingServoDto) servos!: WingServoDto[];
+  @IsArray()
+  @ArrayMaxSize(MOST_CONTROLS)
+  @EachNested()
+  @Type(() => WingControlDto)
+  controls!: WingControlDto[];
   @IsFlag() hasTipBlocks!: boolean;
   @IsFlag() hasWedges!: boolean;
   @IsFlag() hasJigs!: boolean;

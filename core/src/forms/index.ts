@@ -18,9 +18,12 @@ export { type RebuiltForm, isBlocked, makeForm, rebuildForm, scaleForm } from '.
 export { NOSE_STYLES, TAIL_STYLES, innerHeights, nacaFault, nacaOutline, readSection } from './section/index.ts';
 export { END_SCHOOLS } from './skin/index.ts';
 export {
+  CONTROL_FIELDS,
+  CONTROL_KINDS,
   DIHEDRAL_AGAINST,
   type FormField,
   type LaidServo,
+  MOST_CONTROLS,
   MOST_PANELS,
   MOST_SECTION_POINTS,
   MOST_SERVOS,
@@ -39,6 +42,7 @@ export {
   type WingFigures,
   type WingPanel,
   type WingParameters,
+  type WingControl,
   type WingServo,
   type WingStart,
   type WingStation,

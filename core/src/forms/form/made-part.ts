@@ -116,7 +116,7 @@ export function madePart(draft: MadePartDraft): Part {
     }),
   ] as readonly Operation[];
   const seams = (draft.seams ?? []).flatMap(({ name, from, to, role, mayOverhang }): readonly Seam[] =>
-    known.has(from)
+    known.has(from) && (role !== undefined || known.has(to) || draft.lines?.some(({ name: line }) => line === to))
       ? [
           {
             id: `m-k-${name}`,

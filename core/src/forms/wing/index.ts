@@ -3,8 +3,11 @@ export { type LaidPanel, layPanels } from './panel-layout.ts';
 export { drawnOutlineOf } from './panel-sections.ts';
 export type { PanelSite } from './panel.ts';
 export {
+  CONTROL_FIELDS,
+  CONTROL_KINDS,
   DIHEDRAL_AGAINST,
   type FormField,
+  MOST_CONTROLS,
   MOST_PANELS,
   MOST_SECTION_POINTS,
   MOST_SERVOS,
@@ -21,6 +24,7 @@ export {
   type WingPanel,
   type WingParameters,
   type WingSection,
+  type WingControl,
   type WingServo,
   type WingStart,
   wingFromNumbers,

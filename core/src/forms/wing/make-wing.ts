@@ -1,4 +1,5 @@
 import type { Form, FormContext, MadeForm } from '../form/index.ts';
+import { controlParts } from './control-surface.ts';
 import { jigParts } from './jig-parts.ts';
 import { layPanels } from './panel-layout.ts';
 import { panelSections, placedCorners } from './panel-sections.ts';
@@ -49,7 +50,12 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
   const crossed = crossedEnds(sites, context);
   if (crossed.length > 0) return nothing(crossed);
   const stations = wingStations(laid);
-  const standing = sites.flatMap((site) => [skinPart(site), ...sparParts(site), ...tailStripParts(site)]);
+  const standing = sites.flatMap((site) => [
+    skinPart(site),
+    ...sparParts(site),
+    ...tailStripParts(site),
+    ...controlParts(site),
+  ]);
   const figures = wingFigures(sites, standing, stations, context);
   return {
     parts: [...standing, ...jigParts(sites, stations)],

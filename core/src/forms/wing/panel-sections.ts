@@ -89,6 +89,12 @@ export const drawnOutlineOf = memo(({ kind, digits = '', points = [] }: WingSect
   })).reverse();
 });
 
+/** Length of the lap: no bevel runs on past the hinge line of a control. */
+function lapOf({ lapMm, controls }: WingParameters, thicknessMm: number): { readonly lapMm?: number } {
+  const most = Math.min(...controls.map(({ chordMm }) => Math.max(0, chordMm - thicknessMm)));
+  return lapMm === undefined && most === Infinity ? {} : { lapMm: Math.min(lapMm ?? Infinity, most) };
+}
+
 /** The section of a wing at a chord. */
 function endSection(
   wing: WingParameters,
@@ -110,7 +116,7 @@ function endSection(
       tail: wing.tail,
       stripBoards: wing.stripBoards,
       isBent: wing.skin === 'bent',
-      ...(wing.lapMm !== undefined ? { lapMm: wing.lapMm } : {}),
+      ...lapOf(wing, thicknessMm),
     });
     return isRefused(section) ? section : { section, chordMm, sparFrontMm, sparHeightMm, sparFootMm: thicknessMm };
   }

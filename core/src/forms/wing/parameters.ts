@@ -38,6 +38,20 @@ export interface WingServo {
   readonly leadMm: number;
 }
 
+export const CONTROL_KINDS = ['aileron', 'flap', 'flaperon', 'elevon'] as const;
+/** A part of the tail that moves, hinged along the lower skin: from one place out along its panel to another. */
+export interface WingControl {
+  readonly panelId: string;
+  readonly kind: (typeof CONTROL_KINDS)[number];
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly chordMm: number;
+  /** Greatest throw either way: its nose is bevelled by it. */
+  readonly throwDegrees: number;
+  /** Between each of its ends and the wing. */
+  readonly gapMm: number;
+}
+
 /** The drawn section that creases follow, or the section over a strip spar. */
 export interface WingSection {
   readonly kind: (typeof SECTION_KINDS)[number];
@@ -75,6 +89,7 @@ export interface WingParameters {
   readonly ends: EndSchool;
   readonly panels: readonly WingPanel[];
   readonly servos: readonly WingServo[];
+  readonly controls: readonly WingControl[];
   /** Which helps are cut beside the wing. */
   readonly hasTipBlocks: boolean;
   readonly hasWedges: boolean;
@@ -126,12 +141,22 @@ export const SERVO_FIELDS = {
   leadMm: length('Its own lead', 20, 2000),
 } as const satisfies Partial<Record<keyof WingServo, FormField>>;
 
+/** The numbers of a control surface. */
+export const CONTROL_FIELDS = {
+  fromMm: length('Begins, out', 0, 4000),
+  toMm: length('Ends, out', 1, 4000),
+  chordMm: length('Chord', 8, 600),
+  throwDegrees: { word: 'Throw, either way', kind: 'angle', least: 1, most: 60 },
+  gapMm: length('Gap at its ends', 0, 20),
+} as const satisfies Partial<Record<keyof WingControl, FormField>>;
+
 export const SECTION_FIELDS = {
   creases: { word: 'Creases', kind: 'count', least: 3, most: 40 },
 } as const satisfies Partial<Record<keyof WingSection, FormField>>;
 
 export const MOST_PANELS = 8;
 export const MOST_SERVOS = 8;
+export const MOST_CONTROLS = 8;
 export const MOST_SECTION_POINTS = 400;
 
 /** The six numbers that a wing starts from. */
@@ -182,6 +207,7 @@ export function wingFromNumbers({
       },
     ],
     servos: [],
+    controls: [],
     hasTipBlocks: true,
     hasWedges: false,
     hasJigs: false,

@@ -51,6 +51,7 @@ export function withPlannedShape(wing: WingParameters, thing: SurfaceThing): Win
     rootChordMm: kept(thing.stations[0]!.chordMm),
     panels,
     servos: wing.servos.filter(({ panelId }) => ids.has(panelId)),
+    controls: wing.controls.filter(({ panelId }) => ids.has(panelId)),
   };
 }
 

@@ -11,5 +11,11 @@ export const scaleWing = (wing: WingParameters, factor: number): WingParameters 
     tipChordMm: panel.tipChordMm * factor,
     ...(panel.tipSparHeightMm !== undefined ? { tipSparHeightMm: panel.tipSparHeightMm * factor } : {}),
   })),
+  controls: wing.controls.map((control) => ({
+    ...control,
+    fromMm: control.fromMm * factor,
+    toMm: control.toMm * factor,
+    chordMm: control.chordMm * factor,
+  })),
   servos: wing.servos.map((servo) => ({ ...servo, outMm: servo.outMm * factor })),
 });

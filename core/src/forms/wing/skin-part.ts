@@ -2,9 +2,10 @@ import { composeRigid, cross, midpoint, subtract, unitVector, type Point } from 
 import { LARGEST_GROOVE_FOLD_DEGREES, MOST_OPEN_DEGREES, STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
 import type { OperationDraft } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
-import { madePart, placeIn, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
+import { madePart, placeIn, type MadeCorner, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
 import { skinOutline, type SkinOutline } from '../skin/index.ts';
 import { panelWord, type PanelSite } from './panel.ts';
+import { controlCuts, tailEdges } from './control-surface.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { leadExit, servoOpenings } from './servo-opening.ts';
 import { sparFeet } from './spar-strips.ts';
@@ -124,7 +125,8 @@ function lapMark({ sections, skin }: PanelSite, { folds }: SkinOutline): readonl
   ];
 }
 
-function tailWork({ sections }: PanelSite): readonly MadeEdgeWork[] {
+function tailWork(site: PanelSite): readonly MadeEdgeWork[] {
+  const { sections } = site;
   const mean = (which: 'lowDegrees' | 'topDegrees'): number =>
     (sections.root.section.tailBevels[which] + sections.tip.section.tailBevels[which]) / 2;
   return (
@@ -138,7 +140,7 @@ function tailWork({ sections }: PanelSite): readonly MadeEdgeWork[] {
       : [
           {
             name: `bevel-${edge}`,
-            edges: [edge],
+            edges: tailEdges(site, edge === 'tail-low' ? 'low' : 'top'),
             work: {
               kind: 'bevel',
               face: 'face',
@@ -170,6 +172,33 @@ function jointSeams(
   ]);
 }
 
+/** The outline with what its controls cut out of both tail edges. */
+function withControls(site: PanelSite, corners: readonly MadeCorner[]): readonly MadeCorner[] {
+  const { low, top } = controlCuts(site);
+  return corners.flatMap((corner) =>
+    corner.edge === 'tail-low' ? [corner, ...low] : corner.edge === 'tail-top' ? [corner, ...top] : [corner],
+  );
+}
+
+/** Each stretch of the lower tail meets its stretch of the upper one. */
+function tailSeams(
+  site: PanelSite,
+  isPartLap: boolean,
+): readonly {
+  readonly name: string;
+  readonly from: string;
+  readonly to: string;
+  readonly mayOverhang: boolean;
+}[] {
+  const tops = tailEdges(site, 'top');
+  return tailEdges(site, 'low').map((from, index) => ({
+    name: index === 0 ? 'tail' : `tail-${index}`,
+    from,
+    to: isPartLap ? 'lap' : tops[index]!,
+    mayOverhang: true,
+  }));
+}
+
 /** The skin of a panel: one flat part that folds round the spar and closes at the tail. */
 export function skinPart(site: PanelSite): Part {
   const { formId, formName, wing, laid, sections, skin, board, place } = site;
@@ -182,7 +211,10 @@ export function skinPart(site: PanelSite): Part {
   const corners = standing.corners;
   const onPlate = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
   const lap = lapMark(site, outline),
-    isPartLap = lap.length > 0 && wing.lapMm !== undefined && skin.plates.at(-1)!.pieces.length === 1;
+    isPartLap =
+      lap.length > 0 &&
+      (wing.lapMm !== undefined || wing.controls.length > 0) &&
+      skin.plates.at(-1)!.pieces.length === 1;
   return madePart({
     formId,
     role: `skin-${laid.number}`,
@@ -191,16 +223,11 @@ export function skinPart(site: PanelSite): Part {
     material: wing.material,
     handed: laid.isMiddle ? 'single' : 'pair',
     grain: { directionDegrees: 0, rule: 'along' },
-    outline: outline.corners,
+    outline: withControls(site, outline.corners),
     holes: [...servoOpenings(site), ...leadExit(site)],
     lines: [...foldLines(site, outline), ...sparMarks(site), ...lap],
     edgeWork: [...outline.endWork, ...tailWork(site)],
-    seams: [
-      ...(wing.tail === 'strip'
-        ? []
-        : [{ name: 'tail', from: 'tail-low', to: isPartLap ? 'lap' : 'tail-top', mayOverhang: true }]),
-      ...jointSeams(site),
-    ],
+    seams: [...(wing.tail === 'strip' ? [] : tailSeams(site, isPartLap)), ...jointSeams(site)],
     place: placeIn(place, composeRigid(standing.map, laid.map), onPlate),
   });
 }

@@ -2,8 +2,9 @@ import { largestFoldOf } from '../../allowance/index.ts';
 import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
 import type { PanelSite } from './panel.ts';
+import { controlsOf } from './control-surface.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
-import { blocking } from './wing-faults.ts';
+import { blocking } from './blocking.ts';
 
 /** Radii under which board cracks, in board thicknesses: with its paper on. */
 const FACED_RADIUS_BOARDS = 12;
@@ -59,6 +60,18 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
         break;
       }
     }
+    const { lowDegrees } = site.sections.root.section.tailBevels,
+      run = board.thicknessMm * Math.tan((lowDegrees * Math.PI) / 180),
+      short = controlsOf(site).find(({ chordMm }) => chordMm < run);
+    if (short)
+      advise(
+        'TAIL_PAST_HINGE',
+        'tail',
+        `The tail is sanded past the hinge of the ${short.kind}`,
+        `Its bevels run ${length(run)} forward, the ${short.kind} is ${length(short.chordMm)} deep: at the hinge the skins are thinner than the board.`,
+        'Lap it square',
+        [{ path: 'tail', value: 'square' }],
+      );
     servosOf(site).forEach((servo) => {
       const at = wing.servos.indexOf(servo),
         laid = laidServo(site, servo);

@@ -1,10 +1,13 @@
 import { formatAngle, formatLengthWithUnit, worded } from '../../units/index.ts';
-import { parameterAt, withParameter, type FormContext, type FormFault, type ParameterChange } from '../form/index.ts';
+import { parameterAt, withParameter, type FormContext, type FormFault } from '../form/index.ts';
 import { nacaFault } from '../section/index.ts';
 import { dihedrals, layPanels } from './panel-layout.ts';
 import { panelSections, type WingRefusal } from './panel-sections.ts';
 import type { PanelSite } from './panel.ts';
+import { blocking } from './blocking.ts';
+import { controlFaults } from './control-faults.ts';
 import {
+  CONTROL_FIELDS,
   MOST_PANELS,
   PANEL_FIELDS,
   SECTION_FIELDS,
@@ -26,6 +29,7 @@ function numbersOf(wing: WingParameters): readonly (readonly [path: string, fiel
     ...of('section.', SECTION_FIELDS),
     ...wing.panels.flatMap((_, index) => of(`panels.${index}.`, PANEL_FIELDS)),
     ...wing.servos.flatMap((_, index) => of(`servos.${index}.`, SERVO_FIELDS)),
+    ...wing.controls.flatMap((_, index) => of(`controls.${index}.`, CONTROL_FIELDS)),
   ];
 }
 
@@ -61,17 +65,8 @@ function boundFaults(wing: WingParameters, context: FormContext): readonly FormF
   });
 }
 
-export const blocking = (
-  code: string,
-  path: string,
-  title: string,
-  detail: string,
-  label: string,
-  changes: readonly ParameterChange[],
-): FormFault => ({ code, path, title, detail, isBlocking: true, mend: { label, changes } });
-
 /** What does not go together. */
-function shapeFaults(wing: WingParameters): readonly FormFault[] {
+function shapeFaults(wing: WingParameters, { unit }: FormContext): readonly FormFault[] {
   const { panels, section, middle } = wing,
     faults: FormFault[] = [];
   const add = (...fault: Parameters<typeof blocking>): void => void faults.push(blocking(...fault));
@@ -121,7 +116,7 @@ function shapeFaults(wing: WingParameters): readonly FormFault[] {
           [{ path: `panels.0.${key}`, value: 0 }],
         );
   }
-  return faults.length > 0 || panels.length === 0 ? faults : turnFaults(wing);
+  return faults.length > 0 || panels.length === 0 ? faults : [...turnFaults(wing), ...controlFaults(wing, unit)];
 }
 
 /** Joints that turn too far, each panel's own dihedral being what is changed. */
@@ -250,7 +245,7 @@ function refusalFault(wing: WingParameters, refusal: WingRefusal, context: FormC
 export function blockingFaults(wing: WingParameters, context: FormContext): readonly FormFault[] {
   const bounds = boundFaults(wing, context);
   if (bounds.length > 0) return bounds;
-  const shape = shapeFaults(wing);
+  const shape = shapeFaults(wing, context);
   if (shape.length > 0) return shape;
   const laid = layPanels(wing),
     { thicknessMm } = context.boardOf(wing.material);

@@ -7,6 +7,7 @@ import { applyRigid, type Point3 } from '../../geometry/index.ts';
 import { withParameters, type Form, type FormContext } from '../form/index.ts';
 import { makeWing } from './make-wing.ts';
 import {
+  CONTROL_FIELDS,
   PANEL_FIELDS,
   SECTION_FIELDS,
   SERVO_FIELDS,
@@ -178,6 +179,56 @@ describe('joints of a wing', () => {
   });
 });
 
+describe('controls of a wing', () => {
+  const anyControl = fc.record({
+    tail: fc.constantFrom('lap' as const, 'square' as const),
+    taper: fc.constantFrom(1, 0.85),
+    sweep: fc.constantFrom(0, 6),
+    from: fc.integer({ min: 12, max: 150 }),
+    long: fc.integer({ min: 40, max: 240 }),
+    chordMm: fc.integer({ min: 25, max: 55 }),
+  });
+  it('should take from both skins what they are, and close again with nothing pressed or open', () => {
+    fc.assert(
+      fc.property(anyControl, ({ tail, taper, sweep, from, long, chordMm }) => {
+        const whole = {
+          ...USUAL,
+          rootChordMm: 200,
+          tail,
+          panels: [panel('p1', { spanMm: 420, tipChordMm: 200 * taper, sweepDegrees: sweep, dihedralDegrees: 3 })],
+        };
+        const made = makeWing(
+          formOf({
+            ...whole,
+            controls: [
+              {
+                panelId: 'p1',
+                kind: 'aileron',
+                fromMm: from,
+                toMm: from + long,
+                chordMm,
+                throwDegrees: 25,
+                gapMm: 1.5,
+              },
+            ],
+          }),
+          CONTEXT,
+        );
+        expect(made.faults).toEqual([]);
+        const aileron = made.parts.find(({ source }) => source?.role === 'aileron-1-1')!,
+          [a, b, c, d] = aileron.contours[0]!.nodes;
+        // As deep as asked and as long, less its gaps, square to the panel's axis.
+        expect(b!.x - a!.x).toBeCloseTo(long - 3, 1);
+        expect(d!.y - a!.y).toBeCloseTo(chordMm, 1);
+        expect(c!.y - b!.y).toBeCloseTo(chordMm, 1);
+        const faults = foldFaults(airframeOf(made.parts)).filter(({ code }) => code !== 'FOLD_BLOCKED');
+        expect(faults.map(({ title }) => title)).toEqual([]);
+      }),
+      { numRuns: 12, endOnFailure: true },
+    );
+  });
+});
+
 describe('numbers of a wing at their bounds and beyond', () => {
   const FIELDS: readonly (readonly [string, FormField])[] = [
     ...Object.entries(WING_FIELDS),
@@ -185,11 +236,13 @@ describe('numbers of a wing at their bounds and beyond', () => {
     ...[0, 1].flatMap((index) =>
       Object.entries(PANEL_FIELDS).map(([key, field]) => [`panels.${index}.${key}`, field] as const),
     ),
+    ...Object.entries(CONTROL_FIELDS).map(([key, field]) => [`controls.0.${key}`, field] as const),
     ...Object.entries(SERVO_FIELDS).map(([key, field]) => [`servos.0.${key}`, field] as const),
   ];
   const start: WingParameters = {
     ...USUAL,
     panels: [panel('p1', {}), panel('p2', { tipChordMm: 150, dihedralDegrees: 8 })],
+    controls: [{ panelId: 'p2', kind: 'aileron', fromMm: 20, toMm: 180, chordMm: 35, throwDegrees: 25, gapMm: 1.5 }],
     servos: [{ panelId: 'p2', outMm: 90, aftMm: 4, lengthMm: 23, widthMm: 12, heightMm: 24, leadMm: 150 }],
   };
   const anyChange = fc.constantFrom(...FIELDS).chain(([path, { least, most }]) =>

@@ -170,6 +170,13 @@ defineExpose({ fit: () => canvas.value?.fit() });
           vector-effect="non-scaling-stroke"
         />
         <path
+          v-for="(ring, at) in panel.controls"
+          :key="`c${at}`"
+          :d="d(ring)"
+          class="control"
+          vector-effect="non-scaling-stroke"
+        />
+        <path
           v-for="(ring, at) in panel.front"
           :key="`v${at}`"
           :d="d(ring)"
@@ -253,6 +260,12 @@ path {
   fill-opacity: 0.75;
   stroke: #8b7a4c;
   stroke-width: 1;
+}
+.control {
+  fill: #e2cf9c;
+  fill-opacity: 0.8;
+  stroke: #8b6a1e;
+  stroke-width: 1.4;
 }
 .chosen .foam {
   stroke: var(--marigold);

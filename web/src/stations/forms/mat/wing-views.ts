@@ -7,6 +7,7 @@ export interface SeenPanel {
   /** Outlines in the plan view: outboard across, forward up. Two of them but for a middle panel. */
   readonly plan: readonly (readonly Point[])[];
   readonly spar: readonly (readonly Point[])[];
+  readonly controls: readonly (readonly Point[])[];
   readonly folds: readonly (readonly [Point, Point])[];
   /** Outlines in the front view: across, and up. */
   readonly front: readonly (readonly Point[])[];
@@ -81,13 +82,31 @@ export function wingViews({ sites }: MadeWing): WingViews {
       sparAt(laid.panel.spanMm, laid.tipNoseMm + sections.tip.sparFrontMm + width),
       sparAt(0, laid.rootNoseMm + sections.root.sparFrontMm + width),
     ];
+    const tail0 = skin.ends[0]!,
+      tailAft = (out: number): number =>
+        tail0.root.y + ((tail0.tip.y - tail0.root.y) * (out - tail0.root.x)) / (tail0.tip.x - tail0.root.x);
+    const controls = site.wing.controls
+      .filter(({ panelId }) => panelId === laid.panel.id)
+      .map(({ fromMm, toMm, chordMm }): readonly Point[] => [
+        sparAt(fromMm, tailAft(fromMm)),
+        sparAt(toMm, tailAft(toMm)),
+        sparAt(toMm, tailAft(toMm) - chordMm),
+        sparAt(fromMm, tailAft(fromMm) - chordMm),
+      ]);
     const folds = skin.ends.slice(1, -1).flatMap((_, at): readonly (readonly [Point, Point])[] => {
       const own = line(at + 1);
       return [own, [mirrored([own[0]])[0]!, mirrored([own[1]])[0]!]];
     });
     const both = (ring: readonly Point[]): readonly (readonly Point[])[] =>
       laid.isMiddle ? [ring] : [ring, mirrored(ring)];
-    return { index, plan: both(outline), spar: both(spar), folds, front: both(front) };
+    return {
+      index,
+      plan: both(outline),
+      spar: both(spar),
+      controls: controls.flatMap(both),
+      folds,
+      front: both(front),
+    };
   });
   const handles = sites.flatMap((site, index): readonly WingHandle[] => {
     const { skin, laid, sections } = site,

@@ -7,6 +7,7 @@ import FigureRow from '../../../kit/FigureRow.vue';
 import InTurn from '../../../kit/InTurn.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
+import ControlSection from './ControlSection.vue';
 import FieldRows from './FieldRows.vue';
 import FormSection from './FormSection.vue';
 import HelpsSection from './HelpsSection.vue';
@@ -75,6 +76,7 @@ function setSpan(_label: string, changes: readonly ParameterChange[]): void {
     <PanelSection :desk="desk" />
     <InTurn><SectionRows :desk="desk" /></InTurn>
     <InTurn><SparSection :desk="desk" /></InTurn>
+    <InTurn><ControlSection :desk="desk" /></InTurn>
     <InTurn><ServoSection :desk="desk" /></InTurn>
     <InTurn><HelpsSection :desk="desk" /></InTurn>
     <InTurn><WingFiguresSection :desk="desk" /></InTurn>

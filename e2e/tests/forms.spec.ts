@@ -62,6 +62,9 @@ test('makes a gull wing of five panels with servo, lead and jigs, and nests it',
   }
   await openUp(page, /^Spar$/);
   await choose(slip(page), 'At joints', 'stopped short');
+  await openUp(page, /^Controls/);
+  await slip(page).getByRole('button', { name: 'Add a control' }).click();
+  await expect(made(page).filter({ hasText: 'aileron' }).first()).toBeVisible();
   await openUp(page, /^Servos/);
   await slip(page).getByRole('button', { name: 'Add a servo' }).click();
   await expect(slip(page).getByText(/buy .* of extension/)).toBeVisible();

@@ -21,7 +21,7 @@ export interface SkinSection {
   readonly spar?: { readonly frontMm: number; readonly widthMm: number };
   /** Bevels of the two edges that meet at the tail, from the board's normal, in degrees; 0 is square. */
   readonly tailBevels: { readonly lowDegrees: number; readonly topDegrees: number };
-  /** Where the upper skin's inner face comes down on the lower's inner edge, as its distance from the upper tail along the plate. */
+  /** How far before the lower tail its inner edge lies, along the chord: there the upper skin's face comes down on it. */
   readonly lapMm?: number;
   /** Greatest distance of the drawn section from the skin's outer line, when there is one. */
   readonly deviationMm?: number;

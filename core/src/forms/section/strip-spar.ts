@@ -191,7 +191,7 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
       lowDegrees: Math.min(lowBevel[numbers.tail], feather),
       topDegrees: numbers.tail === 'sanded' ? 90 - degrees(rear) / 2 : 0,
     },
-    ...(numbers.tail === 'lap' ? { lapMm: rest.lap / Math.cos(rear) } : {}),
+    ...(numbers.tail === 'lap' ? { lapMm: rest.lap } : {}),
     ...(bent ? { tightestMm: tightestRadius(bent.line, [nose, tail], bent.rests) } : {}),
   };
 }

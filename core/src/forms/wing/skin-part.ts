@@ -78,6 +78,9 @@ function foldLines({ skin, sections }: PanelSite, { folds, middleOf }: SkinOutli
 
 const bounded = (degrees: number, least: number): number => Math.max(least, Math.min(MOST_OPEN_DEGREES, degrees));
 
+/** A lap's mark on a plate that twists by more than this lies on no plane that it could be measured on. */
+const MOST_LAP_TWIST_MM = 0.5;
+
 /** Width of a strip between two lines of one direction on the flat. */
 const stripWidth = (low: FlatLine, top: FlatLine): number =>
   Math.abs(cross(unitVector(low.root, low.tip), subtract(top.root, low.root)));
@@ -105,21 +108,29 @@ function sparMarks(site: PanelSite): readonly MadeLine[] {
 }
 
 /** Where the lower skin's inner edge comes on the upper skin. */
-function lapMark({ sections, skin }: PanelSite, { folds }: SkinOutline): readonly MadeLine[] {
+function lapMark(site: PanelSite): readonly MadeLine[] {
+  const { sections, skin, board } = site;
   const [root, tip] = [sections.root.section.lapMm, sections.tip.section.lapMm];
   if (!root || !tip) return [];
   const last = skin.flat.length - 1;
-  const inward = (at: 'root' | 'tip', lapMm: number): Point => {
-    const tail = at === 'root' ? folds[last]!.from : folds[last]!.to,
-      before = at === 'root' ? folds[last - 1]!.from : folds[last - 1]!.to;
-    const long = Math.hypot(before.x - tail.x, before.y - tail.y);
-    return { x: tail.x + ((before.x - tail.x) * lapMm) / long, y: tail.y + ((before.y - tail.y) * lapMm) / long };
+  const low = skin.ends[0]!,
+    top = skin.ends[last]!;
+  // Where both tails lie beside each other; the lower one's inner edge runs the lap before its tail, a board over its outside.
+  const [inner, outer] = [Math.max(low.root.x, top.root.x), Math.min(low.tip.x, top.tip.x)];
+  const contact = (out: number, end: 'root' | 'tip', lapMm: number): Point => {
+    const share = (out - low.root.x) / (low.tip.x - low.root.x);
+    const at = {
+      x: out,
+      y: low.root.y + (low.tip.y - low.root.y) * share - lapMm,
+      z: low.root.z + (low.tip.z - low.root.z) * share + board.thicknessMm,
+    };
+    return ontoPlate(site, last - 1, at, end);
   };
   return [
     {
       name: 'lap',
-      from: inward('root', root),
-      to: inward('tip', tip),
+      from: contact(inner, 'root', root),
+      to: contact(outer, 'tip', tip),
       work: { kind: 'mark', face: 'face', label: 'lap' },
     },
   ];
@@ -127,8 +138,13 @@ function lapMark({ sections, skin }: PanelSite, { folds }: SkinOutline): readonl
 
 function tailWork(site: PanelSite): readonly MadeEdgeWork[] {
   const { sections } = site;
+  // A bevel runs square to its edge, which a taper leans.
+  const { root: tailRoot, tip: tailTip } = site.skin.ends[0]!,
+    lean = Math.atan2(tailTip.y - tailRoot.y, tailTip.x - tailRoot.x);
+  const square = (bevel: number): number =>
+    (Math.atan(Math.tan((bevel * Math.PI) / 180) * Math.cos(lean)) * 180) / Math.PI;
   const mean = (which: 'lowDegrees' | 'topDegrees'): number =>
-    (sections.root.section.tailBevels[which] + sections.tip.section.tailBevels[which]) / 2;
+    square((sections.root.section.tailBevels[which] + sections.tip.section.tailBevels[which]) / 2);
   return (
     [
       ['tail-low', mean('lowDegrees')],
@@ -210,11 +226,11 @@ export function skinPart(site: PanelSite): Part {
   const standing = skin.plates[Math.max(0, base)]!.pieces[0];
   const corners = standing.corners;
   const onPlate = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
-  const lap = lapMark(site, outline),
+  const lap = lapMark(site),
     isPartLap =
       lap.length > 0 &&
       (wing.lapMm !== undefined || wing.controls.length > 0) &&
-      skin.plates.at(-1)!.pieces.length === 1;
+      skin.plates.at(-1)!.twistMm < MOST_LAP_TWIST_MM;
   return madePart({
     formId,
     role: `skin-${laid.number}`,

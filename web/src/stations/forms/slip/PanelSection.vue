@@ -7,7 +7,7 @@ import {
   type ParameterChange,
   type WingPanel,
 } from '@grain-fold/core/forms';
-import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
+import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FieldRows from './FieldRows.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
@@ -32,7 +32,7 @@ const follows = computed(() => {
   return site
     ? {
         tipSparHeightMm: {
-          word: formatLengthWithUnit(site.sections.tip.sparHeightMm, work.unit),
+          word: formatLength(site.sections.tip.sparHeightMm, work.unit),
           value: site.sections.tip.sparHeightMm,
         },
       }

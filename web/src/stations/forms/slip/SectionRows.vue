@@ -9,7 +9,7 @@ import {
   WING_FIELDS,
   type ParameterChange,
 } from '@grain-fold/core/forms';
-import { formatLengthWithUnit } from '@grain-fold/core/units';
+import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
@@ -38,7 +38,7 @@ const tails = computed(() =>
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
 const lap = computed(() => {
   const own = props.desk.made.value?.sites[0]?.sections.root.section.lapMm ?? 0;
-  return { lapMm: { word: `runs out at ${formatLengthWithUnit(own, work.unit)}`, value: own } };
+  return { lapMm: { word: formatLength(own, work.unit), value: own } };
 });
 const wantsFile = ref(false);
 

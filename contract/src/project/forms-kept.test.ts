@@ -1,4 +1,4 @@
-import { withForm } from '@grain-fold/core/airframe';
+import { someParts, withForm } from '@grain-fold/core/airframe';
 import { wingFromNumbers, type Form } from '@grain-fold/core/forms';
 import { airframeOf } from '../../../core/test/samples.ts';
 import { readProjectFile, writeProjectFile } from '../index.ts';
@@ -38,6 +38,17 @@ test('a form and the parts that it makes come back from a file to the last digit
   expect(airframe.parts.length).toBeGreaterThan(3);
   const read = readProjectFile(writeProjectFile(airframe));
   expect(read).toEqual({ ok: true, airframe });
+});
+
+test('parts taken out of an airframe by themselves are drawn parts, in a file that can be read', () => {
+  const [skin, spar] = airframe.parts,
+    read = readProjectFile(writeProjectFile(someParts(airframe, [skin!.id, spar!.id])));
+  expect(read).toMatchObject({ ok: true, airframe: { parts: [{ id: skin!.id }, { id: spar!.id }] } });
+  expect(read.ok && [read.airframe.forms, ...read.airframe.parts.map(({ source }) => source)]).toEqual([
+    undefined,
+    undefined,
+    undefined,
+  ]);
 });
 
 test.each([

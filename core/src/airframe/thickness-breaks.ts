@@ -3,6 +3,7 @@ import { memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { foldFaults } from './fold-faults.ts';
 import { faultsIn } from './funnel.ts';
+import { withFormsKept } from './forms-of-airframe.ts';
 import { withSizesKept } from './kept-sizes.ts';
 
 /** What would happen to an airframe in board of another thickness. */
@@ -20,7 +21,7 @@ export interface ThicknessBreaks {
  */
 export function thicknessBreaks(airframe: Airframe, material: string, thicknessMm: number): ThicknessBreaks {
   const boards = airframe.boards.map((board) => (board.material === material ? { ...board, thicknessMm } : board));
-  const { airframe: then, partIds } = withSizesKept(airframe, { ...airframe, boards });
+  const { airframe: then, partIds } = withSizesKept(airframe, withFormsKept(airframe, { ...airframe, boards }));
   const now = new Set(allFaults(airframe).map(keyOf));
   return { thicknessMm, faults: allFaults(then).filter((fault) => !now.has(keyOf(fault))), movedIds: partIds };
 }

@@ -21,16 +21,26 @@ function shapesOf(part: Part): Shapes {
 const toggle = (id: string): void => {
   ids.value = ids.value.includes(id) ? ids.value.filter((one) => one !== id) : [...ids.value, id];
 };
-/** With ids of its own, and without what leads to parts that stay behind. */
+/** With ids of its own, and without what leads to parts that stay behind or to the form that made it: it is a drawn part here. */
 function take(): void {
   const fresh = new Map(chosen.value.map(({ id }) => [id, `p${crypto.randomUUID().slice(0, 8)}`]));
   emit(
     'take',
-    chosen.value.map(({ joints: _joints, place: _place, seams, variants: _variants, ...part }) => ({
-      ...part,
-      id: fresh.get(part.id)!,
-      ...(seams ? { seams: seams.filter(({ toPartId }) => toPartId === undefined) } : {}),
-    })),
+    chosen.value.map(
+      ({
+        joints: _joints,
+        place: _place,
+        seams,
+        variants: _variants,
+        planned: _planned,
+        source: _source,
+        ...part
+      }) => ({
+        ...part,
+        id: fresh.get(part.id)!,
+        ...(seams ? { seams: seams.filter(({ toPartId }) => toPartId === undefined) } : {}),
+      }),
+    ),
   );
 }
 </script>

@@ -1,17 +1,23 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
 import {
+  CAMBER_FIELDS,
   CONTROL_FIELDS,
   CONTROL_KINDS,
   DIHEDRAL_AGAINST,
   END_SCHOOLS,
   type FormField,
+  LAYER_FIELDS,
+  LAYER_SIDES,
   MOST_CONTROLS,
+  MOST_LAYERS,
   MOST_PANELS,
   MOST_SECTION_POINTS,
   MOST_SERVOS,
+  MOST_TUBES,
   NOSE_STYLES,
   PANEL_FIELDS,
+  RIB_FIELDS,
   SECTION_FIELDS,
   SECTION_KINDS,
   SERVO_FIELDS,
@@ -20,6 +26,8 @@ import {
   SPAR_KINDS,
   SWEEP_LINES,
   TAIL_STYLES,
+  TUBE_FIELDS,
+  WING_BUILDS,
   WING_FIELDS,
   WING_MIDDLES,
 } from '@grain-fold/core/forms';
@@ -84,9 +92,34 @@ export class WingSectionDto {
 }
 withFields(WingSectionDto, SECTION_FIELDS);
 
+export class WingLayerDto {
+  @IsOneOf(LAYER_SIDES) side!: string;
+}
+withFields(WingLayerDto, LAYER_FIELDS);
+
+export class WingCamberDto {}
+withFields(WingCamberDto, CAMBER_FIELDS);
+
+export class WingTubeDto {
+  @IsIdentifier() panelId!: string;
+}
+withFields(WingTubeDto, TUBE_FIELDS);
+
+export class WingRibsDto {
+  @IsNameUpTo(LONGEST_NAME) material!: string;
+  @IsNameUpTo(LONGEST_NAME) endMaterial!: string;
+  @IsFlag() hasWindows!: boolean;
+  @IsArray() @ArrayMaxSize(MOST_TUBES) @EachNested() @Type(() => WingTubeDto) tubes!: WingTubeDto[];
+}
+withFields(WingRibsDto, RIB_FIELDS);
+
 /** All that is said of a wing. */
 export class WingParametersDto {
   @IsNameUpTo(LONGEST_NAME) material!: string;
+  @IsOptional() @IsOneOf(WING_BUILDS) build?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(MOST_LAYERS) @EachNested() @Type(() => WingLayerDto) layers?: WingLayerDto[];
+  @IsOptional() @Nested(() => WingCamberDto) camber?: WingCamberDto;
+  @IsOptional() @Nested(() => WingRibsDto) ribs?: WingRibsDto;
   @IsOneOf(WING_MIDDLES) middle!: string;
   @IsOneOf(DIHEDRAL_AGAINST) dihedralAgainst!: string;
   @IsOneOf(SWEEP_LINES) sweepAt!: string;

@@ -24,12 +24,10 @@ export interface MadeEdgeWork {
   readonly work: OperationDraft;
 }
 
-/** A closed hole of a made part. */
-export interface MadeHole {
-  readonly name: string;
-  readonly corners: readonly Point[];
-  readonly sizing: Contour['sizing'];
-}
+/** A closed hole of a made part: with corners, or round. */
+export type MadeHole = { readonly name: string; readonly sizing: Contour['sizing'] } & (
+  { readonly corners: readonly Point[] } | { readonly round: { readonly centre: Point; readonly radiusMm: number } }
+);
 
 /** What a form says of one of its parts. */
 export interface MadePartDraft {
@@ -76,6 +74,29 @@ function apart(corners: readonly MadeCorner[]): readonly MadeCorner[] {
   return corners.filter(({ at }, index) => distance(at, corners[(index + 1) % corners.length]!.at) > ONE_CORNER_MM);
 }
 
+/** A round hole has two places and two arcs of half a turn. */
+function holeContour(hole: MadeHole): Contour {
+  const { name, sizing } = hole;
+  const ring =
+    'corners' in hole
+      ? hole.corners
+      : [1, -1].map((side): Point => ({
+          x: hole.round.centre.x + side * hole.round.radiusMm,
+          y: hole.round.centre.y,
+        }));
+  return {
+    id: `m-h-${name}`,
+    role: 'hole',
+    closed: true,
+    sizing,
+    nodes: ring.map((at, index) => ({ id: `m-n-${name}-${index + 1}`, ...kept(at) })),
+    segments: ring.map((_, index) => ({
+      id: `m-${name}-${index + 1}`,
+      ...('corners' in hole ? { kind: 'line' as const } : { kind: 'arc' as const, bulge: 1 }),
+    })),
+  };
+}
+
 /** A part as a form makes it: every id tells what it is, so that it is the same the next time. */
 export function madePart(draft: MadePartDraft): Part {
   const corners = apart(draft.outline);
@@ -87,14 +108,7 @@ export function madePart(draft: MadePartDraft): Part {
     nodes: corners.map(({ at, edge }) => ({ id: `m-n-${edge}`, ...kept(at) })),
     segments: corners.map(({ edge }) => ({ id: madeEdgeId(edge), kind: 'line' })),
   };
-  const holes = (draft.holes ?? []).map(({ name, corners: ring, sizing }): Contour => ({
-    id: `m-h-${name}`,
-    role: 'hole',
-    closed: true,
-    sizing,
-    nodes: ring.map((at, index) => ({ id: `m-n-${name}-${index + 1}`, ...kept(at) })),
-    segments: ring.map((_, index) => ({ id: `m-${name}-${index + 1}`, kind: 'line' })),
-  }));
+  const holes = (draft.holes ?? []).map(holeContour);
   const lines = (draft.lines ?? []).map(({ name, from, to }): DrawnLine => ({
     id: `m-l-${name}`,
     closed: false,

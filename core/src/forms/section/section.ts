@@ -27,6 +27,8 @@ export interface SkinSection {
   readonly deviationMm?: number;
   /** Smallest radius of a bent skin. */
   readonly tightestMm?: number;
+  /** One sheet that closes round nothing: its last corner is the nose. */
+  readonly isOpen?: true;
 }
 
 /** Why there is no section of these numbers. */

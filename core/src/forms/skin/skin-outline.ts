@@ -101,6 +101,7 @@ function endCorners(
 /**
  * The outline of an unrolled skin whose ends are cut where each plate touches, with the bevels of those ends.
  * @param plates what lies between its lines
+ * @param lastEdge what the edge along its last line is called
  */
 export function skinOutline(
   skin: UnrolledSkin,
@@ -108,6 +109,7 @@ export function skinOutline(
   root: SkinEnd,
   tip: SkinEnd,
   thicknessMm: number,
+  lastEdge = 'tail-top',
 ): SkinOutline {
   const ends = {
     root: plateEnds(skin, plates, root, 'root', thicknessMm),
@@ -118,8 +120,7 @@ export function skinOutline(
   // Round the flat: out along the lower tail, in over the tip's end, back along the upper tail, and over the root's end.
   const tipEdges = atTip.corners.map(({ at, line, after }, index): MadeCorner => ({
     at,
-    edge:
-      index === atTip.corners.length - 1 ? 'tail-top' : after < 0 ? `tip-step-${line}` : `tip-${plates[line]!.role}`,
+    edge: index === atTip.corners.length - 1 ? lastEdge : after < 0 ? `tip-step-${line}` : `tip-${plates[line]!.role}`,
   }));
   const rootBack = [...atRoot.corners].reverse();
   const rootEdges = rootBack.map(({ at }, index): MadeCorner => {

@@ -3,7 +3,7 @@ import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner } from '../form/index.ts';
 import { innerHeights } from '../section/index.ts';
 import type { EndSection } from './panel-sections.ts';
-import type { PanelSite } from './panel.ts';
+import { isSheet, type PanelSite } from './panel.ts';
 import type { WingControl } from './parameters.ts';
 
 /** The controls of a panel, from its root outward. */
@@ -13,7 +13,7 @@ export const controlsOf = ({ wing, laid }: Pick<PanelSite, 'wing' | 'laid'>): re
 const between = (from: number, to: number, share: number): number => from + (to - from) * share;
 
 /** How far aft the lower tail lies at a place out along the panel. */
-function tailAft({ skin }: PanelSite, outMm: number): number {
+export function tailAft({ skin }: PanelSite, outMm: number): number {
   const { root, tip } = skin.ends[0]!;
   return between(root.y, tip.y, (outMm - root.x) / (tip.x - root.x));
 }
@@ -65,7 +65,7 @@ export function controlCuts(site: PanelSite): {
   return {
     low: own.flatMap((control, index) => cut(control, index + 1, 'low')),
     // The upper tail is gone along from the tip inward.
-    top: own.flatMap((_, at) => cut(own[own.length - 1 - at]!, own.length - at, 'top')),
+    top: isSheet(site) ? [] : own.flatMap((_, at) => cut(own[own.length - 1 - at]!, own.length - at, 'top')),
   };
 }
 
@@ -98,6 +98,7 @@ const LEAST_STRIP_MM = 1.5;
 
 /** The strip of one board that stands on the lower skin before a hinge line, and ends the upper skin. */
 function hingeStrip(site: PanelSite, control: WingControl, number: number): readonly Part[] {
+  if (isSheet(site)) return [];
   const { laid } = site;
   const long = (out: number): number => tailAft(site, out) - control.chordMm;
   const [root, tip] = hingeHeights(site, long(0), long(laid.panel.spanMm));

@@ -1,3 +1,16 @@
+export {
+  CAMBER_FIELDS,
+  LAYER_FIELDS,
+  LAYER_SIDES,
+  MOST_LAYERS,
+  USUAL_CAMBER,
+  USUAL_LAYERS,
+  USUAL_NOSE_ROUND_MM,
+  WING_BUILDS,
+  type WingBuild,
+  type WingLayer,
+} from './builds.ts';
+export type { FormField } from './form-field.ts';
 export { type MadeWing, makeWing } from './make-wing.ts';
 export { type LaidPanel, layPanels } from './panel-layout.ts';
 export { drawnOutlineOf } from './panel-sections.ts';
@@ -6,7 +19,6 @@ export {
   CONTROL_FIELDS,
   CONTROL_KINDS,
   DIHEDRAL_AGAINST,
-  type FormField,
   MOST_CONTROLS,
   MOST_PANELS,
   MOST_SECTION_POINTS,
@@ -29,7 +41,10 @@ export {
   type WingStart,
   wingFromNumbers,
 } from './parameters.ts';
+export { MOST_RIBS, MOST_TUBES, RIB_FIELDS, TUBE_FIELDS, type WingRibs, type WingTube } from './rib-parameters.ts';
 export { formFromPlanned, plannedFrom, withPlannedShape } from './planned-wing.ts';
+export { ribPlaces } from './rib-places.ts';
+export { sheetRings } from './sheet-layers.ts';
 export { scaleWing } from './scale-wing.ts';
 export { type LaidServo, laidServo } from './servo-opening.ts';
 export type { WingStation } from './stations.ts';

@@ -4,6 +4,9 @@ import { jigParts } from './jig-parts.ts';
 import { layPanels } from './panel-layout.ts';
 import { panelSections, placedCorners } from './panel-sections.ts';
 import { panelSite, tipCorners, type PanelSite } from './panel.ts';
+import { tubeFaults } from './rib-faults.ts';
+import { ribParts } from './ribs.ts';
+import { layerParts } from './sheet-layers.ts';
 import { skinPart } from './skin-part.ts';
 import { sparParts } from './spar-strips.ts';
 import { wingStations } from './stations.ts';
@@ -38,7 +41,15 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
     laid = layPanels(wing),
     sections = panelSections(wing, laid, board.thicknessMm);
   if ('refused' in sections) return nothing([]);
-  const about = { formId: form.id, formName: form.name, place: form.place, wing, board, unit: context.unit };
+  const about = {
+    formId: form.id,
+    formName: form.name,
+    place: form.place,
+    wing,
+    board,
+    boardOf: context.boardOf,
+    unit: context.unit,
+  };
   const sites: PanelSite[] = [];
   for (const [index, one] of laid.entries()) {
     const before = sites.at(-1);
@@ -47,7 +58,7 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
       : placedCorners(sections[index]!.root, one.rootNoseMm, one.rootWashoutDegrees);
     sites.push(panelSite(about, one, sections[index]!, roots));
   }
-  const crossed = crossedEnds(sites, context);
+  const crossed = [...crossedEnds(sites, context), ...tubeFaults(sites, context)];
   if (crossed.length > 0) return nothing(crossed);
   const stations = wingStations(laid);
   const standing = sites.flatMap((site) => [
@@ -55,6 +66,8 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
     ...sparParts(site),
     ...tailStripParts(site),
     ...controlParts(site),
+    ...layerParts(site),
+    ...ribParts(site),
   ]);
   const figures = wingFigures(sites, standing, stations, context);
   return {

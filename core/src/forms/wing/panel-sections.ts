@@ -1,8 +1,10 @@
 import type { Point } from '../../geometry/index.ts';
 import { lengthText, memo, radians } from '../../units/index.ts';
 import {
+  camberedSheet,
   drawnSection,
   fittedPoints,
+  flatSheet,
   innerHeights,
   isRefused,
   nacaOutline,
@@ -11,6 +13,7 @@ import {
   type SkinSection,
   type StripSparNumbers,
 } from '../section/index.ts';
+import { USUAL_CAMBER } from './builds.ts';
 import type { LaidPanel } from './panel-layout.ts';
 import type { WingParameters, WingSection } from './parameters.ts';
 
@@ -42,6 +45,8 @@ const isRefusal = (one: EndSection | SectionRefusal): one is SectionRefusal => '
 
 /** The bevels of a drawn section's nose run so many boards from its fold. */
 const NOSE_CLEAR_BOARDS = 2.2;
+/** A cambered plate stays flat at its tail over this share of the chord at most. */
+const MOST_FLAT_TAIL = 0.6;
 /** Height under which a spar is no longer cut, in mm. */
 const LEAST_SPAR_MM = 2;
 const ROUNDS = 4;
@@ -95,6 +100,18 @@ function lapOf({ lapMm, controls }: WingParameters, thicknessMm: number): { read
   return lapMm === undefined && most === Infinity ? {} : { lapMm: Math.min(lapMm ?? Infinity, most) };
 }
 
+/** The section of a wing of one sheet, at a chord; undefined when it has skins. */
+function sheetSection(wing: WingParameters, chordMm: number, thicknessMm: number): SkinSection | undefined {
+  if (wing.build === 'stepped') return flatSheet(chordMm);
+  if (wing.build !== 'cambered') return undefined;
+  const { heightPercent, atPercent } = wing.camber ?? USUAL_CAMBER;
+  const deepest = Math.max(0, ...wing.controls.map((control) => control.chordMm));
+  // One share of every chord: sections that are alike leave the strips between them plane.
+  const narrowest = Math.min(wing.rootChordMm, ...wing.panels.map(({ tipChordMm }) => tipChordMm)),
+    flat = deepest > 0 ? Math.min((deepest + thicknessMm) / narrowest, MOST_FLAT_TAIL) : 0;
+  return camberedSheet(chordMm, heightPercent / 100, atPercent / 100, flat);
+}
+
 /** The section of a wing at a chord. */
 function endSection(
   wing: WingParameters,
@@ -104,6 +121,8 @@ function endSection(
   sparWidthMm: number,
   thicknessMm: number,
 ): EndSection | SectionRefusal {
+  const sheet = sheetSection(wing, chordMm, thicknessMm);
+  if (sheet) return { section: sheet, chordMm, sparFrontMm, sparHeightMm: 0, sparFootMm: thicknessMm };
   const outline = drawnOutlineOf(wing.section);
   if (!outline) {
     const section = stripSparSection({
@@ -198,7 +217,7 @@ function sectionsAt(
   for (const [index, { panel }] of laid.entries()) {
     const before: EndSection = root;
     const plane =
-      isDrawn || wing.skin === 'bent'
+      isDrawn || wing.skin === 'bent' || before.section.isOpen
         ? undefined
         : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
     const isGiven = panel.tipSparHeightMm !== undefined && !isDrawn;
@@ -218,7 +237,7 @@ function sectionsAt(
     );
     if (isRefusal(tip)) return tipRefusal(tip, index, panel.tipChordMm, before.chordMm);
     const isLevel = before.chordMm === panel.tipChordMm && before.sparHeightMm === tip.sparHeightMm;
-    sections.push({ root: before, tip, isTwisted: !isDrawn && !isPlane && !isLevel });
+    sections.push({ root: before, tip, isTwisted: !isDrawn && !isPlane && !isLevel && !tip.section.isOpen });
     root = tip;
   }
   return sections;

@@ -1,6 +1,6 @@
 import { add3, subtract3, times3, type Point } from '../../geometry/index.ts';
 import { radians, type LengthUnit } from '../../units/index.ts';
-import type { FormBoard, FormPlace } from '../form/index.ts';
+import type { FormBoard, FormContext, FormPlace } from '../form/index.ts';
 import { endPlane, unrollSkin, type SkinEnd, type SkinLine, type UnrolledSkin } from '../skin/index.ts';
 import type { LaidPanel } from './panel-layout.ts';
 import { placedCorners, type PanelSections } from './panel-sections.ts';
@@ -13,6 +13,7 @@ export interface PanelSite {
   readonly place: FormPlace;
   readonly wing: WingParameters;
   readonly board: FormBoard;
+  readonly boardOf: FormContext['boardOf'];
   readonly unit: LengthUnit;
   readonly laid: LaidPanel;
   readonly sections: PanelSections;
@@ -67,9 +68,12 @@ function besideLine(low: SkinLine, { root }: SkinLine, spanMm: number, atTip: nu
 export const tipCorners = ({ skin }: PanelSite): readonly Point[] =>
   skin.ends.map(({ tip }) => ({ x: tip.y, y: tip.z }));
 
+/** Whether a panel is of one sheet, without a spar and skins over it. */
+export const isSheet = ({ sections }: Pick<PanelSite, 'sections'>): boolean => Boolean(sections.root.section.isOpen);
+
 /** Both ends of a panel, and its skin unrolled between them. */
 export function panelSite(
-  about: Pick<PanelSite, 'formId' | 'formName' | 'place' | 'wing' | 'board' | 'unit'>,
+  about: Pick<PanelSite, 'formId' | 'formName' | 'place' | 'wing' | 'board' | 'boardOf' | 'unit'>,
   laid: LaidPanel,
   sections: PanelSections,
   roots: readonly Point[],

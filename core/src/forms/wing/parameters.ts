@@ -1,5 +1,8 @@
 import type { NoseStyle, TailStyle } from '../section/index.ts';
 import type { EndSchool } from '../skin/index.ts';
+import { lengthField, type FormField } from './form-field.ts';
+import type { WingRibs } from './rib-parameters.ts';
+import type { WingBuild, WingCamber, WingLayer } from './builds.ts';
 
 export const WING_MIDDLES = ['joint', 'panel'] as const;
 /** What lies in the middle of the wing: a joint of two halves, or a panel that runs across. */
@@ -67,6 +70,16 @@ export interface WingSection {
 /** All that is said of a wing. Everything else is worked out. */
 export interface WingParameters {
   readonly material: string;
+  /** A folded skin when undefined. */
+  readonly build?: WingBuild;
+  /** What lies on the plate of a stepped wing. */
+  readonly layers?: readonly WingLayer[];
+  /** Width of the strip that is peeled and rounded over at the noses of plates. */
+  readonly noseRoundMm?: number;
+  /** Of a cambered plate. */
+  readonly camber?: WingCamber;
+  /** Between folded skins; none when undefined. */
+  readonly ribs?: WingRibs;
   readonly middle: WingMiddle;
   readonly dihedralAgainst: (typeof DIHEDRAL_AGAINST)[number];
   readonly sweepAt: (typeof SWEEP_LINES)[number];
@@ -98,56 +111,45 @@ export interface WingParameters {
   readonly jigMaterial: string;
 }
 
-/** A number of a form, with its bounds. */
-export interface FormField {
-  readonly word: string;
-  readonly kind: 'length' | 'angle' | 'count' | 'percent';
-  readonly least: number;
-  readonly most: number;
-  /** May be left out. */
-  readonly isOptional?: true;
-}
-
-const length = (word: string, least: number, most: number): FormField => ({ word, kind: 'length', least, most });
-
 /** The numbers of a wing. Slip, checks and the project file read their bounds here. */
 export const WING_FIELDS = {
-  rootChordMm: length('Root chord', 20, 2000),
-  lapMm: { ...length('Lap', 0, 200), isOptional: true },
+  rootChordMm: lengthField('Root chord', 20, 2000),
+  lapMm: { ...lengthField('Lap', 0, 200), isOptional: true },
   stripBoards: { word: 'Boards in the tail strip', kind: 'count', least: 1, most: 4 },
   sparBoards: { word: 'Boards side by side', kind: 'count', least: 1, most: 8 },
   sparPercent: { word: 'Spar stands at', kind: 'percent', least: 5, most: 80 },
-  sparHeightMm: length('Spar height', 1, 300),
-  sparShortMm: length('Stops before the joint by', 0, 500),
+  sparHeightMm: lengthField('Spar height', 1, 300),
+  sparShortMm: lengthField('Stops before the joint by', 0, 500),
+  noseRoundMm: { ...lengthField('Noses rounded over', 0, 60), isOptional: true },
 } as const satisfies Partial<Record<keyof WingParameters, FormField>>;
 
 /** The numbers of a panel. */
 export const PANEL_FIELDS = {
-  spanMm: length('Panel', 20, 4000),
-  tipChordMm: length('Tip chord', 20, 2000),
+  spanMm: lengthField('Panel', 20, 4000),
+  tipChordMm: lengthField('Tip chord', 20, 2000),
   sweepDegrees: { word: 'Sweep', kind: 'angle', least: -60, most: 60 },
   dihedralDegrees: { word: 'Dihedral', kind: 'angle', least: -80, most: 80 },
   washoutDegrees: { word: 'Washout', kind: 'angle', least: -10, most: 10 },
-  tipSparHeightMm: { ...length('Spar height at the tip', 1, 300), isOptional: true },
+  tipSparHeightMm: { ...lengthField('Spar height at the tip', 1, 300), isOptional: true },
 } as const satisfies Partial<Record<keyof WingPanel, FormField>>;
 
 /** The numbers of a servo. */
 export const SERVO_FIELDS = {
-  outMm: length('Out along the panel', 0, 4000),
-  aftMm: length('Behind the spar', 0, 1000),
-  lengthMm: length('Length', 5, 100),
-  widthMm: length('Width', 3, 60),
-  heightMm: length('Height', 5, 80),
-  leadMm: length('Its own lead', 20, 2000),
+  outMm: lengthField('Out along the panel', 0, 4000),
+  aftMm: lengthField('Behind the spar', 0, 1000),
+  lengthMm: lengthField('Length', 5, 100),
+  widthMm: lengthField('Width', 3, 60),
+  heightMm: lengthField('Height', 5, 80),
+  leadMm: lengthField('Its own lead', 20, 2000),
 } as const satisfies Partial<Record<keyof WingServo, FormField>>;
 
 /** The numbers of a control surface. */
 export const CONTROL_FIELDS = {
-  fromMm: length('Begins, out', 0, 4000),
-  toMm: length('Ends, out', 1, 4000),
-  chordMm: length('Chord', 8, 600),
+  fromMm: lengthField('Begins, out', 0, 4000),
+  toMm: lengthField('Ends, out', 1, 4000),
+  chordMm: lengthField('Chord', 8, 600),
   throwDegrees: { word: 'Throw, either way', kind: 'angle', least: 1, most: 60 },
-  gapMm: length('Gap at its ends', 0, 20),
+  gapMm: lengthField('Gap at its ends', 0, 20),
 } as const satisfies Partial<Record<keyof WingControl, FormField>>;
 
 export const SECTION_FIELDS = {

@@ -4,7 +4,9 @@ import type { OperationDraft } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
 import { skinOutline, type SkinOutline } from '../skin/index.ts';
-import { panelWord, type PanelSite } from './panel.ts';
+import { jointSeams } from './joint-seams.ts';
+import { isSheet, panelWord, type PanelSite } from './panel.ts';
+import { sheetMarks } from './sheet-layers.ts';
 import { controlCuts, tailEdges } from './control-surface.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { leadExit, servoOpenings } from './servo-opening.ts';
@@ -169,25 +171,6 @@ function tailWork(site: PanelSite): readonly MadeEdgeWork[] {
   );
 }
 
-/** The roles of the skins that the ends of this one meet: of the next panel, and of the other half in the middle. */
-function jointSeams(
-  site: PanelSite,
-): readonly { readonly name: string; readonly from: string; readonly to: string; readonly role: string }[] {
-  const { laid, sections, isLast } = site;
-  const boards = sections.root.section.plates.filter(({ isSkin }) => !isSkin).map(({ role }) => role);
-  const next = `skin-${laid.number + 1}`;
-  return boards.flatMap((plate) => [
-    ...(isLast ? [] : [{ name: `joint-${plate}`, from: `tip-${plate}`, to: `root-${plate}`, role: next }]),
-    ...(laid.number > 1
-      ? []
-      : laid.isMiddle
-        ? isLast
-          ? []
-          : [{ name: `joint-b-${plate}`, from: `root-${plate}`, to: `root-${plate}`, role: next }]
-        : [{ name: `middle-${plate}`, from: `root-${plate}`, to: `root-${plate}`, role: 'skin-1' }]),
-  ]);
-}
-
 /** The outline with what its controls cut out of both tail edges. */
 function withControls(site: PanelSite, corners: readonly MadeCorner[]): readonly MadeCorner[] {
   const { low, top } = controlCuts(site);
@@ -219,7 +202,9 @@ function tailSeams(
 export function skinPart(site: PanelSite): Part {
   const { formId, formName, wing, laid, sections, skin, board, place } = site;
   const { plates } = sections.root.section;
-  const outline = skinOutline(skin, plates, site.root, site.tip, board.thicknessMm);
+  const isOpen = isSheet(site),
+    boards = plates.filter(({ isSkin }) => !isSkin).map(({ role }) => role);
+  const outline = skinOutline(skin, plates, site.root, site.tip, board.thicknessMm, isOpen ? 'nose' : undefined);
   const base = plates.findIndex(
     (_, index) => skin.plates[index]!.pieces[0].map.x.y === 0 && plates[index]!.isSkin !== true,
   );
@@ -234,16 +219,19 @@ export function skinPart(site: PanelSite): Part {
   return madePart({
     formId,
     role: `skin-${laid.number}`,
-    name: `${formName} skin${panelWord(site)}`,
+    name: `${formName} ${isOpen ? 'plate' : 'skin'}${panelWord(site)}`,
     group: formName,
     material: wing.material,
     handed: laid.isMiddle ? 'single' : 'pair',
     grain: { directionDegrees: 0, rule: 'along' },
     outline: withControls(site, outline.corners),
     holes: [...servoOpenings(site), ...leadExit(site)],
-    lines: [...foldLines(site, outline), ...sparMarks(site), ...lap],
+    lines: [...foldLines(site, outline), ...sparMarks(site), ...lap, ...(isOpen ? sheetMarks(site) : [])],
     edgeWork: [...outline.endWork, ...tailWork(site)],
-    seams: [...(wing.tail === 'strip' ? [] : tailSeams(site, isPartLap)), ...jointSeams(site)],
+    seams: [
+      ...(wing.tail === 'strip' || isOpen ? [] : tailSeams(site, isPartLap)),
+      ...jointSeams(site, boards, (panel) => `skin-${panel}`),
+    ],
     place: placeIn(place, composeRigid(standing.map, laid.map), onPlate),
   });
 }

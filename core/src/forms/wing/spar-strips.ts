@@ -5,7 +5,7 @@ import { madePart, placeIn, type MadeCorner, type MadeEdgeWork, type MadePartDra
 import { innerHeights } from '../section/index.ts';
 import { endCut, type SkinEnd } from '../skin/index.ts';
 import type { EndSection } from './panel-sections.ts';
-import { GLUE_FILM_MM, panelWord, type PanelSite } from './panel.ts';
+import { GLUE_FILM_MM, isSheet, panelWord, type PanelSite } from './panel.ts';
 
 /** One upright strip of the spar in its panel: its far skin looks aft, its drawing runs outboard and up. */
 interface Strip {
@@ -19,8 +19,8 @@ interface Strip {
 }
 
 /** How many strips stand side by side. */
-const stripsOf = ({ wing }: PanelSite): number =>
-  wing.sparKind === 'none' ? 0 : wing.sparKind === 'doubled' ? 2 : wing.sparBoards;
+const stripsOf = ({ wing, sections }: PanelSite): number =>
+  wing.sparKind === 'none' || isSheet({ sections }) ? 0 : wing.sparKind === 'doubled' ? 2 : wing.sparBoards;
 
 /** How far the line of the spar runs aft over the panel, from its nose line's ends. */
 function sparRun({ laid, sections }: PanelSite): {
@@ -40,6 +40,24 @@ function sparRun({ laid, sections }: PanelSite): {
     tip: tip + rise * (laid.panel.spanMm - to),
     cos: Math.cos(Math.atan(rise)),
   };
+}
+
+/** Front and rear of the spar over a stretch of its panel, aft of the panel's nose line; undefined where none stands. */
+export function sparSides(
+  site: PanelSite,
+  fromMm: number,
+  toMm: number,
+): { readonly frontMm: number; readonly rearMm: number } | undefined {
+  const count = stripsOf(site),
+    { wing, laid, board } = site;
+  if (count === 0) return undefined;
+  const span = laid.panel.spanMm,
+    short = wing.sparEnds === 'short' ? wing.sparShortMm : 0;
+  if (toMm < short || (fromMm > span - short && !(laid.number === wing.panels.length && !laid.isMiddle)))
+    return undefined;
+  const { root, tip, cos } = sparRun(site),
+    places = [fromMm, toMm].map((out) => root + ((tip - root) * out) / span);
+  return { frontMm: Math.min(...places), rearMm: Math.max(...places) + (count * board.thicknessMm) / cos };
 }
 
 /** Foot and top of a strip at a station, in the panel's frame: what is free over its whole thickness. */

@@ -1,15 +1,38 @@
 import { largestFoldOf } from '../../allowance/index.ts';
 import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
-import type { PanelSite } from './panel.ts';
+import { isSheet, type PanelSite } from './panel.ts';
 import { controlsOf } from './control-surface.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
 import { blocking } from './blocking.ts';
 
 /** Radii under which board cracks, in board thicknesses: with its paper on. */
 const FACED_RADIUS_BOARDS = 12;
+/** The same of unfaced extruded foam. */
+const UNFACED_RADIUS_BOARDS = 25;
 /** Twist of a plate that is worth telling, in mm. */
 const TOLD_TWIST_MM = 1;
+
+/** A plate rolled tighter than board takes. */
+function rollAdvice({ sections, wing, board }: PanelSite, index: number, { unit }: FormContext): readonly FormFault[] {
+  const radius = Math.min(sections.root.section.tightestMm ?? Infinity, sections.tip.section.tightestMm ?? Infinity),
+    least = UNFACED_RADIUS_BOARDS * board.thicknessMm;
+  if (radius >= least || !wing.camber) return [];
+  const value = Math.max(0.5, Math.floor(((wing.camber.heightPercent * radius) / least) * 10) / 10);
+  return [
+    {
+      ...blocking(
+        'ROLL_TIGHT',
+        'camber.heightPercent',
+        `Panel ${index + 1} is rolled round ${formatLengthWithUnit(radius, unit, 0)}`,
+        `Unfaced foam cracks under ${formatLengthWithUnit(least, unit, 0)}: roll it in steps over a tube, warm, or take less camber.`,
+        `Set ${value} %`,
+        [{ path: 'camber.heightPercent', value }],
+      ),
+      isBlocking: false,
+    },
+  ];
+}
 
 /** What can be made but wants a look: steep noses, twist, tight bends, servos that do not fit. */
 export function adviceFaults(sites: readonly PanelSite[], context: FormContext): readonly FormFault[] {
@@ -23,7 +46,7 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
   );
   const steepest = largestFoldOf({ school: 'sanded', toolDegrees: 45 });
   const turn =
-    wing.nose === 'bevels' && wing.section.kind === 'strip-spar'
+    nose >= 0 && wing.nose === 'bevels' && wing.section.kind === 'strip-spar'
       ? Math.max(...sites.map(({ skin }) => skin.turns[nose]!))
       : 0;
   if (turn > steepest)
@@ -46,14 +69,15 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
         'Thin the spar so that it is plane',
         [{ path: `panels.${index}.tipSparHeightMm`, value: undefined }],
       );
-    for (const end of [site.sections.root, site.sections.tip]) {
+    if (isSheet(site)) faults.push(...rollAdvice(site, index, context));
+    for (const end of isSheet(site) ? [] : [site.sections.root, site.sections.tip]) {
       const radius = end.section.tightestMm;
       if (radius !== undefined && radius < FACED_RADIUS_BOARDS * board.thicknessMm) {
         advise(
           'BEND_TIGHT',
           'skin',
           `The skin bends round ${length(radius)}`,
-          `Faced board cracks under ${length(FACED_RADIUS_BOARDS * board.thicknessMm)}, unfaced foam under ${length(25 * board.thicknessMm)}: crease it, or roll and tape it first.`,
+          `Faced board cracks under ${length(FACED_RADIUS_BOARDS * board.thicknessMm)}, unfaced foam under ${length(UNFACED_RADIUS_BOARDS * board.thicknessMm)}: crease it, or roll and tape it first.`,
           'Crease it',
           [{ path: 'skin', value: 'creased' }],
         );

@@ -4,7 +4,12 @@ import { nacaFault } from '../section/index.ts';
 import { dihedrals, layPanels } from './panel-layout.ts';
 import { panelSections, type WingRefusal } from './panel-sections.ts';
 import type { PanelSite } from './panel.ts';
+import { ribNumberFaults } from './rib-faults.ts';
+import { RIB_FIELDS, TUBE_FIELDS } from './rib-parameters.ts';
+import { sheetFaults } from './sheet-faults.ts';
 import { blocking } from './blocking.ts';
+import type { FormField } from './form-field.ts';
+import { CAMBER_FIELDS, LAYER_FIELDS } from './builds.ts';
 import { controlFaults } from './control-faults.ts';
 import {
   CONTROL_FIELDS,
@@ -13,7 +18,6 @@ import {
   SECTION_FIELDS,
   SERVO_FIELDS,
   WING_FIELDS,
-  type FormField,
   type WingParameters,
 } from './parameters.ts';
 
@@ -30,6 +34,10 @@ function numbersOf(wing: WingParameters): readonly (readonly [path: string, fiel
     ...wing.panels.flatMap((_, index) => of(`panels.${index}.`, PANEL_FIELDS)),
     ...wing.servos.flatMap((_, index) => of(`servos.${index}.`, SERVO_FIELDS)),
     ...wing.controls.flatMap((_, index) => of(`controls.${index}.`, CONTROL_FIELDS)),
+    ...(wing.layers ?? []).flatMap((_, index) => of(`layers.${index}.`, LAYER_FIELDS)),
+    ...(wing.camber ? of('camber.', CAMBER_FIELDS) : []),
+    ...(wing.ribs ? of('ribs.', RIB_FIELDS) : []),
+    ...(wing.ribs?.tubes ?? []).flatMap((_, index) => of(`ribs.tubes.${index}.`, TUBE_FIELDS)),
   ];
 }
 
@@ -66,8 +74,9 @@ function boundFaults(wing: WingParameters, context: FormContext): readonly FormF
 }
 
 /** What does not go together. */
-function shapeFaults(wing: WingParameters, { unit }: FormContext): readonly FormFault[] {
-  const { panels, section, middle } = wing,
+function shapeFaults(wing: WingParameters, context: FormContext): readonly FormFault[] {
+  const { unit } = context,
+    { panels, section, middle } = wing,
     faults: FormFault[] = [];
   const add = (...fault: Parameters<typeof blocking>): void => void faults.push(blocking(...fault));
   if (panels.length === 0 || panels.length > MOST_PANELS)
@@ -116,7 +125,14 @@ function shapeFaults(wing: WingParameters, { unit }: FormContext): readonly Form
           [{ path: `panels.0.${key}`, value: 0 }],
         );
   }
-  return faults.length > 0 || panels.length === 0 ? faults : [...turnFaults(wing), ...controlFaults(wing, unit)];
+  return faults.length > 0 || panels.length === 0
+    ? faults
+    : [
+        ...turnFaults(wing),
+        ...controlFaults(wing, unit),
+        ...sheetFaults(wing, unit),
+        ...ribNumberFaults(wing, context),
+      ];
 }
 
 /** Joints that turn too far, each panel's own dihedral being what is changed. */

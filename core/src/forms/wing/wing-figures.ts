@@ -1,7 +1,8 @@
 import { distance, distance3, polygonArea, signedArea, applyRigid, point3 } from '../../geometry/index.ts';
 import { outlineOf, holesOf, piecesOf, type Part } from '../../part/index.ts';
 import type { FormContext } from '../form/index.ts';
-import type { PanelSite } from './panel.ts';
+import { isSheet, type PanelSite } from './panel.ts';
+import { tubeAt } from './rib-places.ts';
 import { leadRoutes, type LeadRoute } from './servo-opening.ts';
 import type { WingStation } from './stations.ts';
 
@@ -30,6 +31,16 @@ export interface JointLengths {
   readonly tapeSide: 'bottom' | 'top' | 'both';
 }
 
+/** A joint that is plugged on a tube: its sleeve in each panel, the tube itself, and its turn. */
+export interface TubeLengths {
+  readonly name: string;
+  readonly sleeveMm: number;
+  readonly tubeMm: number;
+  readonly diameterMm: number;
+  /** Of each panel against the tube. */
+  readonly leanDegrees: number;
+}
+
 /** Everything that a wing tells of itself: both sides together. */
 export interface WingFigures {
   /** Tip to tip, as it stands. */
@@ -49,6 +60,7 @@ export interface WingFigures {
   readonly joints: readonly JointLengths[];
   readonly foldMm: number;
   readonly leads: readonly LeadRoute[];
+  readonly tubes: readonly TubeLengths[];
   /** Greatest distance from a drawn section, in mm; undefined over a strip spar. */
   readonly deviationMm?: number;
   readonly tightestMm?: number;
@@ -82,9 +94,11 @@ function planform(sites: readonly PanelSite[]): Pick<WingFigures, 'areaMm2' | 'm
 
 function cornerHeights(sites: readonly PanelSite[], stations: readonly WingStation[]): readonly CornerHeights[] {
   const lift = stations[0]!.heightMm;
-  return sites.map(({ laid, skin }): CornerHeights => {
+  return sites.map(({ laid, skin, sections }): CornerHeights => {
     const height = (line: number, at: 'root' | 'tip'): number => applyRigid(laid.map, skin.ends[line]![at]).z + lift;
-    const nose = Math.max(1, skin.plates.findIndex((_, index) => skin.turns[index + 1]! > 20) + 1);
+    const nose = sections.root.section.isOpen
+      ? skin.ends.length - 1
+      : Math.max(1, skin.plates.findIndex((_, index) => skin.turns[index + 1]! > 20) + 1);
     return {
       panel: laid.number,
       rootNoseMm: height(nose, 'root'),
@@ -100,7 +114,7 @@ function jointLengths(sites: readonly PanelSite[], stations: readonly WingStatio
     site.skin.ends.slice(1).reduce((sum, line, index) => sum + distance3(line[at], site.skin.ends[index]![at]), 0);
   return stations.flatMap((station, index): readonly JointLengths[] => {
     const site = sites[(station.outer ?? 0) - 1];
-    if (!site || (index === 0 && site.laid.isMiddle)) return [];
+    if (!site || (index === 0 && site.laid.isMiddle) || tubeAt(site, site.laid.panel.id)) return [];
     const glueMm = round(site, 'root') * (index === 0 ? 1 : 2);
     return [
       {
@@ -113,6 +127,15 @@ function jointLengths(sites: readonly PanelSite[], stations: readonly WingStatio
     ];
   });
 }
+
+const tubeLengths = (sites: readonly PanelSite[], stations: readonly WingStation[]): readonly TubeLengths[] =>
+  stations.flatMap(({ name, outer, turnDegrees }): readonly TubeLengths[] => {
+    const site = sites[(outer ?? 0) - 1],
+      tube = site && tubeAt(site, site.laid.panel.id);
+    if (!tube || site.laid.isMiddle || isSheet(site)) return [];
+    const { reachMm, diameterMm } = tube;
+    return [{ name, sleeveMm: reachMm, tubeMm: 2 * reachMm, diameterMm, leanDegrees: turnDegrees / 2 }];
+  });
 
 const foldLengths = (parts: readonly Part[]): number =>
   parts.reduce(
@@ -161,6 +184,7 @@ export function wingFigures(
     joints: jointLengths(sites, stations),
     foldMm: foldLengths(parts),
     leads: leadRoutes(sites),
+    tubes: tubeLengths(sites, stations),
     twistMm: Math.max(...sites.flatMap(({ skin }) => skin.plates.map(({ twistMm }) => twistMm))),
     ...(deviations.length > 0 ? { deviationMm: Math.max(...deviations) } : {}),
     ...(radii.length > 0 ? { tightestMm: Math.min(...radii) } : {}),

@@ -1,6 +1,7 @@
 import { formatAngle, formatLengthWithUnit, degrees } from '../../units/index.ts';
 import type { FormContext, WorkingStep } from '../form/index.ts';
-import type { PanelSite } from './panel.ts';
+import { USUAL_CAMBER } from './builds.ts';
+import { isSheet, type PanelSite } from './panel.ts';
 import type { WingFigures } from './wing-figures.ts';
 
 /** The hand calculation that the wing replaces, step by step. */
@@ -14,6 +15,7 @@ export function wingWorking(
     ...sectionSteps(sites[0]!, length),
     ...sites.flatMap((site) => jointSteps(site, length)),
     ...blockSteps(figures, length),
+    ...tubeSteps(figures, length),
     {
       words: 'Mean chord of the wing',
       formula: '2/S ∫ c² dy, S the area seen from above',
@@ -25,7 +27,50 @@ export function wingWorking(
 
 type Length = (mm: number, digits?: number) => string;
 
-function sectionSteps({ sections, board, wing }: PanelSite, length: Length): readonly WorkingStep[] {
+/** Depth of a stepped section at each of its steps; roll of a cambered one. */
+function sheetSteps(site: PanelSite, length: Length): readonly WorkingStep[] {
+  const { sections, board, wing } = site,
+    { chordMm } = sections.root,
+    t = board.thicknessMm;
+  if (wing.build === 'cambered') {
+    const { heightPercent, atPercent } = wing.camber ?? USUAL_CAMBER;
+    const { corners, tightestMm } = sections.root.section;
+    const rolled = corners
+      .slice(1)
+      .reduce((sum, corner, at) => sum + Math.hypot(corner.x - corners[at]!.x, corner.y - corners[at]!.y), 0);
+    return [
+      {
+        words: 'Camber at the root',
+        formula: 'm·c, highest at p·c',
+        result: `${length((heightPercent * chordMm) / 100)} at ${length((atPercent * chordMm) / 100)}`,
+        source: 'two parabolas that meet level: the mean line of four-digit sections',
+      },
+      {
+        words: 'Width of the plate on the flat',
+        formula: 'along its underside, from nose to tail',
+        result: `${length(rolled)} for a chord of ${length(chordMm)}; rolled round ${length(tightestMm ?? 0, 0)} at the tightest`,
+        source: 'c²·p²/(2·m·c), the smaller of p and 1 − p',
+      },
+    ];
+  }
+  const stops = [
+    ...new Set([0, ...(wing.layers ?? []).flatMap(({ fromPercent, toPercent }) => [fromPercent, toPercent]), 100]),
+  ].sort((a, b) => a - b);
+  return stops.slice(1).map((to, at): WorkingStep => {
+    const from = stops[at]!,
+      count = 1 + (wing.layers ?? []).filter((layer) => layer.fromPercent <= from && layer.toPercent >= to).length;
+    return {
+      words: `Deep from ${Math.round(from * 10) / 10} to ${Math.round(to * 10) / 10} % of the chord`,
+      formula: 'boards · t',
+      result: `${length(count * t)} = ${((100 * count * t) / chordMm).toFixed(1)} % at the root, ${((100 * count * t) / sections.tip.chordMm).toFixed(1)} % at the tip of the panel`,
+      source: `${count} ${count === 1 ? 'board' : 'boards'} of ${length(t, 2)} as measured`,
+    };
+  });
+}
+
+function sectionSteps(site: PanelSite, length: Length): readonly WorkingStep[] {
+  if (isSheet(site)) return sheetSteps(site, length);
+  const { sections, board, wing } = site;
   const { section, sparHeightMm, sparFrontMm } = sections.root,
     t = board.thicknessMm;
   if (wing.section.kind !== 'strip-spar') {
@@ -110,6 +155,14 @@ function jointSteps({ laid, sections, wing }: PanelSite, length: Length): readon
     },
   ];
 }
+
+const tubeSteps = ({ tubes }: WingFigures, length: Length): readonly WorkingStep[] =>
+  tubes.map(({ name, tubeMm, sleeveMm, diameterMm, leanDegrees }) => ({
+    words: `Tube through the ${name}`,
+    formula: 'square to the joint: z − d·tan(Δ/2) at d into each panel',
+    result: `${length(tubeMm)}, sleeves ${length(sleeveMm)} of ${length(diameterMm)} outside; each panel leans ${formatAngle(Math.abs(leanDegrees))} off it`,
+    source: 'the dihedral lies in the holes of the ribs: no bent joiner',
+  }));
 
 function blockSteps({ stations }: WingFigures, length: Length): readonly WorkingStep[] {
   return stations

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
-import { foldFaults, DEFAULT_SETTINGS, standardBoard, type Airframe } from '../../airframe/index.ts';
+import { standingPart, type Airframe } from '../../airframe/index.ts';
 import { assemble, foldedBy, type StandingPart } from '../../folds/index.ts';
-import { standingPart } from '../../airframe/index.ts';
 import { brokenInvariant, outOfBounds, type Part } from '../../part/index.ts';
 import { applyRigid, type Point3 } from '../../geometry/index.ts';
-import { withParameters, type Form, type FormContext } from '../form/index.ts';
+import { airframeOf, closingFaults, CONTEXT, formOf, panel, T, USUAL } from '../../../test/wings.ts';
+import { withParameters } from '../form/index.ts';
+import type { FormField } from './form-field.ts';
 import { makeWing } from './make-wing.ts';
 import {
   CONTROL_FIELDS,
@@ -12,51 +13,8 @@ import {
   SECTION_FIELDS,
   SERVO_FIELDS,
   WING_FIELDS,
-  wingFromNumbers,
-  type FormField,
   type WingParameters,
 } from './parameters.ts';
-
-const T = 5;
-const CONTEXT: FormContext = { unit: 'mm', boardOf: () => ({ thicknessMm: T, gramsPerSquareMetre: 480 }) };
-const formOf = (parameters: WingParameters): Form => ({
-  id: 'w1',
-  kind: 'wing',
-  name: 'Wing',
-  parameters,
-  place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
-});
-const USUAL = wingFromNumbers({
-  spanMm: 900,
-  rootChordMm: 180,
-  tipChordMm: 180,
-  dihedralDegrees: 5,
-  sparHeightMm: 10,
-  material: 'foam',
-});
-const panel = (id: string, more: Partial<WingParameters['panels'][number]>): WingParameters['panels'][number] => ({
-  id,
-  spanMm: 200,
-  tipChordMm: 180,
-  sweepDegrees: 0,
-  dihedralDegrees: 0,
-  washoutDegrees: 0,
-  ...more,
-});
-const airframeOf = (parts: readonly Part[]): Airframe => ({
-  id: 'a',
-  name: 'A',
-  settings: DEFAULT_SETTINGS,
-  parts,
-  boards: [{ ...standardBoard('b', 'foam'), widthMm: 3000, heightMm: 3000 }],
-});
-
-/** Faults of the folded wing beyond a tenth of a millimetre of press or 0.35 of opening: corners are kept to a step of 0.085. */
-const closingFaults = (airframe: Airframe): readonly string[] =>
-  foldFaults(airframe)
-    .filter(({ code }) => code !== 'FOLD_BLOCKED')
-    .map(({ title }) => title)
-    .filter((title) => !/ (press 0\.(0\d|10)|open by 0\.3[0-5]) mm/.test(title));
 
 /** All outer corners of a skin as it stands folded, by the id of the drawn corner, in the airframe. */
 function stoodCorners(airframe: Airframe, part: Part): ReadonlyMap<string, Point3> {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   Chart,
+  Filler,
   LinearScale,
   LineElement,
   PointElement,
@@ -10,11 +11,11 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Scatter } from 'vue-chartjs';
-import { drawnOutlineOf, innerHeights, type MadeWing, type PanelSite } from '@grain-fold/core/forms';
+import { drawnOutlineOf, innerHeights, sheetRings, type MadeWing, type PanelSite } from '@grain-fold/core/forms';
 import type { Point } from '@grain-fold/core/geometry';
 import { formatLengthWithUnit, MM_PER_INCH, type LengthUnit } from '@grain-fold/core/units';
 
-Chart.register(ScatterController, LineElement, PointElement, LinearScale);
+Chart.register(ScatterController, LineElement, PointElement, LinearScale, Filler);
 /** The section at the end of a panel as the skin makes it: its outer line, its creases, the spar, and the drawn section beneath. */
 const props = defineProps<{ made: MadeWing; panel: number; end: 'root' | 'tip'; unit: LengthUnit }>();
 const site = computed<PanelSite>(() => props.made.sites[props.panel] ?? props.made.sites[0]!);
@@ -23,16 +24,21 @@ const scale = computed(() => (props.unit === 'in' ? 1 / MM_PER_INCH : 1));
 const at = ({ x, y }: Point): Point => ({ x: x * scale.value, y: y * scale.value });
 const drawn = computed(() => {
   const outline = drawnOutlineOf(site.value.wing.section);
-  if (!outline) return [];
+  if (!outline || isSheet.value) return [];
   const { chordMm } = shown.value,
     lowest = Math.min(...shown.value.section.corners.map(({ y }) => y)),
     own = Math.min(...outline.map(({ y }) => y));
   return outline.map(({ x, y }) => ({ x: x * chordMm, y: (y - own) * chordMm + lowest })).map(at);
 });
+const isSheet = computed(() => Boolean(shown.value.section.isOpen));
+/** The boards of a plate with its layers. */
+const boards = computed(() =>
+  isSheet.value ? sheetRings(site.value, props.end).map((ring) => [...ring, ring[0]!].map(at)) : [],
+);
 const spar = computed(() => {
   const { sparFrontMm, sparFootMm, sparHeightMm, section } = shown.value,
     width = section.spar?.widthMm ?? 0;
-  if (site.value.wing.sparKind === 'none') return [];
+  if (site.value.wing.sparKind === 'none' || isSheet.value) return [];
   const [low, top, aft] = [sparFootMm, sparFootMm + sparHeightMm, sparFrontMm + width];
   return [
     { x: sparFrontMm, y: low },
@@ -71,9 +77,19 @@ const data = computed<ChartData<'scatter'>>(() => ({
       borderWidth: 1,
       pointRadius: 0,
     })),
+    ...boards.value.map((ring) => ({
+      label: 'board',
+      data: [...ring],
+      showLine: true,
+      borderColor: '#8fa3a0',
+      backgroundColor: 'rgba(251,248,239,0.9)',
+      fill: true,
+      borderWidth: 1,
+      pointRadius: 0,
+    })),
     {
       label: 'skin',
-      data: shown.value.section.corners.map(at),
+      data: isSheet.value ? [] : shown.value.section.corners.map(at),
       showLine: true,
       borderColor: '#fbf8ef',
       borderWidth: 2,
@@ -116,17 +132,24 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
     },
   },
 }));
+const deepest = computed(() => {
+  const heights = sheetRings(site.value, props.end).flatMap((ring) => ring.map(({ y }) => y));
+  return Math.max(...heights) - Math.min(...heights);
+});
 const words = computed(() => {
   const { section, sparHeightMm } = shown.value;
   return [
-    `${section.plates.length - 1} folds`,
-    `spar ${formatLengthWithUnit(sparHeightMm, props.unit)}`,
+    ...(isSheet.value
+      ? [`${formatLengthWithUnit(deepest.value, props.unit)} deep`]
+      : [`${section.plates.length - 1} folds`, `spar ${formatLengthWithUnit(sparHeightMm, props.unit)}`]),
     ...(section.deviationMm === undefined
       ? []
       : [`off the drawn section by ${formatLengthWithUnit(section.deviationMm, props.unit, 2)}`]),
     ...(section.tightestMm === undefined || !Number.isFinite(section.tightestMm)
       ? []
-      : [`tightest bend ${formatLengthWithUnit(section.tightestMm, props.unit, 0)}`]),
+      : [
+          `${isSheet.value ? 'rolled round' : 'tightest bend'} ${formatLengthWithUnit(section.tightestMm, props.unit, 0)}`,
+        ]),
   ].join(' · ');
 });
 </script>

@@ -170,6 +170,13 @@ defineExpose({ fit: () => canvas.value?.fit() });
           vector-effect="non-scaling-stroke"
         />
         <path
+          v-for="(run, at) in [...panel.ribs, ...panel.steps]"
+          :key="`r${at}`"
+          :d="lineOf(run)"
+          class="rib"
+          vector-effect="non-scaling-stroke"
+        />
+        <path
           v-for="(ring, at) in panel.controls"
           :key="`c${at}`"
           :d="d(ring)"
@@ -260,6 +267,10 @@ path {
   fill-opacity: 0.75;
   stroke: #8b7a4c;
   stroke-width: 1;
+}
+.rib {
+  stroke: #a5936a;
+  stroke-width: 2.4;
 }
 .control {
   fill: #e2cf9c;

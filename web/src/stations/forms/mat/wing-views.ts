@@ -1,5 +1,5 @@
 import { applyRigid, type Bounds, type Point, type Point3 } from '@grain-fold/core/geometry';
-import type { MadeWing, PanelSite } from '@grain-fold/core/forms';
+import { ribPlaces, sheetRings, type MadeWing, type PanelSite } from '@grain-fold/core/forms';
 
 /** One panel as it is seen, port and starboard. */
 export interface SeenPanel {
@@ -8,6 +8,9 @@ export interface SeenPanel {
   readonly plan: readonly (readonly Point[])[];
   readonly spar: readonly (readonly Point[])[];
   readonly controls: readonly (readonly Point[])[];
+  readonly ribs: readonly (readonly [Point, Point])[];
+  /** Edges of the layers on a plate. */
+  readonly steps: readonly (readonly [Point, Point])[];
   readonly folds: readonly (readonly [Point, Point])[];
   /** Outlines in the front view: across, and up. */
   readonly front: readonly (readonly Point[])[];
@@ -32,7 +35,7 @@ export interface WingViews {
 }
 
 /** Room between both views, as a share of the chord. */
-const APART_SHARE = 0.35;
+const APART_SHARE = 0.5;
 
 /** A place in the wing's own frame seen from above: starboard to the right, forward up. */
 const fromAbove = ({ x, y }: Point3): Point => ({ x, y: -y });
@@ -64,9 +67,14 @@ export function wingViews({ sites }: MadeWing): WingViews {
     };
     const tail = line(0),
       nose = line(noseLine(site));
+    const onLine = ([a, b]: readonly [Point, Point], out: number): Point => {
+      const share = out / laid.panel.spanMm;
+      return { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share };
+    };
     const outline = [tail[0], tail[1], nose[1], nose[0]];
     const depth = (end: 'root' | 'tip'): readonly Point[] => {
       const places = skin.ends.map((one) => stood(site, one[end]));
+      if (sections[end].section.isOpen) return sheetDepth(site, end).map((at) => inFront(stood(site, at)));
       const top = places.reduce((a, b) => (b.z > a.z ? b : a)),
         low = places.reduce((a, b) => (b.z < a.z ? b : a));
       return [inFront(low), inFront(top)];
@@ -97,14 +105,31 @@ export function wingViews({ sites }: MadeWing): WingViews {
       const own = line(at + 1);
       return [own, [mirrored([own[0]])[0]!, mirrored([own[1]])[0]!]];
     });
+    const ribs = ribPlaces(site).flatMap(({ outMm }): readonly (readonly [Point, Point])[] => {
+      const across: readonly [Point, Point] = [onLine(tail, outMm), onLine(nose, outMm)];
+      return laid.isMiddle ? [across] : [across, [mirrored([across[0]])[0]!, mirrored([across[1]])[0]!]];
+    });
+    const steps = (site.wing.build === 'stepped' ? (site.wing.layers ?? []) : []).flatMap(
+      ({ fromPercent, toPercent }) =>
+        [fromPercent, toPercent].flatMap((percent): readonly (readonly [Point, Point])[] => {
+          const place = (end: 0 | 1): Point => {
+            const [a, b] = [nose[end], tail[end]];
+            return { x: a.x + ((b.x - a.x) * percent) / 100, y: a.y + ((b.y - a.y) * percent) / 100 };
+          };
+          const own: readonly [Point, Point] = [place(0), place(1)];
+          return [own, [mirrored([own[0]])[0]!, mirrored([own[1]])[0]!]];
+        }),
+    );
     const both = (ring: readonly Point[]): readonly (readonly Point[])[] =>
       laid.isMiddle ? [ring] : [ring, mirrored(ring)];
     return {
       index,
       plan: both(outline),
-      spar: both(spar),
+      spar: sections.root.section.isOpen ? [] : both(spar),
       controls: controls.flatMap(both),
       folds,
+      ribs,
+      steps,
       front: both(front),
     };
   });
@@ -139,7 +164,7 @@ export function wingViews({ sites }: MadeWing): WingViews {
               word: `dihedral of panel ${index + 1}`,
             },
           ]),
-      ...(index === 0 && site.wing.sparKind !== 'none'
+      ...(index === 0 && site.wing.sparKind !== 'none' && !sections.root.section.isOpen
         ? [
             {
               kind: 'spar' as const,
@@ -166,6 +191,16 @@ export function wingViews({ sites }: MadeWing): WingViews {
     frontUp: frontUp + lowest,
     bounds: { minX: -half, maxX: half, minY: frontUp + lowest, maxY: -forward },
   };
+}
+
+/** The lowest and the highest place of a plate with its layers, at an end of its panel. */
+function sheetDepth(site: PanelSite, end: 'root' | 'tip'): readonly [Point3, Point3] {
+  const heights = sheetRings(site, end).flatMap((ring) => ring.map(({ y }) => y));
+  const { x, y } = site.skin.ends[0]![end];
+  return [
+    { x, y, z: Math.min(...heights) },
+    { x, y, z: Math.max(...heights) },
+  ];
 }
 
 /** The line of the skin that is furthest forward. */

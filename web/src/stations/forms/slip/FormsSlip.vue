@@ -12,6 +12,7 @@ import FieldRows from './FieldRows.vue';
 import FormSection from './FormSection.vue';
 import HelpsSection from './HelpsSection.vue';
 import PanelSection from './PanelSection.vue';
+import RibSection from './RibSection.vue';
 import SectionRows from './SectionRows.vue';
 import ServoSection from './ServoSection.vue';
 import SparSection from './SparSection.vue';
@@ -30,6 +31,7 @@ const mend = ({ title, mend: one }: FormFault): void => {
 };
 const FIRST = { rootChordMm: WING_FIELDS.rootChordMm };
 const forms = computed(() => props.desk.forms.value.map(({ id, name }) => ({ value: id, label: name })));
+const isFolded = computed(() => (wing.value.build ?? 'folded') === 'folded');
 /** One panel a side: its own numbers are the wing's. */
 const isSimple = computed(() => wing.value.panels.length === 1 && wing.value.middle === 'joint');
 const SIMPLE = {
@@ -66,7 +68,7 @@ function setSpan(_label: string, changes: readonly ParameterChange[]): void {
       <FieldRows :wing="wing" :fields="FIRST" :unit="work.unit" @change="change" />
       <FieldRows v-if="isSimple" :wing="wing" prefix="panels.0." :fields="SIMPLE" :unit="work.unit" @change="setSpan" />
       <FieldRows
-        v-if="wing.section.kind === 'strip-spar'"
+        v-if="isFolded && wing.section.kind === 'strip-spar'"
         :wing="wing"
         :fields="{ sparHeightMm: WING_FIELDS.sparHeightMm }"
         :unit="work.unit"
@@ -76,6 +78,7 @@ function setSpan(_label: string, changes: readonly ParameterChange[]): void {
     <PanelSection :desk="desk" />
     <InTurn><SectionRows :desk="desk" /></InTurn>
     <InTurn><SparSection :desk="desk" /></InTurn>
+    <InTurn><RibSection :desk="desk" /></InTurn>
     <InTurn><ControlSection :desk="desk" /></InTurn>
     <InTurn><ServoSection :desk="desk" /></InTurn>
     <InTurn><HelpsSection :desk="desk" /></InTurn>

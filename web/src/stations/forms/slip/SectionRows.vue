@@ -1,85 +1,45 @@
 <script setup lang="ts">
-import type { UploadFile } from 'element-plus';
 import { computed, ref } from 'vue';
 import {
-  MOST_SECTION_POINTS,
-  nacaFault,
-  readSection,
-  SECTION_FIELDS,
-  WING_FIELDS,
+  CAMBER_FIELDS,
+  USUAL_CAMBER,
+  USUAL_LAYERS,
   type ParameterChange,
+  type WingBuild,
 } from '@grain-fold/core/forms';
-import { formatLength } from '@grain-fold/core/units';
-import ChoiceRow from '../../../kit/ChoiceRow.vue';
-import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import SectionPlot from '../SectionPlot.vue';
 import type { FormsDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
+import LayerRows from './LayerRows.vue';
 import SchoolRow from './SchoolRow.vue';
-import { NOSES, SKINS, TAILS } from './schools.ts';
+import SkinRows from './SkinRows.vue';
+import { BUILDS } from './schools.ts';
 
-/** The section that the skin makes, with its plot: over a strip spar, or creased to a drawn one. */
+/** What the wing is built of, with the plot of its section. */
 const props = defineProps<{ desk: FormsDesk }>();
 const work = useAirframe();
 const end = ref<'root' | 'tip'>('root');
-const fault = ref('');
 const wing = computed(() => props.desk.form.value!.parameters);
-const isDrawn = computed(() => wing.value.section.kind !== 'strip-spar');
+const build = computed(() => wing.value.build ?? 'folded');
 const panel = computed(() => Math.min(props.desk.chosen.value?.index ?? 0, wing.value.panels.length - 1));
-const KINDS = [
-  ['strip-spar', 'flat bottom over a strip spar'],
-  ['naca', 'NACA, four or five digits'],
-  ['points', 'from a file of points'],
-] as const;
-const tails = computed(() =>
-  isDrawn.value ? TAILS.filter(([value]) => value === 'sanded' || value === 'square') : TAILS,
-);
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
-const lap = computed(() => {
-  const own = props.desk.made.value?.sites[0]?.sections.root.section.lapMm ?? 0;
-  return { lapMm: { word: formatLength(own, work.unit), value: own } };
-});
-const wantsFile = ref(false);
-
-function setKind(kind: string): void {
-  fault.value = '';
-  wantsFile.value = false;
-  if (kind === 'points' && !wing.value.section.points) {
-    wantsFile.value = true;
-    return;
-  }
-  change('Change section', [
-    { path: 'section.kind', value: kind },
-    ...(kind === 'naca' && !wing.value.section.digits ? [{ path: 'section.digits', value: '2412' }] : []),
-    ...(kind !== 'strip-spar' && wing.value.tail !== 'square' ? [{ path: 'tail', value: 'sanded' }] : []),
-  ]);
-}
-function setDigits(digits: string): void {
-  const wrong = nacaFault(digits.trim());
-  fault.value = wrong ?? '';
-  if (!wrong) change(`Take NACA ${digits.trim()}`, [{ path: 'section.digits', value: digits.trim() }]);
-}
-async function read({ raw: chosen }: UploadFile): Promise<void> {
-  if (!chosen) return;
-  const section = readSection(await chosen.text());
-  if (!section.ok) {
-    fault.value = `${chosen.name}: ${section.message}`;
-    return;
-  }
-  fault.value = '';
-  const form = props.desk.stored.value!;
-  props.desk.replace(`Read section ${section.name}`, {
+/** What a way of building needs is there when it is chosen; what was said of another is kept for it. */
+function setBuild(value: string): void {
+  const form = props.desk.stored.value!,
+    { parameters } = form;
+  props.desk.replace('Change how the wing is built', {
     ...form,
     parameters: {
-      ...form.parameters,
-      tail: form.parameters.tail === 'square' ? 'square' : 'sanded',
-      section: {
-        kind: 'points',
-        points: section.points.slice(0, 2 * MOST_SECTION_POINTS),
-        name: section.name,
-        creases: form.parameters.section.creases,
-      },
+      ...parameters,
+      build: value as WingBuild,
+      ...(value === 'stepped'
+        ? {
+            layers: parameters.layers ?? USUAL_LAYERS,
+            panels: parameters.panels.map((one) => ({ ...one, washoutDegrees: 0 })),
+          }
+        : {}),
+      ...(value === 'cambered' ? { camber: parameters.camber ?? USUAL_CAMBER } : {}),
     },
   });
 }
@@ -101,70 +61,14 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
       />
     </h3>
     <SectionPlot v-if="desk.made.value" :made="desk.made.value" :panel="panel" :end="end" :unit="work.unit" />
-    <ChoiceRow
-      label="Section"
-      :model-value="wantsFile ? 'points' : wing.section.kind"
-      :choices="KINDS"
-      is-list
-      @update:model-value="setKind"
-    />
-    <TextRow
-      v-if="wing.section.kind === 'naca'"
-      label="Digits"
-      :most="5"
-      :model-value="wing.section.digits ?? ''"
-      @update:model-value="setDigits"
-    />
-    <div v-if="wing.section.kind === 'points' || wantsFile" class="read">
-      <span class="figures">{{
-        wing.section.kind === 'points' ? wing.section.name : 'x and y a line, from the upper tail round'
-      }}</span>
-      <el-upload :auto-upload="false" :show-file-list="false" accept=".dat,.txt,.cor" @change="read">
-        <span class="el-button el-button--small"
-          ><span>{{ wing.section.kind === 'points' ? 'Read another' : 'Read a section file' }}</span></span
-        >
-      </el-upload>
-    </div>
-    <p v-if="fault" class="bad" role="alert">{{ fault }}</p>
+    <SchoolRow label="Built as" :model-value="build" :choices="BUILDS" @update:model-value="setBuild" />
+    <SkinRows v-if="build === 'folded'" :desk="desk" />
+    <LayerRows v-else-if="build === 'stepped'" :desk="desk" />
     <FieldRows
-      v-if="isDrawn && wing.skin === 'creased'"
+      v-else-if="wing.camber"
       :wing="wing"
-      prefix="section."
-      :fields="SECTION_FIELDS"
-      :unit="work.unit"
-      @change="change"
-    />
-    <SchoolRow
-      label="Skin"
-      :model-value="wing.skin"
-      :choices="SKINS"
-      @update:model-value="change('Change skin', [{ path: 'skin', value: $event }])"
-    />
-    <SchoolRow
-      v-if="!isDrawn"
-      label="Nose"
-      :model-value="wing.nose"
-      :choices="NOSES"
-      @update:model-value="change('Change nose', [{ path: 'nose', value: $event }])"
-    />
-    <SchoolRow
-      label="Tail"
-      :model-value="isDrawn && wing.tail !== 'square' ? 'sanded' : wing.tail"
-      :choices="tails"
-      @update:model-value="change('Change tail', [{ path: 'tail', value: $event }])"
-    />
-    <FieldRows
-      v-if="!isDrawn && wing.tail === 'lap'"
-      :wing="wing"
-      :fields="{ lapMm: WING_FIELDS.lapMm }"
-      :follows="lap"
-      :unit="work.unit"
-      @change="change"
-    />
-    <FieldRows
-      v-if="!isDrawn && wing.tail === 'strip'"
-      :wing="wing"
-      :fields="{ stripBoards: WING_FIELDS.stripBoards }"
+      prefix="camber."
+      :fields="CAMBER_FIELDS"
       :unit="work.unit"
       @change="change"
     />
@@ -178,16 +82,6 @@ h3 {
   align-items: center;
   justify-content: space-between;
   padding-bottom: 6px;
-}
-.bad {
-  color: var(--brick);
-  padding: 4px 0;
-}
-.read {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  padding: 6px 0;
 }
 .safety {
   font-size: 13px;

@@ -24,7 +24,7 @@ const fields = computed(() => ({
 
 <template>
   <section aria-label="Spar and joints">
-    <FoldAway title="Spar">
+    <FoldAway v-if="(wing.build ?? 'folded') === 'folded'" title="Spar">
       <SchoolRow
         label="Spar"
         :model-value="wing.sparKind"

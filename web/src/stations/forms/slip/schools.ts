@@ -39,6 +39,21 @@ export const SKINS: Choices<'skin'> = [
   ['bent', 'bent', 'No crease: tape or film outside, the board bends over the spar by itself.'],
 ];
 
+/** What a wing is built of. */
+export const BUILDS: readonly (readonly [string, string, string])[] = [
+  [
+    'folded',
+    'a folded skin',
+    'One skin folded round a spar and closed at the tail: light, stiff, with a true section.',
+  ],
+  [
+    'stepped',
+    'a plate with layers',
+    'A flat plate, thickened in steps with layers glued on: quick, tough, flies well small.',
+  ],
+  ['cambered', 'a plate, rolled', 'One sheet rolled to a camber over a tube: the lightest, for small gliders.'],
+];
+
 /** The sentence of the choice that stands. */
 export const sentence = (choices: readonly (readonly [string, string, string])[], value: string): string =>
   choices.find(([one]) => one === value)?.[2] ?? '';

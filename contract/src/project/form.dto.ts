@@ -4,6 +4,7 @@ import {
   CAMBER_FIELDS,
   CONTROL_FIELDS,
   CONTROL_KINDS,
+  CORE_FIELDS,
   DIHEDRAL_AGAINST,
   END_SCHOOLS,
   type FormField,
@@ -113,12 +114,16 @@ export class WingRibsDto {
 }
 withFields(WingRibsDto, RIB_FIELDS);
 
+export class WingCoreDto {}
+withFields(WingCoreDto, CORE_FIELDS);
+
 /** All that is said of a wing. */
 export class WingParametersDto {
   @IsNameUpTo(LONGEST_NAME) material!: string;
   @IsOptional() @IsOneOf(WING_BUILDS) build?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(MOST_LAYERS) @EachNested() @Type(() => WingLayerDto) layers?: WingLayerDto[];
   @IsOptional() @Nested(() => WingCamberDto) camber?: WingCamberDto;
+  @IsOptional() @Nested(() => WingCoreDto) core?: WingCoreDto;
   @IsOptional() @Nested(() => WingRibsDto) ribs?: WingRibsDto;
   @IsOneOf(WING_MIDDLES) middle!: string;
   @IsOneOf(DIHEDRAL_AGAINST) dihedralAgainst!: string;
@@ -183,6 +188,14 @@ export class ParkedAdditionDto {
   @Nested(() => ParkedPiecesDto) pieces!: ParkedPiecesDto;
 }
 
+/** The form that another stands by, and how. */
+export class StandsByDto {
+  @IsIdentifier() formId!: string;
+  @IsNumberBetween(-5000, 5000) aftMm!: number;
+  @IsNumberBetween(-2000, 2000) upMm!: number;
+  @IsNumberBetween(-20, 20) noseDownDegrees!: number;
+}
+
 /** A maker of parts with its numbers. */
 export class FormDto {
   @IsIdentifier() id!: string;
@@ -190,6 +203,7 @@ export class FormDto {
   @IsNameUpTo(LONGEST_FORM_NAME) name!: string;
   @Nested(() => WingParametersDto) parameters!: WingParametersDto;
   @Nested(() => FormPlaceDto) place!: FormPlaceDto;
+  @IsOptional() @Nested(() => StandsByDto) standsBy?: StandsByDto;
   @IsOptional() @IsIdentifier() plannedId?: string;
   @IsOptional()
   @IsArray()

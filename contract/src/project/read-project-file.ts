@@ -118,7 +118,7 @@ export function readProjectData(data: unknown): ReadProjectFile {
   const all =
     faults.length > 0
       ? faults
-      : [...crossFaults(current as unknown as Airframe), ...formlessParts(current as unknown as Airframe)];
+      : [crossFaults, formlessParts, standingByNone].flatMap((check) => check(current as unknown as Airframe));
   const firstFault = all[0];
   if (firstFault) return refused('FILE_DAMAGED', `${firstFault.field}: ${firstFault.message}.`, all);
   const { format: _format, formatVersion: _formatVersion, ...airframe } = current;
@@ -156,6 +156,17 @@ function formlessParts({ parts, forms = [] }: Airframe): readonly FieldFault[] {
       ? [{ field: `parts[${index}].source.formId`, message: `there is no form "${source.formId}"` }]
       : [],
   );
+}
+
+/** Forms that stand by one that is not in the file, or that stands by another itself. */
+function standingByNone({ forms = [] }: Airframe): readonly FieldFault[] {
+  return forms.flatMap(({ id, standsBy }, index) => {
+    if (!standsBy) return [];
+    const leader = forms.find((form) => form.id === standsBy.formId);
+    if (leader && leader.id !== id && !leader.standsBy) return [];
+    const message = leader ? `"${standsBy.formId}" stands by another itself` : `there is no form "${standsBy.formId}"`;
+    return [{ field: `forms[${index}].standsBy.formId`, message }];
+  });
 }
 
 /** An airframe as the text of a project file; reading it back gives the same airframe. */

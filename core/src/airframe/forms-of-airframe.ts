@@ -1,6 +1,8 @@
 import {
+  leaderOf,
   makeForm,
   mergeScaled,
+  placeBy,
   plannedFrom,
   rebuildForm,
   releaseParts,
@@ -24,31 +26,48 @@ export const formContext = ({ boards, settings: { unit } }: Pick<Airframe, 'boar
   boardOf: (material) => ({
     thicknessMm: thicknessOf(material, boards) ?? ASSUMED_BOARD.thicknessMm,
     gramsPerSquareMetre: arealMassOf(material, boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
-    longestMm: longestOf(material, boards),
+    ...sizeOf(material, boards),
   }),
 });
 
-const longestOf = (material: string, boards: readonly Board[]): number =>
-  Math.max(
-    0,
-    ...boards
-      .filter((board) => board.material === material)
-      .map(({ widthMm, heightMm }) => Math.max(widthMm, heightMm)),
-  );
+/** Length of the longest board of a material, and how wide that one is. */
+function sizeOf(material: string, boards: readonly Board[]): { readonly longestMm: number; readonly widthMm: number } {
+  const sizes = boards
+    .filter((board) => board.material === material)
+    .map(({ widthMm, heightMm }) => ({ longestMm: Math.max(widthMm, heightMm), widthMm: Math.min(widthMm, heightMm) }));
+  return sizes.reduce((best, one) => (one.longestMm > best.longestMm ? one : best), { longestMm: 0, widthMm: 0 });
+}
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], one: T): readonly T[] =>
   list.some(({ id }) => id === one.id) ? list.map((other) => (other.id === one.id ? one : other)) : [...list, one];
 
-/** An airframe with a form of it made anew; a form that it does not have yet is added. Numbers that make no parts leave those that stand. */
+/**
+ * An airframe with a form of it made anew; a form that it does not have yet is added. Numbers that make no parts leave those that stand. What
+ * stands by it is made anew where it stands then.
+ */
 export function withForm(airframe: Airframe, form: Form): Airframe {
-  const { form: rebuilt, parts } = rebuildForm(form, airframe.parts, formContext(airframe));
-  return { ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) };
+  const leader = leaderOf(form, airframe.forms ?? []);
+  const placed = leader ? { ...form, place: placeBy(leader, form.standsBy!) } : form;
+  const { form: rebuilt, parts } = rebuildForm(placed, airframe.parts, formContext(airframe));
+  const next = { ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) };
+  return next.forms
+    .filter(({ standsBy }) => standsBy?.formId === form.id)
+    .reduce<Airframe>(
+      (held, follower) => (leaderOf(follower, held.forms ?? []) ? withForm(held, follower) : held),
+      next,
+    );
+}
+
+/** A form that stood by one that is gone stays where it stands. */
+function standingAlone(form: Form, goneId: string): Form {
+  const { standsBy, ...rest } = form;
+  return standsBy?.formId === goneId ? rest : form;
 }
 
 /** An airframe without a form, and with or without its parts: released, they are drawn parts from then on. */
 export function withoutForm(airframe: Airframe, formId: string, keepParts: boolean): Airframe {
   const { forms = [], ...rest } = airframe;
-  const left = forms.filter(({ id }) => id !== formId);
+  const left = forms.filter(({ id }) => id !== formId).map((form) => standingAlone(form, formId));
   return {
     ...rest,
     parts: keepParts

@@ -25,8 +25,8 @@ export const twiceDrawn = memo((parts: Airframe['parts']): ReadonlyMap<string, r
             (one) =>
               one !== part &&
               one.material === part.material &&
-              // A form makes as many alike as it needs, each in its own place.
-              (one.source === undefined || one.source.formId !== part.source?.formId) &&
+              // Forms make as many alike as they need, each in its own place: both wings of a biplane.
+              (one.source === undefined || part.source === undefined) &&
               isLike(one, part) &&
               (part.handed === 'single' || parts.indexOf(one) < index) &&
               isSameShape(resolve(one, PLAIN), resolve(part, PLAIN)),

@@ -6,7 +6,10 @@ export {
   type FormPlace,
   type ParameterChange,
   type ParkedAddition,
+  type StandsBy,
   type WorkingStep,
+  leaderOf,
+  placeBy,
   mergeScaled,
   parameterAt,
   putBack,
@@ -14,6 +17,7 @@ export {
   withParameter,
   withParameters,
 } from './form/index.ts';
+export { type RestOfBoards, restOfBoards } from './rest-of-boards.ts';
 export { type RebuiltForm, isBlocked, makeForm, rebuildForm, scaleForm } from './rebuild.ts';
 export { NOSE_STYLES, TAIL_STYLES, innerHeights, nacaFault, nacaOutline, readSection } from './section/index.ts';
 export { END_SCHOOLS } from './skin/index.ts';
@@ -21,12 +25,14 @@ export {
   CAMBER_FIELDS,
   CONTROL_FIELDS,
   CONTROL_KINDS,
+  CORE_FIELDS,
   DIHEDRAL_AGAINST,
   type FormField,
   LAYER_FIELDS,
   LAYER_SIDES,
   MOST_LAYERS,
   USUAL_CAMBER,
+  USUAL_CORE,
   USUAL_LAYERS,
   USUAL_NOSE_ROUND_MM,
   WING_BUILDS,
@@ -55,6 +61,10 @@ export {
   TUBE_FIELDS,
   WING_FIELDS,
   WING_MIDDLES,
+  WING_STARTS,
+  type WingStartKind,
+  formsFromNumbers,
+  usualNumbers,
   type WingFigures,
   type WingPanel,
   type WingParameters,

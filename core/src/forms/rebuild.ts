@@ -31,6 +31,9 @@ export const scaleForm = (form: Form, factor: number): Form => ({
   ...form,
   parameters: scaleWing(form.parameters, factor),
   place: { ...form.place, at: times3(form.place.at, factor) },
+  ...(form.standsBy
+    ? { standsBy: { ...form.standsBy, aftMm: form.standsBy.aftMm * factor, upMm: form.standsBy.upMm * factor } }
+    : {}),
 });
 
 const isSame = (a: Part, b: Part): boolean => JSON.stringify(a) === JSON.stringify(b);

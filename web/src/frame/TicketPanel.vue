@@ -69,7 +69,7 @@ const mainBoard = computed(() => work.airframe?.boards[0]);
           <span class="dots wide" aria-hidden="true" />
           <span v-if="figure" class="figure figures">
             <s v-if="figure.before !== undefined && figure.before !== figure.now" class="wide"
-              ><span class="visually-hidden">was</span>{{ figure.before }}</s
+              ><span class="visually-hidden">was</span>{{ figure.before.split(' · ')[0] }}</s
             >
             {{ figure.isOld && figure.now !== '–' ? '~' : '' }}{{ figure.now }}
           </span>

@@ -1,5 +1,6 @@
 import type { AirframePoint, Part } from '../../part/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
+import type { StandsBy } from './stands-by.ts';
 import type { WingParameters } from '../wing/parameters.ts';
 
 /** Where a form stands in the airframe: its own origin, and how it is tilted about the axis across, nose up above 0. */
@@ -24,6 +25,8 @@ export interface Form {
   readonly name: string;
   readonly parameters: WingParameters;
   readonly place: FormPlace;
+  /** The form that it stands by: its place follows that one's. */
+  readonly standsBy?: StandsBy;
   /** The planned thing that it was made from and stays linked to. */
   readonly plannedId?: string;
   readonly parked?: readonly ParkedAddition[];
@@ -37,6 +40,8 @@ export interface FormBoard {
   readonly gramsPerSquareMetre: number;
   /** Longest straight part that it holds, in mm; unknown when undefined. */
   readonly longestMm?: number;
+  /** Across the longest board; unknown when undefined. */
+  readonly widthMm?: number;
 }
 
 /** What a form is made with: the boards by their material. */

@@ -19,6 +19,7 @@ export {
   madePart,
   madePartId,
 } from './made-part.ts';
+export { type StandsBy, leaderOf, placeBy } from './stands-by.ts';
 export { placeIn, placeOf, standingOf } from './place-of.ts';
 export { parameterAt, withParameter, withParameters } from './parameter-path.ts';
 export { type MergedPart, drawnOnGone, mergeMade, mergeScaled, putBack, releaseParts } from './additions.ts';

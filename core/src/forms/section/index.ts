@@ -1,6 +1,6 @@
 export { creasedOutline, drawnSection, fittedPoints } from './drawn.ts';
 export { type ReadSection, readSection } from './read-section.ts';
-export { camberAt, camberedSheet, flatSheet } from './open-sheet.ts';
+export { camberAt, camberedSheet, flatSheet, solidSection } from './open-sheet.ts';
 export { innerHeights } from './inner-heights.ts';
 export { nacaFault, nacaOutline } from './naca.ts';
 export { type SectionPlate, type SectionPoint, type SectionRefusal, type SkinSection, isRefused } from './section.ts';

@@ -47,6 +47,28 @@ export function camberedSheet(chordMm: number, height: number, at: number, flatT
   return { ...open(all, plates), tightestMm: tightest(chordMm, height, at) };
 }
 
+/** Corners of a solid section on each of its sides: enough to see it by. */
+const SOLID_CORNERS = 18;
+
+/**
+ * A section of foam all through, from the lower tail round the nose to the upper tail.
+ * @param outline on a chord of 1, the same way round
+ */
+export function solidSection(outline: readonly Point[], chordMm: number): SkinSection {
+  const step = Math.max(1, Math.floor(outline.length / (2 * SOLID_CORNERS))),
+    nose = outline.reduce((best, p, index) => (p.x < outline[best]!.x ? index : best), 0);
+  const kept = outline.filter((_, index) => index === outline.length - 1 || (index - nose) % step === 0 || index === 0);
+  const at = kept.indexOf(outline[nose]!);
+  return {
+    corners: kept.map(({ x, y }) => ({ x: x * chordMm, y: y * chordMm })),
+    plates: kept
+      .slice(1)
+      .map((_, index) => ({ role: index < at ? `low-${at - index}` : `top-${index - at + 1}`, isBent: true })),
+    tailBevels: { lowDegrees: 0, topDegrees: 0 },
+    isSolid: true,
+  };
+}
+
 /** Smallest radius of a camber line: each parabola curves by 2·height/at² where it is level. */
 const tightest = (chordMm: number, height: number, at: number): number =>
   (chordMm * Math.min(at, 1 - at) ** 2) / (2 * height);

@@ -29,6 +29,8 @@ export interface SkinSection {
   readonly tightestMm?: number;
   /** One sheet that closes round nothing: its last corner is the nose. */
   readonly isOpen?: true;
+  /** Foam all through, without skins of board. */
+  readonly isSolid?: true;
 }
 
 /** Why there is no section of these numbers. */

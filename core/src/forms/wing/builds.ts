@@ -1,7 +1,7 @@
 import type { FormField } from './form-field.ts';
 
-export const WING_BUILDS = ['folded', 'stepped', 'cambered'] as const;
-/** What a wing is built of: a skin folded over a spar, a plate with layers on it, or a plate rolled to a camber. */
+export const WING_BUILDS = ['folded', 'stepped', 'cambered', 'cored'] as const;
+/** What a wing is built of: a skin folded over a spar, a plate with layers on it, a plate rolled to a camber, or foam cut with a hot wire. */
 export type WingBuild = (typeof WING_BUILDS)[number];
 
 export const LAYER_SIDES = ['top', 'bottom'] as const;

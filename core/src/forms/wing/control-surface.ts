@@ -3,12 +3,14 @@ import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner } from '../form/index.ts';
 import { innerHeights } from '../section/index.ts';
 import type { EndSection } from './panel-sections.ts';
-import { isSheet, type PanelSite } from './panel.ts';
+import { hasSkins, type PanelSite } from './panel.ts';
 import type { WingControl } from './parameters.ts';
 
-/** The controls of a panel, from its root outward. */
+/** The controls of a panel, from its root outward: those of a foam core are cut out of it when it is covered. */
 export const controlsOf = ({ wing, laid }: Pick<PanelSite, 'wing' | 'laid'>): readonly WingControl[] =>
-  wing.controls.filter(({ panelId }) => panelId === laid.panel.id).sort((a, b) => a.fromMm - b.fromMm);
+  (wing.build === 'cored' ? [] : wing.controls)
+    .filter(({ panelId }) => panelId === laid.panel.id)
+    .sort((a, b) => a.fromMm - b.fromMm);
 
 const between = (from: number, to: number, share: number): number => from + (to - from) * share;
 
@@ -65,7 +67,7 @@ export function controlCuts(site: PanelSite): {
   return {
     low: own.flatMap((control, index) => cut(control, index + 1, 'low')),
     // The upper tail is gone along from the tip inward.
-    top: isSheet(site) ? [] : own.flatMap((_, at) => cut(own[own.length - 1 - at]!, own.length - at, 'top')),
+    top: !hasSkins(site) ? [] : own.flatMap((_, at) => cut(own[own.length - 1 - at]!, own.length - at, 'top')),
   };
 }
 
@@ -98,7 +100,7 @@ const LEAST_STRIP_MM = 1.5;
 
 /** The strip of one board that stands on the lower skin before a hinge line, and ends the upper skin. */
 function hingeStrip(site: PanelSite, control: WingControl, number: number): readonly Part[] {
-  if (isSheet(site)) return [];
+  if (!hasSkins(site)) return [];
   const { laid } = site;
   const long = (out: number): number => tailAft(site, out) - control.chordMm;
   const [root, tip] = hingeHeights(site, long(0), long(laid.panel.spanMm));

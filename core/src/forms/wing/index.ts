@@ -10,6 +10,7 @@ export {
   type WingBuild,
   type WingLayer,
 } from './builds.ts';
+export { CORE_FIELDS, USUAL_CORE, type WingCore } from './core-parameters.ts';
 export type { FormField } from './form-field.ts';
 export { type MadeWing, makeWing } from './make-wing.ts';
 export { type LaidPanel, layPanels } from './panel-layout.ts';
@@ -45,6 +46,7 @@ export { MOST_RIBS, MOST_TUBES, RIB_FIELDS, TUBE_FIELDS, type WingRibs, type Win
 export { formFromPlanned, plannedFrom, withPlannedShape } from './planned-wing.ts';
 export { ribPlaces } from './rib-places.ts';
 export { sheetRings } from './sheet-layers.ts';
+export { WING_STARTS, type WingStartKind, formsFromNumbers, usualNumbers } from './wing-starts.ts';
 export { scaleWing } from './scale-wing.ts';
 export { type LaidServo, laidServo } from './servo-opening.ts';
 export type { WingStation } from './stations.ts';

@@ -1,4 +1,5 @@
 import type { Form, FormContext, MadeForm } from '../form/index.ts';
+import { templateParts } from './core-templates.ts';
 import { controlParts } from './control-surface.ts';
 import { jigParts } from './jig-parts.ts';
 import { layPanels } from './panel-layout.ts';
@@ -9,7 +10,7 @@ import { ribParts } from './ribs.ts';
 import { layerParts } from './sheet-layers.ts';
 import { skinPart } from './skin-part.ts';
 import { sparParts } from './spar-strips.ts';
-import { wingStations } from './stations.ts';
+import { wingStations, type WingStation } from './stations.ts';
 import { tailStripParts } from './tail-strip.ts';
 import { adviceFaults } from './wing-advice.ts';
 import { blockingFaults, crossedEnds } from './wing-faults.ts';
@@ -28,6 +29,18 @@ const nothing = (faults: MadeWing['faults']): MadeWing => ({
   faults,
   sites: [],
 });
+
+/** A wing of foam: templates to cut it by, and what holds it while it is glued. */
+function coredWing(sites: readonly PanelSite[], stations: readonly WingStation[], context: FormContext): MadeWing {
+  const figures = wingFigures(sites, [], stations, context);
+  return {
+    parts: [...sites.flatMap(templateParts), ...jigParts(sites, stations)],
+    figures,
+    working: wingWorking(sites, figures, context),
+    faults: [],
+    sites,
+  };
+}
 
 /**
  * Makes a wing: its skins, spars, strips and helps, each with its place in the airframe, and its seams.
@@ -61,6 +74,7 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
   const crossed = [...crossedEnds(sites, context), ...tubeFaults(sites, context)];
   if (crossed.length > 0) return nothing(crossed);
   const stations = wingStations(laid);
+  if (wing.build === 'cored') return coredWing(sites, stations, context);
   const standing = sites.flatMap((site) => [
     skinPart(site),
     ...sparParts(site),

@@ -8,6 +8,7 @@ import {
   innerHeights,
   isRefused,
   nacaOutline,
+  solidSection,
   stripSparSection,
   type SectionRefusal,
   type SkinSection,
@@ -100,9 +101,13 @@ function lapOf({ lapMm, controls }: WingParameters, thicknessMm: number): { read
   return lapMm === undefined && most === Infinity ? {} : { lapMm: Math.min(lapMm ?? Infinity, most) };
 }
 
-/** The section of a wing of one sheet, at a chord; undefined when it has skins. */
+/** The section of a wing of one sheet or of foam, at a chord; undefined when it has skins. */
 function sheetSection(wing: WingParameters, chordMm: number, thicknessMm: number): SkinSection | undefined {
   if (wing.build === 'stepped') return flatSheet(chordMm);
+  if (wing.build === 'cored') {
+    const outline = drawnOutlineOf(wing.section);
+    return outline && solidSection(outline, chordMm);
+  }
   if (wing.build !== 'cambered') return undefined;
   const { heightPercent, atPercent } = wing.camber ?? USUAL_CAMBER;
   const deepest = Math.max(0, ...wing.controls.map((control) => control.chordMm));
@@ -217,7 +222,7 @@ function sectionsAt(
   for (const [index, { panel }] of laid.entries()) {
     const before: EndSection = root;
     const plane =
-      isDrawn || wing.skin === 'bent' || before.section.isOpen
+      isDrawn || wing.skin === 'bent' || before.section.isOpen || before.section.isSolid
         ? undefined
         : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
     const isGiven = panel.tipSparHeightMm !== undefined && !isDrawn;
@@ -237,7 +242,11 @@ function sectionsAt(
     );
     if (isRefusal(tip)) return tipRefusal(tip, index, panel.tipChordMm, before.chordMm);
     const isLevel = before.chordMm === panel.tipChordMm && before.sparHeightMm === tip.sparHeightMm;
-    sections.push({ root: before, tip, isTwisted: !isDrawn && !isPlane && !isLevel && !tip.section.isOpen });
+    sections.push({
+      root: before,
+      tip,
+      isTwisted: !isDrawn && !isPlane && !isLevel && !tip.section.isOpen && !tip.section.isSolid,
+    });
     root = tip;
   }
   return sections;

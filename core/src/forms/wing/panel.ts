@@ -71,6 +71,10 @@ export const tipCorners = ({ skin }: PanelSite): readonly Point[] =>
 /** Whether a panel is of one sheet, without a spar and skins over it. */
 export const isSheet = ({ sections }: Pick<PanelSite, 'sections'>): boolean => Boolean(sections.root.section.isOpen);
 
+/** Whether a panel is of folded skins: not of one sheet, nor of foam all through. */
+export const hasSkins = ({ sections }: Pick<PanelSite, 'sections'>): boolean =>
+  !sections.root.section.isOpen && !sections.root.section.isSolid;
+
 /** Both ends of a panel, and its skin unrolled between them. */
 export function panelSite(
   about: Pick<PanelSite, 'formId' | 'formName' | 'place' | 'wing' | 'board' | 'boardOf' | 'unit'>,

@@ -1,6 +1,7 @@
 import type { NoseStyle, TailStyle } from '../section/index.ts';
 import type { EndSchool } from '../skin/index.ts';
 import { lengthField, type FormField } from './form-field.ts';
+import type { WingCore } from './core-parameters.ts';
 import type { WingRibs } from './rib-parameters.ts';
 import type { WingBuild, WingCamber, WingLayer } from './builds.ts';
 
@@ -78,6 +79,8 @@ export interface WingParameters {
   readonly noseRoundMm?: number;
   /** Of a cambered plate. */
   readonly camber?: WingCamber;
+  /** Of foam cut with a hot wire. */
+  readonly core?: WingCore;
   /** Between folded skins; none when undefined. */
   readonly ribs?: WingRibs;
   readonly middle: WingMiddle;

@@ -1,6 +1,6 @@
 import { add3, dot3, point3, subtract3, times3, type Point, type Point3, type RigidMap } from '../../geometry/index.ts';
 import { radians } from '../../units/index.ts';
-import { GLUE_FILM_MM, type PanelSite } from './panel.ts';
+import { GLUE_FILM_MM, hasSkins, type PanelSite } from './panel.ts';
 import type { WingTube } from './rib-parameters.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
 
@@ -41,7 +41,7 @@ function ribMap(outMm: number, leanDegrees: number, alongMm: number): RigidMap {
 export function ribPlaces(site: PanelSite): readonly RibPlace[] {
   const { wing, laid, isLast } = site,
     { ribs } = wing;
-  if (!ribs || site.sections.root.section.isOpen) return [];
+  if (!ribs || !hasSkins(site)) return [];
   const next = wing.panels[laid.number]?.id,
     inner = tubeAt(site, laid.panel.id),
     outer = next === undefined ? undefined : tubeAt(site, next),

@@ -2,7 +2,7 @@ import { applyRigid, distance3, type Point, type Point3 } from '../../geometry/i
 import type { MadeHole } from '../form/index.ts';
 import { innerHeights } from '../section/index.ts';
 import type { EndSection } from './panel-sections.ts';
-import { isSheet, type PanelSite } from './panel.ts';
+import { hasSkins, type PanelSite } from './panel.ts';
 import type { WingServo } from './parameters.ts';
 import { ontoPlate, lowerPlateAt } from './onto-plate.ts';
 import { sparFeet } from './spar-strips.ts';
@@ -44,7 +44,7 @@ export function laidServo(site: PanelSite, servo: WingServo): LaidServo {
   const depthMm = depthAt(site, share, servo.aftMm + chordwiseMm);
   // Through a single sheet it stands as it likes.
   const way =
-    servo.heightMm <= depthMm || isSheet(site) ? 'upright' : servo.widthMm <= depthMm ? 'on its side' : 'too deep';
+    servo.heightMm <= depthMm || !hasSkins(site) ? 'upright' : servo.widthMm <= depthMm ? 'on its side' : 'too deep';
   const spanwiseMm = (way === 'upright' ? servo.widthMm : servo.heightMm) + PLAY_MM;
   const over = [
     spanwiseMm / 2 + site.board.thicknessMm - servo.outMm,

@@ -126,9 +126,11 @@ export function sheetMarks(site: PanelSite): readonly MadeLine[] {
     ...layers.flatMap((layer) =>
       glueMarks(layer, site.skin, { fromPercent: 0, toPercent: 100 }, (at, end) => ontoPlate(site, 0, at, end)),
     ),
-    ...(['top', 'bottom'] as const).flatMap((side) =>
-      isBare(site, side) ? noseMark(site, [low!, nose!], side === 'top' ? 'face' : 'back') : [],
-    ),
+    ...(isBare(site, 'top')
+      ? noseMark(site, [low!, nose!], 'face')
+      : isBare(site, 'bottom')
+        ? noseMark(site, [low!, nose!], 'back')
+        : []),
   ];
 }
 

@@ -5,7 +5,7 @@ import { madePart, placeIn, type MadeCorner, type MadeEdgeWork, type MadePartDra
 import { innerHeights } from '../section/index.ts';
 import { endCut, type SkinEnd } from '../skin/index.ts';
 import type { EndSection } from './panel-sections.ts';
-import { GLUE_FILM_MM, isSheet, panelWord, type PanelSite } from './panel.ts';
+import { GLUE_FILM_MM, hasSkins, panelWord, type PanelSite } from './panel.ts';
 
 /** One upright strip of the spar in its panel: its far skin looks aft, its drawing runs outboard and up. */
 interface Strip {
@@ -20,7 +20,7 @@ interface Strip {
 
 /** How many strips stand side by side. */
 const stripsOf = ({ wing, sections }: PanelSite): number =>
-  wing.sparKind === 'none' || isSheet({ sections }) ? 0 : wing.sparKind === 'doubled' ? 2 : wing.sparBoards;
+  wing.sparKind === 'none' || !hasSkins({ sections }) ? 0 : wing.sparKind === 'doubled' ? 2 : wing.sparBoards;
 
 /** How far the line of the spar runs aft over the panel, from its nose line's ends. */
 function sparRun({ laid, sections }: PanelSite): {

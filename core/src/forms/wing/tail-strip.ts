@@ -1,7 +1,7 @@
 import { applyRigid, composeRigid, invertRigid, STILL, type Point } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner } from '../form/index.ts';
-import { isSheet, panelWord, type PanelSite } from './panel.ts';
+import { hasSkins, panelWord, type PanelSite } from './panel.ts';
 
 /** A tail strip is this wide, in boards. */
 const STRIP_WIDTH_BOARDS = 3;
@@ -9,7 +9,7 @@ const STRIP_WIDTH_BOARDS = 3;
 /** The strips that lie on the lower skin at the tail, under the upper one: one for each board that they are high. */
 export function tailStripParts(site: PanelSite): readonly Part[] {
   const { wing, board, laid, skin, sections } = site;
-  if (wing.tail !== 'strip' || wing.section.kind !== 'strip-spar' || isSheet(site)) return [];
+  if (wing.tail !== 'strip' || wing.section.kind !== 'strip-spar' || !hasSkins(site)) return [];
   const t = board.thicknessMm,
     plate = skin.plates[0]!;
   const { map } = plate.rootPiece,

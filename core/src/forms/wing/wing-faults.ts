@@ -5,41 +5,15 @@ import { dihedrals, layPanels } from './panel-layout.ts';
 import { panelSections, type WingRefusal } from './panel-sections.ts';
 import type { PanelSite } from './panel.ts';
 import { ribNumberFaults } from './rib-faults.ts';
-import { RIB_FIELDS, TUBE_FIELDS } from './rib-parameters.ts';
 import { sheetFaults } from './sheet-faults.ts';
 import { blocking } from './blocking.ts';
 import type { FormField } from './form-field.ts';
-import { CAMBER_FIELDS, LAYER_FIELDS } from './builds.ts';
 import { controlFaults } from './control-faults.ts';
-import {
-  CONTROL_FIELDS,
-  MOST_PANELS,
-  PANEL_FIELDS,
-  SECTION_FIELDS,
-  SERVO_FIELDS,
-  WING_FIELDS,
-  type WingParameters,
-} from './parameters.ts';
+import { MOST_PANELS, PANEL_FIELDS, type WingParameters } from './parameters.ts';
+import { numbersOf } from './wing-numbers.ts';
 
 /** Joints turn by up to this: beyond it the ends of both panels run into each other, in degrees. */
 export const MOST_TURN_DEGREES = 80;
-
-/** Every number of a wing by its path, with its bounds. */
-function numbersOf(wing: WingParameters): readonly (readonly [path: string, field: FormField])[] {
-  const of = (prefix: string, fields: Readonly<Record<string, FormField>>) =>
-    Object.entries(fields).map(([key, field]) => [`${prefix}${key}`, field] as const);
-  return [
-    ...of('', WING_FIELDS),
-    ...of('section.', SECTION_FIELDS),
-    ...wing.panels.flatMap((_, index) => of(`panels.${index}.`, PANEL_FIELDS)),
-    ...wing.servos.flatMap((_, index) => of(`servos.${index}.`, SERVO_FIELDS)),
-    ...wing.controls.flatMap((_, index) => of(`controls.${index}.`, CONTROL_FIELDS)),
-    ...(wing.layers ?? []).flatMap((_, index) => of(`layers.${index}.`, LAYER_FIELDS)),
-    ...(wing.camber ? of('camber.', CAMBER_FIELDS) : []),
-    ...(wing.ribs ? of('ribs.', RIB_FIELDS) : []),
-    ...(wing.ribs?.tubes ?? []).flatMap((_, index) => of(`ribs.tubes.${index}.`, TUBE_FIELDS)),
-  ];
-}
 
 const quantity = (value: number, { kind }: FormField, { unit }: FormContext): string =>
   kind === 'length'
@@ -102,6 +76,18 @@ function shapeFaults(wing: WingParameters, context: FormContext): readonly FormF
       'A section needs at least 10 points along its outer line.',
       'Take the strip-spar section',
       [{ path: 'section.kind', value: 'strip-spar' }],
+    );
+  if (wing.build === 'cored' && section.kind === 'strip-spar')
+    add(
+      'CORED_SECTION',
+      'section.kind',
+      'A foam core wants a drawn section',
+      'A strip-spar section is made of skins: take digits, or read a file of points.',
+      'Take 2412',
+      [
+        { path: 'section.kind', value: 'naca' },
+        { path: 'section.digits', value: '2412' },
+      ],
     );
   const first = panels[0];
   if (middle === 'panel' && first) {

@@ -1,14 +1,15 @@
 import { distance, distance3, polygonArea, signedArea, applyRigid, point3 } from '../../geometry/index.ts';
 import { outlineOf, holesOf, piecesOf, type Part } from '../../part/index.ts';
+import { coreBlock, type CoreBlock } from './core-block.ts';
 import type { FormContext } from '../form/index.ts';
-import { isSheet, type PanelSite } from './panel.ts';
+import { hasSkins, type PanelSite } from './panel.ts';
 import { tubeAt } from './rib-places.ts';
 import { leadRoutes, type LeadRoute } from './servo-opening.ts';
 import type { WingStation } from './stations.ts';
 
-/** Mass of one made part, and where it lies along the airframe. */
+/** Mass of what a wing is made of: of a part, both sides together, or of the cores of a panel. */
 export interface PieceMass {
-  readonly partId: string;
+  readonly partId?: string;
   readonly name: string;
   readonly massG: number;
 }
@@ -61,6 +62,8 @@ export interface WingFigures {
   readonly foldMm: number;
   readonly leads: readonly LeadRoute[];
   readonly tubes: readonly TubeLengths[];
+  /** Of foam cores, one a panel. */
+  readonly blocks: readonly CoreBlock[];
   /** Greatest distance from a drawn section, in mm; undefined over a strip spar. */
   readonly deviationMm?: number;
   readonly tightestMm?: number;
@@ -132,7 +135,7 @@ const tubeLengths = (sites: readonly PanelSite[], stations: readonly WingStation
   stations.flatMap(({ name, outer, turnDegrees }): readonly TubeLengths[] => {
     const site = sites[(outer ?? 0) - 1],
       tube = site && tubeAt(site, site.laid.panel.id);
-    if (!tube || site.laid.isMiddle || isSheet(site)) return [];
+    if (!tube || site.laid.isMiddle || !hasSkins(site)) return [];
     const { reachMm, diameterMm } = tube;
     return [{ name, sleeveMm: reachMm, tubeMm: 2 * reachMm, diameterMm, leanDegrees: turnDegrees / 2 }];
   });
@@ -159,11 +162,17 @@ export function wingFigures(
 ): WingFigures {
   const shape = planform(sites),
     { wing } = sites[0]!;
-  const pieces = parts.map((part): PieceMass => ({
+  const blocks = wing.build === 'cored' ? sites.flatMap(({ laid }) => coreBlock(wing, laid) ?? []) : [];
+  const cores = blocks.map(({ panel, massG }): PieceMass => ({
+    name: `core of panel ${panel}`,
+    massG: massG * (sites[panel - 1]!.laid.isMiddle ? 1 : 2),
+  }));
+  const own = parts.map((part): PieceMass => ({
     partId: part.id,
     name: part.name,
     massG: (outlineArea(part) * piecesOf(part) * context.boardOf(part.material).gramsPerSquareMetre) / 1e6,
   }));
+  const pieces = [...own, ...cores];
   const last = sites.at(-1)!;
   const spanMm = 2 * applyRigid(last.laid.map, point3(last.laid.panel.spanMm, 0, 0)).x;
   const ends = sites.flatMap(({ sections }) => [sections.root.section, sections.tip.section]);
@@ -185,6 +194,7 @@ export function wingFigures(
     foldMm: foldLengths(parts),
     leads: leadRoutes(sites),
     tubes: tubeLengths(sites, stations),
+    blocks,
     twistMm: Math.max(...sites.flatMap(({ skin }) => skin.plates.map(({ twistMm }) => twistMm))),
     ...(deviations.length > 0 ? { deviationMm: Math.max(...deviations) } : {}),
     ...(radii.length > 0 ? { tightestMm: Math.min(...radii) } : {}),

@@ -1,5 +1,6 @@
 import { formatAngle, formatLengthWithUnit, degrees } from '../../units/index.ts';
 import type { FormContext, WorkingStep } from '../form/index.ts';
+import { coreOf } from './core-block.ts';
 import { USUAL_CAMBER } from './builds.ts';
 import { isSheet, type PanelSite } from './panel.ts';
 import type { WingFigures } from './wing-figures.ts';
@@ -16,6 +17,7 @@ export function wingWorking(
     ...sites.flatMap((site) => jointSteps(site, length)),
     ...blockSteps(figures, length),
     ...tubeSteps(figures, length),
+    ...coreSteps(sites[0]!, figures, length),
     {
       words: 'Mean chord of the wing',
       formula: '2/S ∫ c² dy, S the area seen from above',
@@ -70,6 +72,7 @@ function sheetSteps(site: PanelSite, length: Length): readonly WorkingStep[] {
 
 function sectionSteps(site: PanelSite, length: Length): readonly WorkingStep[] {
   if (isSheet(site)) return sheetSteps(site, length);
+  if (site.wing.build === 'cored') return [];
   const { sections, board, wing } = site;
   const { section, sparHeightMm, sparFrontMm } = sections.root,
     t = board.thicknessMm;
@@ -153,6 +156,27 @@ function jointSteps({ laid, sections, wing }: PanelSite, length: Length): readon
           ? `cut square: the ${up ? "top's outer and the bottom's inner" : "top's inner and the bottom's outer"} faces touch first`
           : 'bevelled: each edge lies in the plane that halves the joint',
     },
+  ];
+}
+
+/** How each block is cut, in order. */
+function coreSteps({ wing }: PanelSite, { blocks }: WingFigures, length: Length): readonly WorkingStep[] {
+  if (blocks.length === 0) return [];
+  const { coveringMm, burnMm, numbers } = coreOf(wing),
+    off = burnMm - coveringMm;
+  return [
+    {
+      words: 'Edge that the wire runs on, outside the section',
+      formula: 'melt − covering',
+      result: `${length(off, 2)} ${off < 0 ? '(inside it)' : ''}`.trim(),
+      source: `${length(burnMm, 2)} are melted beyond the edge, ${length(coveringMm, 2)} of covering come back on`,
+    },
+    ...blocks.map(({ panel, lengthMm, widthMm, heightMm, massG }) => ({
+      words: `Block of panel ${panel}: its big faces flat first, then the upper side, then the lower`,
+      formula: 'sections as placed by sweep and washout, and a margin round them',
+      result: `${length(lengthMm, 0)} × ${length(widthMm, 0)} × ${length(heightMm, 0)}, the core ${massG.toFixed(1)} g`,
+      source: `both ends pass the same of ${numbers} numbers at the same time`,
+    })),
   ];
 }
 

@@ -1,26 +1,38 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { formContext } from '@grain-fold/core/airframe';
-import { formFromPlanned, wingFromNumbers, type Form } from '@grain-fold/core/forms';
+import {
+  formFromPlanned,
+  formsFromNumbers,
+  usualNumbers,
+  type Form,
+  type WingBuild,
+  type WingStartKind,
+} from '@grain-fold/core/forms';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
+import SchoolRow from './slip/SchoolRow.vue';
+import { BUILDS, STARTS } from './slip/schools.ts';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 
-/** A wing from six numbers. */
+/** A wing, or two that stand by each other, from six numbers. */
 defineProps<{ isEmpty: boolean }>();
-const emit = defineEmits<{ make: [form: Form]; close: [] }>();
+const emit = defineEmits<{ make: [forms: readonly Form[]]; close: [] }>();
 const work = useAirframe();
-const isInches = work.unit === 'in';
 const materials = materialsOf(work.airframe?.boards ?? []);
 const numbers = reactive({
-  spanMm: isInches ? 36 * 25.4 : 900,
-  rootChordMm: isInches ? 7 * 25.4 : 180,
-  tipChordMm: isInches ? 7 * 25.4 : 180,
-  dihedralDegrees: 4,
-  sparHeightMm: isInches ? 25.4 * 0.375 : 10,
+  ...usualNumbers('wing', work.unit),
   material: materials[0] ?? 'faced board',
 });
+const kind = ref<WingStartKind>('wing');
+const build = ref<WingBuild>('folded');
+/** Another kind starts from the numbers that are usual for it. */
+function setKind(next: WingStartKind): void {
+  kind.value = next;
+  Object.assign(numbers, usualNumbers(next, work.unit));
+  if (next === 'flying wing' || next === 'V-tail') build.value = 'stepped';
+}
 const ROWS = [
   ['spanMm', 'Span, tip to tip', 'length', 100, 6000],
   ['rootChordMm', 'Chord in the middle', 'length', 40, 1500],
@@ -37,19 +49,21 @@ const planned = computed(() => {
 });
 function fromPlan(thing: (typeof planned.value)[number]): void {
   const boardMm = formContext(work.airframe!).boardOf(numbers.material).thicknessMm;
-  emit('make', formFromPlanned(thing, work.freshId('w'), thing.name.slice(0, 40), numbers.material, boardMm));
+  emit('make', [formFromPlanned(thing, work.freshId('w'), thing.name.slice(0, 40), numbers.material, boardMm)]);
 }
 function make(): void {
-  const names = new Set((work.airframe?.forms ?? []).map(({ name }) => name));
-  let name = 'Wing';
-  for (let number = 2; names.has(name); number += 1) name = `Wing ${number}`;
-  emit('make', {
-    id: work.freshId('w'),
-    kind: 'wing',
-    name,
-    parameters: wingFromNumbers(numbers),
-    place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
-  });
+  const names = new Set((work.airframe?.forms ?? []).map(({ name }) => name)),
+    ids = new Set<string>();
+  const naming = (wanted: string): { readonly id: string; readonly name: string } => {
+    let name = wanted,
+      id = work.freshId('w');
+    for (let number = 2; names.has(name); number += 1) name = `${wanted} ${number}`;
+    for (let number = 2; ids.has(id); number += 1) id = `${work.freshId('w')}-${number}`;
+    names.add(name);
+    ids.add(id);
+    return { id, name };
+  };
+  emit('make', formsFromNumbers(kind.value, build.value, { ...numbers }, naming));
 }
 </script>
 
@@ -61,11 +75,17 @@ function make(): void {
       at the joint, blocks to hold it. You see it closed before a knife touches foam.
     </p>
     <div class="numbers">
+      <SchoolRow
+        label="What"
+        :model-value="kind"
+        :choices="STARTS"
+        @update:model-value="setKind($event as WingStartKind)"
+      />
       <MeasureField
-        v-for="[key, word, kind, least, most] in ROWS"
+        v-for="[key, word, measure, least, most] in ROWS"
         :key="key"
         :label="word"
-        :kind="kind"
+        :kind="measure"
         :unit="work.unit"
         :model-value="numbers[key]"
         :least="least"
@@ -79,9 +99,17 @@ function make(): void {
         is-list
         @update:model-value="numbers.material = $event"
       />
+      <SchoolRow
+        label="Built as"
+        :model-value="build"
+        :choices="BUILDS"
+        @update:model-value="build = $event as WingBuild"
+      />
     </div>
     <div class="go">
-      <el-button type="primary" @click="make">Make the wing</el-button>
+      <el-button type="primary" @click="make">{{
+        kind === 'biplane' || kind === 'canard' ? 'Make both wings' : 'Make the wing'
+      }}</el-button>
       <el-button v-for="thing in planned" :key="thing.id" @click="fromPlan(thing)"
         >From the plan: {{ thing.name }}</el-button
       >

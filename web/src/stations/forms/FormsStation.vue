@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import type { Form } from '@grain-fold/core/forms';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useKeys } from '../../keys/use-keys.ts';
@@ -29,12 +29,17 @@ const folding = useFoldView(
   () => skin.value?.id,
   () => isFolded.value,
 );
-folding.extent.value = 'together';
+/** Wings that stand by each other are seen together. */
+const isOneOfTwo = computed(() => {
+  const own = desk.form.value;
+  return desk.forms.value.some(({ id, standsBy }) => standsBy && (id === own?.id || standsBy.formId === own?.id));
+});
+watch(isOneOfTwo, (is) => (folding.extent.value = is ? 'airframe' : 'together'), { immediate: true });
 const { view, message } = folding;
 
-async function make(form: Form): Promise<void> {
+async function make(forms: readonly Form[]): Promise<void> {
   isStarting.value = false;
-  desk.add(form);
+  desk.add(forms);
   await nextTick();
   requestAnimationFrame(() => mat.value?.fit());
 }
@@ -55,7 +60,7 @@ function step(by: number): unknown {
 }
 useKeys('forms', {
   back,
-  seeWingFolded: () => (isEmpty.value ? false : void (isFolded.value = !isFolded.value)),
+  seeWingFolded: () => (isEmpty.value || !skin.value ? false : void (isFolded.value = !isFolded.value)),
   nextPanel: ({ key }) => step(key === ']' ? 1 : -1),
 });
 </script>
@@ -80,7 +85,8 @@ useKeys('forms', {
           <ToolButton
             key-name="U"
             word="see it folded"
-            hint="The whole wing, folded and joined"
+            :hint="skin ? 'The whole wing, folded and joined' : 'A foam core is not folded'"
+            :disabled="!skin"
             :is-on="isFolded"
             @press="isFolded = !isFolded"
           />

@@ -31,14 +31,16 @@ const drawn = computed(() => {
   return outline.map(({ x, y }) => ({ x: x * chordMm, y: (y - own) * chordMm + lowest })).map(at);
 });
 const isSheet = computed(() => Boolean(shown.value.section.isOpen));
-/** The boards of a plate with its layers. */
-const boards = computed(() =>
-  isSheet.value ? sheetRings(site.value, props.end).map((ring) => [...ring, ring[0]!].map(at)) : [],
+const isSolid = computed(() => Boolean(shown.value.section.isSolid));
+/** The boards of a plate with its layers, or the foam of a core. */
+const rings = computed(() =>
+  isSheet.value ? sheetRings(site.value, props.end) : isSolid.value ? [shown.value.section.corners] : [],
 );
+const boards = computed(() => rings.value.map((ring) => [...ring, ring[0]!].map(at)));
 const spar = computed(() => {
   const { sparFrontMm, sparFootMm, sparHeightMm, section } = shown.value,
     width = section.spar?.widthMm ?? 0;
-  if (site.value.wing.sparKind === 'none' || isSheet.value) return [];
+  if (site.value.wing.sparKind === 'none' || isSheet.value || isSolid.value) return [];
   const [low, top, aft] = [sparFootMm, sparFootMm + sparHeightMm, sparFrontMm + width];
   return [
     { x: sparFrontMm, y: low },
@@ -65,7 +67,7 @@ const data = computed<ChartData<'scatter'>>(() => ({
       showLine: true,
       borderColor: '#cdbb8d',
       backgroundColor: 'rgba(205,187,141,0.55)',
-      fill: true,
+      fill: 'shape' as const,
       borderWidth: 1.4,
       pointRadius: 0,
     },
@@ -83,13 +85,13 @@ const data = computed<ChartData<'scatter'>>(() => ({
       showLine: true,
       borderColor: '#8fa3a0',
       backgroundColor: 'rgba(251,248,239,0.9)',
-      fill: true,
+      fill: 'shape' as const,
       borderWidth: 1,
       pointRadius: 0,
     })),
     {
       label: 'skin',
-      data: isSheet.value ? [] : shown.value.section.corners.map(at),
+      data: rings.value.length > 0 ? [] : shown.value.section.corners.map(at),
       showLine: true,
       borderColor: '#fbf8ef',
       borderWidth: 2,
@@ -105,6 +107,7 @@ const low = computed(() => Math.min(...shown.value.section.corners.map(({ y }) =
 const tall = computed(() => (shown.value.chordMm * scale.value * 1.02 * PLOT_PX.height) / PLOT_PX.width);
 /** Where the faces of the board lie within the skin. */
 const faces = computed(() => {
+  if (rings.value.length > 0) return [];
   const { thicknessMm } = site.value.board;
   const places = Array.from({ length: 61 }, (_, index) => (shown.value.chordMm * index) / 60);
   const heights = places.map((x) => ({ x, at: innerHeights(shown.value.section, x, thicknessMm) }));
@@ -133,13 +136,13 @@ const options = computed<ChartOptions<'scatter'>>(() => ({
   },
 }));
 const deepest = computed(() => {
-  const heights = sheetRings(site.value, props.end).flatMap((ring) => ring.map(({ y }) => y));
+  const heights = rings.value.flatMap((ring) => ring.map(({ y }) => y));
   return Math.max(...heights) - Math.min(...heights);
 });
 const words = computed(() => {
   const { section, sparHeightMm } = shown.value;
   return [
-    ...(isSheet.value
+    ...(rings.value.length > 0
       ? [`${formatLengthWithUnit(deepest.value, props.unit)} deep`]
       : [`${section.plates.length - 1} folds`, `spar ${formatLengthWithUnit(sparHeightMm, props.unit)}`]),
     ...(section.deviationMm === undefined

@@ -33,7 +33,7 @@ export interface FormsDesk {
   /** Changes numbers as one step of the history. */
   readonly change: (label: string, changes: readonly ParameterChange[]) => void;
   readonly replace: (label: string, form: Form) => void;
-  readonly add: (form: Form) => void;
+  readonly add: (forms: readonly Form[]) => void;
   readonly release: () => void;
   readonly remove: () => void;
   readonly putBackParked: (index: number) => void;
@@ -76,10 +76,14 @@ export function useForms(): FormsDesk {
     const from = stored.value;
     if (from) replace(label, { ...from, parameters: withParameters(from.parameters, changes) });
   }
-  function add(next: Form): void {
-    if (!work.airframe) return;
-    work.commit(`Make ${next.name}`, withForm(work.airframe, next));
-    chosenId.value = next.id;
+  function add(next: readonly Form[]): void {
+    const [first] = next;
+    if (!work.airframe || !first) return;
+    work.commit(
+      `Make ${next.map(({ name }) => name.toLowerCase()).join(' and ')}`,
+      next.reduce<Airframe>((held, one) => withForm(held, one), work.airframe),
+    );
+    chosenId.value = first.id;
     chosen.value = undefined;
   }
   const withoutParked = (index: number): Form => {

@@ -82,7 +82,8 @@ export function wingViews({ sites }: MadeWing): WingViews {
     const [rootLow, rootTop] = depth('root'),
       [tipLow, tipTop] = depth('tip');
     const front = [rootLow!, tipLow!, tipTop!, rootTop!];
-    const width = sections.root.section.spar?.widthMm ?? 0;
+    const hasSpar = sparStands(site),
+      width = sections.root.section.spar?.widthMm ?? 0;
     const sparAt = (out: number, aftMm: number): Point => fromAbove(stood(site, { x: out, y: aftMm, z: 0 }));
     const spar = [
       sparAt(0, laid.rootNoseMm + sections.root.sparFrontMm),
@@ -101,10 +102,12 @@ export function wingViews({ sites }: MadeWing): WingViews {
         sparAt(toMm, tailAft(toMm) - chordMm),
         sparAt(fromMm, tailAft(fromMm) - chordMm),
       ]);
-    const folds = skin.ends.slice(1, -1).flatMap((_, at): readonly (readonly [Point, Point])[] => {
-      const own = line(at + 1);
-      return [own, [mirrored([own[0]])[0]!, mirrored([own[1]])[0]!]];
-    });
+    const folds = (sections.root.section.isSolid ? [] : skin.ends.slice(1, -1)).flatMap(
+      (_, at): readonly (readonly [Point, Point])[] => {
+        const own = line(at + 1);
+        return [own, [mirrored([own[0]])[0]!, mirrored([own[1]])[0]!]];
+      },
+    );
     const ribs = ribPlaces(site).flatMap(({ outMm }): readonly (readonly [Point, Point])[] => {
       const across: readonly [Point, Point] = [onLine(tail, outMm), onLine(nose, outMm)];
       return laid.isMiddle ? [across] : [across, [mirrored([across[0]])[0]!, mirrored([across[1]])[0]!]];
@@ -125,7 +128,7 @@ export function wingViews({ sites }: MadeWing): WingViews {
     return {
       index,
       plan: both(outline),
-      spar: sections.root.section.isOpen ? [] : both(spar),
+      spar: hasSpar ? both(spar) : [],
       controls: controls.flatMap(both),
       folds,
       ribs,
@@ -164,7 +167,7 @@ export function wingViews({ sites }: MadeWing): WingViews {
               word: `dihedral of panel ${index + 1}`,
             },
           ]),
-      ...(index === 0 && site.wing.sparKind !== 'none' && !sections.root.section.isOpen
+      ...(index === 0 && sparStands(site)
         ? [
             {
               kind: 'spar' as const,
@@ -192,6 +195,10 @@ export function wingViews({ sites }: MadeWing): WingViews {
     bounds: { minX: -half, maxX: half, minY: frontUp + lowest, maxY: -forward },
   };
 }
+
+/** Whether a wing has a spar between its skins. */
+const sparStands = ({ wing, sections }: PanelSite): boolean =>
+  wing.sparKind !== 'none' && !sections.root.section.isOpen && !sections.root.section.isSolid;
 
 /** The lowest and the highest place of a plate with its layers, at an end of its panel. */
 function sheetDepth(site: PanelSite, end: 'root' | 'tip'): readonly [Point3, Point3] {

@@ -7,6 +7,7 @@ import FoldAway from '../../../kit/FoldAway.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import StandsByRows from './StandsByRows.vue';
 import type { FormsDesk } from '../use-forms.ts';
 
 /** The form itself: its name, its board, where it stands, what waits for a place, and how it is let go. */
@@ -103,8 +104,9 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
         is-list
         @update:model-value="desk.change('Change where sweep is told', [{ path: 'sweepAt', value: $event }])"
       />
+      <StandsByRows :desk="desk" />
       <MeasureField
-        v-for="[key, word] in AXES"
+        v-for="[key, word] in form.standsBy ? [] : AXES"
         :key="key"
         :label="word"
         :unit="work.unit"
@@ -112,6 +114,7 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
         @update:model-value="place(key, $event)"
       />
       <MeasureField
+        v-if="!form.standsBy"
         label="Incidence"
         kind="angle"
         :model-value="form.place.incidenceDegrees"

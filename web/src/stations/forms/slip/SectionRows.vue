@@ -3,14 +3,17 @@ import { computed, ref } from 'vue';
 import {
   CAMBER_FIELDS,
   USUAL_CAMBER,
+  USUAL_CORE,
   USUAL_LAYERS,
   type ParameterChange,
   type WingBuild,
 } from '@grain-fold/core/forms';
+import { materialsOf } from '@grain-fold/core/stock';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import SectionPlot from '../SectionPlot.vue';
 import type { FormsDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
+import CoreRows from './CoreRows.vue';
 import LayerRows from './LayerRows.vue';
 import SchoolRow from './SchoolRow.vue';
 import SkinRows from './SkinRows.vue';
@@ -23,6 +26,8 @@ const end = ref<'root' | 'tip'>('root');
 const wing = computed(() => props.desk.form.value!.parameters);
 const build = computed(() => wing.value.build ?? 'folded');
 const panel = computed(() => Math.min(props.desk.chosen.value?.index ?? 0, wing.value.panels.length - 1));
+/** A hot wire runs on wood. */
+const wood = computed(() => materialsOf(work.airframe?.boards ?? []).find((one) => /ply|wood|balsa|card/i.test(one)));
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
 /** What a way of building needs is there when it is chosen; what was said of another is kept for it. */
 function setBuild(value: string): void {
@@ -37,6 +42,21 @@ function setBuild(value: string): void {
         ? {
             layers: parameters.layers ?? USUAL_LAYERS,
             panels: parameters.panels.map((one) => ({ ...one, washoutDegrees: 0 })),
+          }
+        : {}),
+      ...(value === 'cored'
+        ? {
+            core: parameters.core ?? USUAL_CORE,
+            jigMaterial: wood.value ?? parameters.jigMaterial,
+            ...(parameters.section.kind === 'strip-spar'
+              ? {
+                  section: {
+                    ...parameters.section,
+                    kind: 'naca' as const,
+                    digits: parameters.section.digits ?? '2412',
+                  },
+                }
+              : {}),
           }
         : {}),
       ...(value === 'cambered' ? { camber: parameters.camber ?? USUAL_CAMBER } : {}),
@@ -62,10 +82,11 @@ function setBuild(value: string): void {
     </h3>
     <SectionPlot v-if="desk.made.value" :made="desk.made.value" :panel="panel" :end="end" :unit="work.unit" />
     <SchoolRow label="Built as" :model-value="build" :choices="BUILDS" @update:model-value="setBuild" />
-    <SkinRows v-if="build === 'folded'" :desk="desk" />
-    <LayerRows v-else-if="build === 'stepped'" :desk="desk" />
+    <SkinRows v-if="build === 'folded' || build === 'cored'" :desk="desk" />
+    <CoreRows v-if="build === 'cored'" :desk="desk" />
+    <LayerRows v-if="build === 'stepped'" :desk="desk" />
     <FieldRows
-      v-else-if="wing.camber"
+      v-else-if="build === 'cambered'"
       :wing="wing"
       prefix="camber."
       :fields="CAMBER_FIELDS"

@@ -24,11 +24,13 @@ const work = useAirframe();
 const fault = ref('');
 const wing = computed(() => props.desk.form.value!.parameters);
 const isDrawn = computed(() => wing.value.section.kind !== 'strip-spar');
-const KINDS = [
+const isCored = computed(() => wing.value.build === 'cored');
+const ALL_KINDS = [
   ['strip-spar', 'flat bottom over a strip spar'],
   ['naca', 'NACA, four or five digits'],
   ['points', 'from a file of points'],
 ] as const;
+const kinds = computed(() => ALL_KINDS.filter(([kind]) => !isCored.value || kind !== 'strip-spar'));
 const tails = computed(() =>
   isDrawn.value ? TAILS.filter(([value]) => value === 'sanded' || value === 'square') : TAILS,
 );
@@ -86,7 +88,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
   <ChoiceRow
     label="Section"
     :model-value="wantsFile ? 'points' : wing.section.kind"
-    :choices="KINDS"
+    :choices="kinds"
     is-list
     @update:model-value="setKind"
   />
@@ -108,48 +110,50 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
     </el-upload>
   </div>
   <p v-if="fault" class="bad" role="alert">{{ fault }}</p>
-  <FieldRows
-    v-if="isDrawn && wing.skin === 'creased'"
-    :wing="wing"
-    prefix="section."
-    :fields="SECTION_FIELDS"
-    :unit="work.unit"
-    @change="change"
-  />
-  <SchoolRow
-    label="Skin"
-    :model-value="wing.skin"
-    :choices="SKINS"
-    @update:model-value="change('Change skin', [{ path: 'skin', value: $event }])"
-  />
-  <SchoolRow
-    v-if="!isDrawn"
-    label="Nose"
-    :model-value="wing.nose"
-    :choices="NOSES"
-    @update:model-value="change('Change nose', [{ path: 'nose', value: $event }])"
-  />
-  <SchoolRow
-    label="Tail"
-    :model-value="isDrawn && wing.tail !== 'square' ? 'sanded' : wing.tail"
-    :choices="tails"
-    @update:model-value="change('Change tail', [{ path: 'tail', value: $event }])"
-  />
-  <FieldRows
-    v-if="!isDrawn && wing.tail === 'lap'"
-    :wing="wing"
-    :fields="{ lapMm: WING_FIELDS.lapMm }"
-    :follows="lap"
-    :unit="work.unit"
-    @change="change"
-  />
-  <FieldRows
-    v-if="!isDrawn && wing.tail === 'strip'"
-    :wing="wing"
-    :fields="{ stripBoards: WING_FIELDS.stripBoards }"
-    :unit="work.unit"
-    @change="change"
-  />
+  <template v-if="!isCored">
+    <FieldRows
+      v-if="isDrawn && wing.skin === 'creased'"
+      :wing="wing"
+      prefix="section."
+      :fields="SECTION_FIELDS"
+      :unit="work.unit"
+      @change="change"
+    />
+    <SchoolRow
+      label="Skin"
+      :model-value="wing.skin"
+      :choices="SKINS"
+      @update:model-value="change('Change skin', [{ path: 'skin', value: $event }])"
+    />
+    <SchoolRow
+      v-if="!isDrawn"
+      label="Nose"
+      :model-value="wing.nose"
+      :choices="NOSES"
+      @update:model-value="change('Change nose', [{ path: 'nose', value: $event }])"
+    />
+    <SchoolRow
+      label="Tail"
+      :model-value="isDrawn && wing.tail !== 'square' ? 'sanded' : wing.tail"
+      :choices="tails"
+      @update:model-value="change('Change tail', [{ path: 'tail', value: $event }])"
+    />
+    <FieldRows
+      v-if="!isDrawn && wing.tail === 'lap'"
+      :wing="wing"
+      :fields="{ lapMm: WING_FIELDS.lapMm }"
+      :follows="lap"
+      :unit="work.unit"
+      @change="change"
+    />
+    <FieldRows
+      v-if="!isDrawn && wing.tail === 'strip'"
+      :wing="wing"
+      :fields="{ stripBoards: WING_FIELDS.stripBoards }"
+      :unit="work.unit"
+      @change="change"
+    />
+  </template>
 </template>
 
 <style scoped>

@@ -51,7 +51,25 @@ export const BUILDS: readonly (readonly [string, string, string])[] = [
     'a plate with layers',
     'A flat plate, thickened in steps with layers glued on: quick, tough, flies well small.',
   ],
+  [
+    'cored',
+    'a foam core',
+    'Cut from a block with a hot wire between two templates, then covered: a true section, solid.',
+  ],
   ['cambered', 'a plate, rolled', 'One sheet rolled to a camber over a tube: the lightest, for small gliders.'],
+];
+
+/** What is started. */
+export const STARTS: readonly (readonly [string, string, string])[] = [
+  ['wing', 'a wing', 'Two halves that meet in the middle; panels are added after.'],
+  [
+    'flying wing',
+    'a flying wing',
+    'Swept back 25°, with elevons: nothing behind it holds it level, so balance it well forward.',
+  ],
+  ['V-tail', 'a V-tail', 'A wing of two, steep: both its controls do the work of rudder and elevator.'],
+  ['biplane', 'a biplane', 'Two wings: the lower stands by the upper with stagger, gap and decalage.'],
+  ['canard', 'a canard', 'A foreplane ahead of the wing, its nose two degrees higher so that it stalls first.'],
 ];
 
 /** The sentence of the choice that stands. */

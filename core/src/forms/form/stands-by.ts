@@ -1,0 +1,23 @@
+import { add3, point3 } from '../../geometry/index.ts';
+import type { Form, FormPlace } from './form.ts';
+
+/** Where a form stands by another: a lower wing by the upper one, a foreplane by the wing. */
+export interface StandsBy {
+  readonly formId: string;
+  readonly aftMm: number;
+  readonly upMm: number;
+  /** Difference of incidence: above 0 this one's nose points lower. */
+  readonly noseDownDegrees: number;
+}
+
+/** The form that another stands by: one that stands by none itself; undefined when there is none. */
+export function leaderOf({ id, standsBy }: Form, forms: readonly Form[]): Form | undefined {
+  const leader = standsBy && forms.find((form) => form.id === standsBy.formId);
+  return leader && leader.id !== id && !leader.standsBy ? leader : undefined;
+}
+
+/** The place of a form that stands by another. */
+export const placeBy = (leader: Form, { aftMm, upMm, noseDownDegrees }: StandsBy): FormPlace => ({
+  at: add3(leader.place.at, point3(aftMm, 0, upMm)),
+  incidenceDegrees: Math.max(-45, Math.min(45, leader.place.incidenceDegrees - noseDownDegrees)),
+});

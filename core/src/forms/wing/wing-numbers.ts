@@ -1,0 +1,30 @@
+import { CAMBER_FIELDS, LAYER_FIELDS } from './builds.ts';
+import { CORE_FIELDS } from './core-parameters.ts';
+import type { FormField } from './form-field.ts';
+import {
+  CONTROL_FIELDS,
+  PANEL_FIELDS,
+  SECTION_FIELDS,
+  SERVO_FIELDS,
+  WING_FIELDS,
+  type WingParameters,
+} from './parameters.ts';
+import { RIB_FIELDS, TUBE_FIELDS } from './rib-parameters.ts';
+
+/** Every number of a wing by its path, with its bounds. */
+export function numbersOf(wing: WingParameters): readonly (readonly [path: string, field: FormField])[] {
+  const of = (prefix: string, fields: Readonly<Record<string, FormField>>) =>
+    Object.entries(fields).map(([key, field]) => [`${prefix}${key}`, field] as const);
+  return [
+    ...of('', WING_FIELDS),
+    ...of('section.', SECTION_FIELDS),
+    ...wing.panels.flatMap((_, index) => of(`panels.${index}.`, PANEL_FIELDS)),
+    ...wing.servos.flatMap((_, index) => of(`servos.${index}.`, SERVO_FIELDS)),
+    ...wing.controls.flatMap((_, index) => of(`controls.${index}.`, CONTROL_FIELDS)),
+    ...(wing.layers ?? []).flatMap((_, index) => of(`layers.${index}.`, LAYER_FIELDS)),
+    ...(wing.camber ? of('camber.', CAMBER_FIELDS) : []),
+    ...(wing.ribs ? of('ribs.', RIB_FIELDS) : []),
+    ...(wing.core ? of('core.', CORE_FIELDS) : []),
+    ...(wing.ribs?.tubes ?? []).flatMap((_, index) => of(`ribs.tubes.${index}.`, TUBE_FIELDS)),
+  ];
+}

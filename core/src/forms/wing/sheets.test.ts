@@ -170,8 +170,10 @@ describe('plates at random', () => {
           CONTEXT,
         );
         expect(made.parts.length).toBeGreaterThan(1);
-        // Bevelled ends of rolled strips press by up to a quarter of a millimetre at their corners.
-        const faults = closingFaults(airframeOf(made.parts)).filter((title) => !/press 0\.[12]\d mm/.test(title));
+        // Bevelled ends of rolled strips press by up to a quarter of a millimetre at their corners. Cut square, a strip that slopes by 8 degrees
+        // and is swept by 30 leaves t·sin 30·tan 8 and more open on one face.
+        const left = ends === 'square' ? /open by 0\.[34]\d mm/ : /press 0\.[12]\d mm/;
+        const faults = closingFaults(airframeOf(made.parts)).filter((title) => !left.test(title));
         expect(faults).toEqual([]);
       }),
       { numRuns: 25, endOnFailure: true },

@@ -11,7 +11,7 @@ export interface RestOfBoards {
   readonly restMm: number;
   /** The chords of the other wing that fill the rest. */
   readonly changes: readonly ParameterChange[];
-  /** Width of its skin on the flat then. */
+  /** Width of its skin and strips on the flat then. */
   readonly widthMm: number;
 }
 
@@ -32,6 +32,15 @@ const widest = (parts: readonly Part[], which: 'x' | 'y'): number =>
     }),
   );
 
+/** What the strips of a wing take across a board, each beside the other. */
+const stripsWidth = (parts: readonly Part[], apartMm: number): number =>
+  parts
+    .filter(({ source }) => source!.role.startsWith('spar-1') || source!.role.startsWith('tail-1'))
+    .reduce((sum, part) => {
+      const { minY, maxY } = boundsOf(outlineOf(part)!.nodes);
+      return sum + maxY - minY + apartMm;
+    }, 0);
+
 const scaled = ({ parameters }: Form, factor: number): readonly ParameterChange[] => [
   { path: 'rootChordMm', value: Math.floor(parameters.rootChordMm * factor * 10) / 10 },
   ...parameters.panels.map(({ tipChordMm }, at) => ({
@@ -41,7 +50,7 @@ const scaled = ({ parameters }: Form, factor: number): readonly ParameterChange[
 ];
 
 /**
- * The chords with which a wing's skins come out of what another's leave of their boards: both lie along them.
+ * The chords with which a wing's skins and strips come out of what another's leave of their boards: all lie along them.
  * @param apartMm between two parts, and from each long edge of a board
  * @returns words when there is none
  */
@@ -61,15 +70,16 @@ export function restOfBoards(
     return { refused: `${form.name} is of another board than ${leader.name}.` };
   if (long > longestMm || own + 2 * apartMm > widthMm)
     return { refused: `The skins of ${leader.name} are ${length(long)} by ${length(own)}: larger than its board.` };
-  const beside = Math.floor((widthMm - apartMm) / (own + apartMm)),
-    restMm = widthMm - apartMm - beside * (own + apartMm);
+  const each = own + apartMm + stripsWidth(parts, apartMm);
+  const beside = Math.max(1, Math.floor((widthMm - apartMm) / each)),
+    restMm = widthMm - apartMm - beside * each;
   const room = restMm - apartMm;
   const widthAt = (factor: number): number => {
     const { parts: own } = makeForm(
       { ...form, parameters: withParameters(form.parameters, scaled(form, factor)) },
       context,
     );
-    return widest(own, 'x') <= longestMm ? widest(own, 'y') : 0;
+    return widest(own, 'x') <= longestMm ? widest(own, 'y') + stripsWidth(own, apartMm) : 0;
   };
   // The skin is nearly as many times wider as the chord is: a few steps come to it.
   let factor = STARTS.find((one) => widthAt(one) > 0),

@@ -1,12 +1,12 @@
-import { boundsOf, isInside } from '../../geometry/index.ts';
+import { isInside } from '../../geometry/index.ts';
 import { formatLengthWithUnit } from '../../units/index.ts';
-import type { FormContext, FormFault } from '../form/index.ts';
+import { withParameter, type FormContext, type FormFault } from '../form/index.ts';
 import { blocking } from './blocking.ts';
 import type { PanelSite } from './panel.ts';
 import type { WingParameters } from './parameters.ts';
 import { MOST_RIBS, MOST_TUBES, TUBE_FIELDS } from './rib-parameters.ts';
-import { ribPlaces } from './rib-places.ts';
-import { leftRound, tubeHoles } from './rib-tubes.ts';
+import { ribPlaces, type RibPlace } from './rib-places.ts';
+import { leftRound, tubeHoles, type TubeHole } from './rib-tubes.ts';
 import { ribRoom } from './ribs.ts';
 import { sparSides } from './spar-strips.ts';
 
@@ -54,85 +54,113 @@ export function ribNumberFaults(wing: WingParameters, { unit }: FormContext): re
 /** Tubes that leave the section, or run through the spar: told once the skins are known. */
 export function tubeFaults(sites: readonly PanelSite[], { unit }: FormContext): readonly FormFault[] {
   const { ribs } = sites[0]!.wing;
-  if (!ribs) return [];
-  return ribs.tubes.flatMap((tube, at) => {
-    const fault = tubeFault(sites, tube.panelId, at, unit);
-    return fault ? [fault] : [];
-  });
+  return (ribs?.tubes ?? []).flatMap((_, at) => tubeFault(sites, at, unit) ?? []);
 }
 
-function tubeFault(
-  sites: readonly PanelSite[],
-  panelId: string,
-  at: number,
-  unit: FormContext['unit'],
-): FormFault | undefined {
-  const path = (key: keyof typeof TUBE_FIELDS): string => `ribs.tubes.${at}.${key}`,
-    length = (mm: number): string => formatLengthWithUnit(mm, unit);
-  const holes = sites
+/** A hole of a tube with the rib that it is in. */
+interface HeldHole {
+  readonly site: PanelSite;
+  readonly place: RibPlace;
+  readonly hole: TubeHole;
+  /** From its joint. */
+  readonly deepMm: number;
+  readonly leftMm: number;
+  readonly isInSpar: boolean;
+}
+
+/** The holes of a tube, from its joint on. */
+function holesOf(sites: readonly PanelSite[], at: number): readonly HeldHole[] {
+  const { panelId } = sites[0]!.wing.ribs!.tubes[at]!;
+  return sites
     .flatMap((site) =>
       ribPlaces(site).flatMap((place) =>
         tubeHoles(site, place)
           .filter(({ tube }) => tube.panelId === panelId)
-          .map((hole) => ({ site, place, hole })),
+          .map((hole): HeldHole => {
+            const ring = ribRoom(site, place).find((own) => isInside(hole.centre, own));
+            const spar = sparSides(site, place.map.origin.x, place.map.origin.x + place.thicknessMm);
+            const { centre, radiusMm } = hole;
+            return {
+              site,
+              place,
+              hole,
+              deepMm: Math.min(place.outMm, site.laid.panel.spanMm - place.outMm),
+              leftMm: ring ? leftRound(hole, ring) : -radiusMm,
+              isInSpar:
+                spar !== undefined &&
+                centre.x + radiusMm > spar.frontMm - LEAST_ROUND_MM &&
+                centre.x - radiusMm < spar.rearMm + LEAST_ROUND_MM,
+            };
+          }),
       ),
     )
-    .map((one) => {
-      const { site, place, hole } = one;
-      const ring = ribRoom(site, place).find((own) => isInside(hole.centre, own));
-      const spar = sparSides(site, place.map.origin.x, place.map.origin.x + place.thicknessMm);
-      const deep = Math.min(place.outMm, site.laid.panel.spanMm - place.outMm);
-      return { ...one, left: ring ? leftRound(hole, ring) : -hole.radiusMm, spar, deep };
-    })
-    .sort((a, b) => a.deep - b.deep);
-  const through = holes.find(
-    ({ spar, hole: { centre, radiusMm } }) =>
-      spar && centre.x + radiusMm > spar.frontMm - LEAST_ROUND_MM && centre.x - radiusMm < spar.rearMm + LEAST_ROUND_MM,
-  );
-  if (through) {
-    const { site, spar, hole } = through;
-    const joint = sites.find(({ laid }) => laid.panel.id === panelId)!.laid;
-    const value = Math.ceil(((spar!.rearMm - site.laid.rootNoseMm + hole.radiusMm + 3) / joint.rootChordMm) * 100);
-    if (value > hole.tube.atPercent && value <= TUBE_FIELDS.atPercent.most)
-      return blocking(
-        'TUBE_SPAR',
-        path('atPercent'),
-        'A tube runs through the spar',
-        `Its hole reaches into the spar of panel ${site.laid.number}: it goes behind it.`,
-        `Set ${value} %`,
-        [{ path: path('atPercent'), value }],
-      );
+    .sort((a, b) => a.deepMm - b.deepMm);
+}
+
+const isBad = ({ isInSpar, leftMm }: HeldHole): boolean => isInSpar || leftMm < LEAST_ROUND_MM;
+
+/** The first of some values that a tube works with. */
+const firstThatWorks = (
+  sites: readonly PanelSite[],
+  at: number,
+  path: string,
+  values: readonly number[],
+): number | undefined =>
+  values.find((value) => {
+    const wing = withParameter(sites[0]!.wing, path, value);
+    return !holesOf(
+      sites.map((site) => ({ ...site, wing })),
+      at,
+    ).some(isBad);
+  });
+
+function tubeFault(sites: readonly PanelSite[], at: number, unit: FormContext['unit']): FormFault | undefined {
+  const holes = holesOf(sites, at),
+    bad = holes.find(isBad);
+  if (!bad) return undefined;
+  const { tube } = bad.hole,
+    length = (mm: number): string => formatLengthWithUnit(mm, unit);
+  const path = (key: keyof typeof TUBE_FIELDS): string => `ribs.tubes.${at}.${key}`;
+  const steps = (from: number, by: number, to: number): readonly number[] =>
+    Array.from({ length: Math.max(0, Math.floor((to - from) / by)) }, (_, step) => from + by * (step + 1));
+  const title = bad.isInSpar
+    ? 'A tube runs through the spar'
+    : `The tube leaves the section at rib ${bad.place.number} of panel ${bad.site.laid.number}`;
+  const tries: readonly (readonly [keyof typeof TUBE_FIELDS, string, readonly number[], (value: number) => string])[] =
+    [
+      ...(bad.isInSpar
+        ? ([
+            [
+              'atPercent',
+              'It goes behind the spar.',
+              steps(Math.floor(tube.atPercent), 1, TUBE_FIELDS.atPercent.most),
+              (value: number) => `Set ${value} %`,
+            ],
+          ] as const)
+        : []),
+      [
+        'reachMm',
+        'Each panel leans away from it by half the turn of the joint, and tapers.',
+        holes
+          .map(({ deepMm, place }) => Math.floor(deepMm - 2 * place.thicknessMm - 1))
+          .filter((value) => value >= TUBE_FIELDS.reachMm.least && value < tube.reachMm)
+          .reverse(),
+        (value) => `Set ${length(value)} into each panel`,
+      ],
+      [
+        'diameterMm',
+        `Round it ${length(Math.max(0, bad.leftMm))} are left, ${length(LEAST_ROUND_MM)} are wanted.`,
+        steps(-Math.floor(tube.diameterMm * 2) / 2 - 0.5, 0.5, -TUBE_FIELDS.diameterMm.least).map((value) => -value),
+        (value) => `Set ${length(value)}`,
+      ],
+    ];
+  for (const [key, detail, values, word] of tries) {
+    const value = firstThatWorks(sites, at, path(key), values);
+    if (value !== undefined)
+      return blocking('TUBE', path(key), title, detail, word(value), [{ path: path(key), value }]);
   }
-  const out = holes.find(({ left }) => left < LEAST_ROUND_MM) ?? through;
-  if (!out) return undefined;
-  const before = holes.filter(({ left, deep }) => left >= LEAST_ROUND_MM && deep < out.deep).at(-1);
-  const title = `The tube leaves the section at rib ${out.place.number} of panel ${out.site.laid.number}`;
-  const reach = before ? Math.floor(out.deep - 2 * out.place.thicknessMm - 1) : 0;
-  if (reach >= TUBE_FIELDS.reachMm.least && reach < out.hole.tube.reachMm)
-    return blocking(
-      'TUBE_LEAVES',
-      path('reachMm'),
-      title,
-      'Each panel leans away from it by half the turn of the joint, and tapers.',
-      `Set ${length(reach)} into each panel`,
-      [{ path: path('reachMm'), value: reach }],
-    );
-  const room = boundsOf(
-    ribRoom(out.site, out.place).flat().length > 0 ? ribRoom(out.site, out.place).flat() : [{ x: 0, y: 0 }],
-  );
-  const diameter =
-    Math.floor(Math.min(2 * (out.left + out.hole.radiusMm - LEAST_ROUND_MM - 0.3), room.maxY - room.minY) * 2) / 2;
-  if (diameter >= TUBE_FIELDS.diameterMm.least && diameter < out.hole.tube.diameterMm)
-    return blocking(
-      'TUBE_WIDE',
-      path('diameterMm'),
-      title,
-      `Round it ${length(Math.max(0, out.left))} are left, ${length(LEAST_ROUND_MM)} are wanted.`,
-      `Set ${length(diameter)}`,
-      [{ path: path('diameterMm'), value: diameter }],
-    );
   return blocking(
-    'TUBE_WIDE',
+    'TUBE',
     path('diameterMm'),
     title,
     'The section is too thin there for a tube.',

@@ -8,6 +8,7 @@ import {
   DIHEDRAL_AGAINST,
   END_SCHOOLS,
   type FormField,
+  GAUGE_FIELDS,
   LAYER_FIELDS,
   LAYER_SIDES,
   MOST_CONTROLS,
@@ -114,6 +115,15 @@ export class WingRibsDto {
 }
 withFields(WingRibsDto, RIB_FIELDS);
 
+export class WingGaugesDto {
+  @IsFlag() hasCradles!: boolean;
+  @IsFlag() hasJoints!: boolean;
+  @IsFlag() hasCamber!: boolean;
+  @IsFlag() hasThrows!: boolean;
+  @IsFlag() hasBalance!: boolean;
+}
+withFields(WingGaugesDto, GAUGE_FIELDS);
+
 export class WingCoreDto {}
 withFields(WingCoreDto, CORE_FIELDS);
 
@@ -123,6 +133,7 @@ export class WingParametersDto {
   @IsOptional() @IsOneOf(WING_BUILDS) build?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(MOST_LAYERS) @EachNested() @Type(() => WingLayerDto) layers?: WingLayerDto[];
   @IsOptional() @Nested(() => WingCamberDto) camber?: WingCamberDto;
+  @IsOptional() @Nested(() => WingGaugesDto) gauges?: WingGaugesDto;
   @IsOptional() @Nested(() => WingCoreDto) core?: WingCoreDto;
   @IsOptional() @Nested(() => WingRibsDto) ribs?: WingRibsDto;
   @IsOneOf(WING_MIDDLES) middle!: string;

@@ -11,6 +11,7 @@ export {
   type WingLayer,
 } from './builds.ts';
 export { CORE_FIELDS, USUAL_CORE, type WingCore } from './core-parameters.ts';
+export { GAUGE_FIELDS, NO_GAUGES, type WingGauges } from './gauge-parameters.ts';
 export type { FormField } from './form-field.ts';
 export { type MadeWing, makeWing } from './make-wing.ts';
 export { type LaidPanel, layPanels } from './panel-layout.ts';

@@ -1,7 +1,8 @@
 import type { OperationDraft } from '../../operations/index.ts';
 import type { Part } from '../../part/index.ts';
-import { formatAngle, formatLengthWithUnit, radians } from '../../units/index.ts';
-import { madePart, type MadeCorner, type MadeEdgeWork } from '../form/index.ts';
+import { formatAngle, radians } from '../../units/index.ts';
+import type { MadeCorner, MadeEdgeWork } from '../form/index.ts';
+import { helperPart, lengthIn, rectangle, type Helper } from './helper-part.ts';
 import type { PanelSite } from './panel.ts';
 import type { WingStation } from './stations.ts';
 
@@ -24,38 +25,14 @@ const bevel = (degrees: number): OperationDraft => ({
 const bevelOn = (edge: string, degrees: number): readonly MadeEdgeWork[] =>
   Math.abs(degrees) < 0.05 ? [] : [{ name: `bevel-${edge}`, edges: [edge], work: bevel(degrees) }];
 
-const rectangle = (width: number, height: number): readonly MadeCorner[] => [
-  { at: { x: 0, y: 0 }, edge: 'foot' },
-  { at: { x: width, y: 0 }, edge: 'aft' },
-  { at: { x: width, y: height }, edge: 'top' },
-  { at: { x: 0, y: height }, edge: 'fore' },
-];
-
-const length = (sites: readonly PanelSite[], mm: number): string => formatLengthWithUnit(mm, sites[0]!.unit);
-
-type Helper = { readonly role: string; readonly name: string; readonly notes: string };
+const length = lengthIn;
 const helper = (
   sites: readonly PanelSite[],
-  { role, name, notes }: Helper,
+  own: Helper,
   quantity: number,
   outline: readonly MadeCorner[],
-  edgeWork: readonly MadeEdgeWork[] = [],
-): Part => {
-  const { formId, formName, wing } = sites[0]!;
-  return madePart({
-    formId,
-    role,
-    name: `${formName} ${name}`,
-    group: `${formName} jigs`,
-    material: wing.jigMaterial,
-    handed: 'single',
-    quantity,
-    grain: { directionDegrees: 0, rule: 'any' },
-    notes,
-    outline,
-    edgeWork,
-  });
-};
+  edgeWork?: readonly MadeEdgeWork[],
+): Part => helperPart(sites, own, 'jigs', quantity, outline, edgeWork);
 
 /** Blocks that hold each raised station at its height on the table, one a side. */
 function tipBlocks(sites: readonly PanelSite[], stations: readonly WingStation[]): readonly Part[] {

@@ -1,6 +1,7 @@
 import type { Form, FormContext, MadeForm } from '../form/index.ts';
 import { templateParts } from './core-templates.ts';
 import { controlParts } from './control-surface.ts';
+import { gaugeParts } from './gauges.ts';
 import { jigParts } from './jig-parts.ts';
 import { layPanels } from './panel-layout.ts';
 import { panelSections, placedCorners } from './panel-sections.ts';
@@ -34,7 +35,7 @@ const nothing = (faults: MadeWing['faults']): MadeWing => ({
 function coredWing(sites: readonly PanelSite[], stations: readonly WingStation[], context: FormContext): MadeWing {
   const figures = wingFigures(sites, [], stations, context);
   return {
-    parts: [...sites.flatMap(templateParts), ...jigParts(sites, stations)],
+    parts: [...sites.flatMap(templateParts), ...jigParts(sites, stations), ...gaugeParts(sites, stations)],
     figures,
     working: wingWorking(sites, figures, context),
     faults: [],
@@ -85,7 +86,7 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
   ]);
   const figures = wingFigures(sites, standing, stations, context);
   return {
-    parts: [...standing, ...jigParts(sites, stations)],
+    parts: [...standing, ...jigParts(sites, stations), ...gaugeParts(sites, stations)],
     figures,
     working: wingWorking(sites, figures, context),
     faults: adviceFaults(sites, context),

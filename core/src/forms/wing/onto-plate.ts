@@ -16,7 +16,7 @@ export function lowerPlateAt({ sections }: PanelSite, atRoot: number, atTip: num
   const { root, tip } = sections,
     nose = root.section.plates.findIndex(({ role }) => role === 'nose' || role === 'front' || role.startsWith('top'));
   const found = root.section.plates
-    .slice(0, nose)
+    .slice(0, nose < 0 ? undefined : nose)
     .findIndex(
       ({ isSkin }, index) => !isSkin && covers(root.section, index, atRoot) && covers(tip.section, index, atTip),
     );

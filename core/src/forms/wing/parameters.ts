@@ -2,6 +2,7 @@ import type { NoseStyle, TailStyle } from '../section/index.ts';
 import type { EndSchool } from '../skin/index.ts';
 import { lengthField, type FormField } from './form-field.ts';
 import type { WingCore } from './core-parameters.ts';
+import type { WingGauges } from './gauge-parameters.ts';
 import type { WingRibs } from './rib-parameters.ts';
 import type { WingBuild, WingCamber, WingLayer } from './builds.ts';
 
@@ -110,7 +111,9 @@ export interface WingParameters {
   readonly hasTipBlocks: boolean;
   readonly hasWedges: boolean;
   readonly hasJigs: boolean;
-  /** Sheet that tip blocks, wedges and jigs are cut from. */
+  /** None when undefined. */
+  readonly gauges?: WingGauges;
+  /** Sheet that tip blocks, wedges, jigs and gauges are cut from. */
   readonly jigMaterial: string;
 }
 

@@ -7,6 +7,7 @@ import { skinOutline, type SkinOutline } from '../skin/index.ts';
 import { jointSeams } from './joint-seams.ts';
 import { isSheet, panelWord, type PanelSite } from './panel.ts';
 import { sheetMarks } from './sheet-layers.ts';
+import { balanceMarks } from './balance-place.ts';
 import { controlCuts, tailEdges } from './control-surface.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { leadExit, servoOpenings } from './servo-opening.ts';
@@ -226,7 +227,13 @@ export function skinPart(site: PanelSite): Part {
     grain: { directionDegrees: 0, rule: 'along' },
     outline: withControls(site, outline.corners),
     holes: [...servoOpenings(site), ...leadExit(site)],
-    lines: [...foldLines(site, outline), ...sparMarks(site), ...lap, ...(isOpen ? sheetMarks(site) : [])],
+    lines: [
+      ...foldLines(site, outline),
+      ...sparMarks(site),
+      ...lap,
+      ...(isOpen ? sheetMarks(site) : []),
+      ...balanceMarks(site),
+    ],
     edgeWork: [...outline.endWork, ...tailWork(site)],
     seams: [
       ...(wing.tail === 'strip' || isOpen ? [] : tailSeams(site, isPartLap)),

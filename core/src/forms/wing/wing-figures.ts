@@ -1,8 +1,10 @@
 import { distance, distance3, polygonArea, signedArea, applyRigid, point3 } from '../../geometry/index.ts';
 import { outlineOf, holesOf, piecesOf, type Part } from '../../part/index.ts';
+import { balancePlace, type BalancePlace } from './balance-place.ts';
 import { coreBlock, type CoreBlock } from './core-block.ts';
 import type { FormContext } from '../form/index.ts';
 import { hasSkins, type PanelSite } from './panel.ts';
+import { planformOf, type Planform } from './planform.ts';
 import { tubeAt } from './rib-places.ts';
 import { leadRoutes, type LeadRoute } from './servo-opening.ts';
 import type { WingStation } from './stations.ts';
@@ -43,14 +45,9 @@ export interface TubeLengths {
 }
 
 /** Everything that a wing tells of itself: both sides together. */
-export interface WingFigures {
+export interface WingFigures extends Planform {
   /** Tip to tip, as it stands. */
   readonly spanMm: number;
-  /** As seen from above. */
-  readonly areaMm2: number;
-  readonly meanChordMm: number;
-  /** Nose of the mean chord, aft of the root's nose. */
-  readonly meanChordNoseMm: number;
   readonly aspectRatio: number;
   /** Foam of skins, spars and strips, both sides. */
   readonly foamMm2: number;
@@ -69,6 +66,8 @@ export interface WingFigures {
   readonly tightestMm?: number;
   /** Greatest twist of any plate. */
   readonly twistMm: number;
+  /** Where it balances, when a balance gauge is cut. */
+  readonly balance?: BalancePlace;
 }
 
 const outlineArea = (part: Part): number => {
@@ -77,23 +76,6 @@ const outlineArea = (part: Part): number => {
   const holes = holesOf(part).reduce((sum, hole) => sum + polygonArea(hole.nodes), 0);
   return Math.abs(signedArea(outline.nodes)) - holes;
 };
-
-/** Mean chord of the planform, both sides alike: 2/S ∫ c² dy over the projected span. @source as in the figures of the plan */
-function planform(sites: readonly PanelSite[]): Pick<WingFigures, 'areaMm2' | 'meanChordMm' | 'meanChordNoseMm'> {
-  let area = 0,
-    squared = 0,
-    nose = 0;
-  for (const { laid } of sites) {
-    const long = laid.panel.spanMm * Math.cos((laid.dihedralDegrees * Math.PI) / 180) * (laid.isMiddle ? 0.5 : 1);
-    const [a, b] = [laid.rootChordMm, laid.panel.tipChordMm],
-      [p, q] = [laid.rootNoseMm, laid.tipNoseMm];
-    area += (long * (a + b)) / 2;
-    squared += (long * (a * a + a * b + b * b)) / 3;
-    // ∫ nose · chord over the panel, both straight.
-    nose += (long * (2 * p * a + p * b + q * a + 2 * q * b)) / 6;
-  }
-  return { areaMm2: 2 * area, meanChordMm: squared / area, meanChordNoseMm: nose / area };
-}
 
 function cornerHeights(sites: readonly PanelSite[], stations: readonly WingStation[]): readonly CornerHeights[] {
   const lift = stations[0]!.heightMm;
@@ -160,7 +142,7 @@ export function wingFigures(
   stations: readonly WingStation[],
   context: FormContext,
 ): WingFigures {
-  const shape = planform(sites),
+  const shape = planformOf(sites),
     { wing } = sites[0]!;
   const blocks = wing.build === 'cored' ? sites.flatMap(({ laid }) => coreBlock(wing, laid) ?? []) : [];
   const cores = blocks.map(({ panel, massG }): PieceMass => ({
@@ -195,6 +177,7 @@ export function wingFigures(
     leads: leadRoutes(sites),
     tubes: tubeLengths(sites, stations),
     blocks,
+    ...(wing.gauges?.hasBalance ? { balance: balancePlace(sites) } : {}),
     twistMm: Math.max(...sites.flatMap(({ skin }) => skin.plates.map(({ twistMm }) => twistMm))),
     ...(deviations.length > 0 ? { deviationMm: Math.max(...deviations) } : {}),
     ...(radii.length > 0 ? { tightestMm: Math.min(...radii) } : {}),

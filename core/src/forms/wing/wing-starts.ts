@@ -2,11 +2,15 @@ import type { LengthUnit } from '../../units/index.ts';
 import type { Form } from '../form/index.ts';
 import { USUAL_CAMBER, USUAL_LAYERS, type WingBuild } from './builds.ts';
 import { USUAL_CORE } from './core-parameters.ts';
+import { NO_GAUGES } from './gauge-parameters.ts';
 import { wingFromNumbers, type WingControl, type WingParameters, type WingStart } from './parameters.ts';
 
 export const WING_STARTS = ['wing', 'flying wing', 'V-tail', 'biplane', 'canard'] as const;
 /** What is started: one wing, or two of which one stands by the other. */
 export type WingStartKind = (typeof WING_STARTS)[number];
+
+/** A flying wing balances so far forward, in per cent of its mean chord. */
+const FLYING_WING_BALANCE = 18;
 
 type Numbers = Omit<WingStart, 'material'>;
 const INCH = 25.4;
@@ -100,7 +104,13 @@ export function formsFromNumbers(
     chord = numbers.rootChordMm;
   if (kind === 'flying wing') {
     const own = swept(wing, 25);
-    return [form('Wing', { ...own, controls: [along(own, 0.3, 0.95, 0.18, 'elevon')] })];
+    return [
+      form('Wing', {
+        ...own,
+        controls: [along(own, 0.3, 0.95, 0.18, 'elevon')],
+        gauges: { ...NO_GAUGES, balancePercent: FLYING_WING_BALANCE },
+      }),
+    ];
   }
   if (kind === 'V-tail') {
     const own = swept(wing, 15);

@@ -7,6 +7,7 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import GaugeRows from './GaugeRows.vue';
 import type { FormsDesk } from '../use-forms.ts';
 
 /** What holds the wing while it is glued, and the heights on the table that prove it has no twist. */
@@ -28,7 +29,7 @@ const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
 
 <template>
   <section aria-label="Blocks and jigs">
-    <FoldAway title="Blocks, wedges and jigs">
+    <FoldAway title="Blocks, wedges, jigs and gauges">
       <CheckRow
         v-for="[key, word] in HELPS"
         :key="key"
@@ -38,6 +39,7 @@ const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
           desk.change(`${$event ? 'Add' : 'Leave out'} ${word.toLowerCase()}`, [{ path: key, value: $event }])
         "
       />
+      <GaugeRows :desk="desk" />
       <ChoiceRow
         label="Cut from"
         :model-value="wing.jigMaterial"

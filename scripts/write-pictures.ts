@@ -4,7 +4,16 @@ import path from 'node:path';
 import { foldView, type Airframe, DEFAULT_SETTINGS, standardBoard, withForm } from '@grain-fold/core/airframe';
 import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
 import { foldedFaces, foldedSvg } from '@grain-fold/core/folds';
-import { innerHeights, makeForm, wingFromNumbers, type Form, type WingParameters } from '@grain-fold/core/forms';
+import {
+  formsFromNumbers,
+  innerHeights,
+  makeForm,
+  sheetRings,
+  usualNumbers,
+  wingFromNumbers,
+  type Form,
+  type WingParameters,
+} from '@grain-fold/core/forms';
 import { emptyPart, outlineOf, type Part } from '@grain-fold/core/part';
 import { polylineDraft, rectangleDraft } from '@grain-fold/core/paths';
 import { reedling1100 } from './demo/reedling-1100.ts';
@@ -160,7 +169,78 @@ function writeSection(name: string, title: string, more: Partial<WingParameters>
   console.log(name);
 }
 
+type P = { readonly x: number; readonly y: number };
+const BOARD = { thicknessMm: 5, gramsPerSquareMetre: 480 };
+const madeWing = (more: Partial<WingParameters>) => makeForm(wingOf(more), { unit: 'mm', boardOf: () => BOARD });
+
+/** Rings of board, and lines, seen from the side: closed ones filled. */
+function writeRings(
+  name: string,
+  title: string,
+  rings: readonly (readonly P[])[],
+  lines: readonly (readonly P[])[] = [],
+): void {
+  const all = [...rings, ...lines].flat(),
+    [left, right] = [Math.min(...all.map(({ x }) => x)), Math.max(...all.map(({ x }) => x))],
+    [low, top] = [Math.min(...all.map(({ y }) => y)), Math.max(...all.map(({ y }) => y))];
+  const d = (points: readonly P[], isClosed: boolean): string =>
+    points.map(({ x, y }, at) => `${at === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(top - y).toFixed(2)}`).join('') +
+    (isClosed ? 'Z' : '');
+  fs.writeFileSync(
+    path.join(FOLDER, `${name}.svg`),
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${(left - 6).toFixed(2)} -6 ${(right - left + 12).toFixed(2)} ${(top - low + 12).toFixed(2)}" width="720" role="img" aria-label="${title}"><title>${title}</title>` +
+      `<path d="${rings.map((ring) => d(ring, true)).join('')}" fill="#e8dec4" fill-rule="evenodd" stroke="#1d2a2f" stroke-width="0.8" stroke-linejoin="round"/>` +
+      `<path d="${lines.map((one) => d(one, false)).join('')}" fill="none" stroke="#1d2a2f" stroke-width="0.9"/></svg>\n`,
+  );
+  console.log(name);
+}
+const ringsOf = (part: Part): readonly (readonly P[])[] => part.contours.map(({ nodes }) => nodes);
+
 fs.mkdirSync(FOLDER, { recursive: true });
+writeRings(
+  'wing-stepped',
+  'A plate with two layers on top',
+  sheetRings(
+    madeWing({
+      build: 'stepped',
+      layers: [
+        { side: 'top', fromPercent: 0, toPercent: 50 },
+        { side: 'top', fromPercent: 8, toPercent: 34 },
+      ],
+    }).sites[0]!,
+    'root',
+  ),
+);
+writeRings(
+  'wing-cambered',
+  'A plate rolled to a camber of 7 per cent',
+  sheetRings(madeWing({ build: 'cambered', camber: { heightPercent: 7, atPercent: 40 } }).sites[0]!, 'root'),
+);
+const ribbed = madeWing({
+  section: { kind: 'naca', digits: '2418', creases: 9 },
+  tail: 'sanded',
+  rootChordMm: 220,
+  ribs: { spacingMm: 150, material: 'board', endMaterial: 'board', hasWindows: true, tubes: [] },
+});
+writeRings(
+  'wing-ribs',
+  'A rib in two pieces round the spar, with its windows, in a creased skin',
+  ribbed.parts.filter(({ id }) => id.includes('rib-1-2')).flatMap(ringsOf),
+  [
+    ribbed.sites[0]!.skin.ends.map(({ root, tip }) => ({
+      x: root.y + (tip.y - root.y) / 3,
+      y: root.z + (tip.z - root.z) / 3,
+    })),
+  ],
+);
+const cored = madeWing({ build: 'cored', section: { kind: 'naca', digits: '2412', creases: 7 }, rootChordMm: 220 });
+const template = cored.parts.find(({ id }) => id.endsWith('root-upper'))!;
+writeRings(
+  'wing-template',
+  'The upper template of a foam core, its ledges, and the numbers along its run',
+  ringsOf(template),
+  template.lines.map(({ nodes }) => nodes),
+);
 writeSection('wing-trench-lap', 'A doubled trench at the nose, a bevelled lap at the tail', {});
 writeSection('wing-square', 'A doubled trench at the nose, a square lap at the tail', { tail: 'square' });
 writeSection('wing-bevels-sanded', 'Two bevels at the nose, both skins sanded to a line at the tail', {
@@ -184,6 +264,25 @@ const gull = wingOf({
     { id: 'p3', spanMm: 300, tipChordMm: 140, sweepDegrees: 0, dihedralDegrees: 30, washoutDegrees: 0 },
   ],
 });
+const [flying] = formsFromNumbers(
+  'flying wing',
+  'stepped',
+  { ...usualNumbers('flying wing', 'mm'), material: 'board' },
+  (name) => ({ id: 'w1', name }),
+);
+write('wing-flying', withForm(airframe(), flying!), 'w1-skin-1', 'airframe');
+const biplane = formsFromNumbers(
+  'biplane',
+  'folded',
+  { ...usualNumbers('biplane', 'mm'), material: 'board' },
+  (name) => ({ id: name === 'Upper wing' ? 'w1' : 'w2', name }),
+);
+write(
+  'wing-biplane',
+  biplane.reduce((held, form) => withForm(held, form), airframe()),
+  'w1-skin-1',
+  'airframe',
+);
 write('wing-gull', withForm(airframe(), gull), 'w1-skin-1', 'airframe');
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');

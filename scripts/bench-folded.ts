@@ -132,7 +132,7 @@ try {
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   for (const [airframe, part] of [
     ['Saltbox 36', /Turtle deck/],
-    ['Reedling 1100', /Wing centre/],
+    ['Reedling 1100', /Wing skin middle/],
   ] as const) {
     await page.getByRole('link', { name: `Open ${airframe}` }).click();
     tell({ case: `${airframe}: a part folded`, ...(await openFolded(page, part)) });

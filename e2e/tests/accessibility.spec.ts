@@ -47,7 +47,7 @@ test('axe finds nothing serious on any view, by day and in the evening', async (
       await page.locator('body').press('Escape');
       await page
         .getByRole('listbox', { name: 'Parts' })
-        .getByRole('option', { name: /Wing half/ })
+        .getByRole('option', { name: /Wing plate/ })
         .click();
       await page.locator('body').press('u');
       await page.getByRole('region', { name: 'Folds' }).waitFor();

@@ -117,13 +117,13 @@ test('the whole demo airframe is folded and stood together, and a click on it op
     .click();
   await page.locator('body').press('u');
   await choose(page, 'Shown folded', 'whole airframe');
-  await expect(folds(page)).toContainText('19 pieces of 13 parts stand together.');
+  await expect(folds(page)).toContainText('19 pieces of 14 parts stand together.');
   await expect(folds(page)).toContainText('No piece is in another.');
-  await expect(folds(page)).toContainText('closed; the widest gap is 0 in.');
+  await expect(folds(page)).toContainText('closed; the widest gap is 0.004 in.');
   await page.getByRole('button', { name: 'above', exact: true }).click();
   const box = (await page.locator('.folded-mat canvas').boundingBox())!;
   await page.mouse.click(box.x + box.width / 2 - 60, box.y + box.height / 2 - 130);
-  await expect(slip(page).getByLabel("Part's name")).toHaveValue('Wing panel');
+  await expect(slip(page).getByLabel("Part's name")).toHaveValue('Wing skin');
   await folds(page).getByRole('button', { name: 'Keep this order' }).click();
   await expect(folds(page)).toContainText('as you keep it');
   await folds(page)

@@ -13,6 +13,9 @@ export class Drafter {
     return new Drafter({ ...emptyPart(id, name, material, group), ...details });
   }
 
+  /** Drafting that goes on with a part that is there. */
+  static on = (part: Part): Drafter => new Drafter(part);
+
   run(command: PartCommand): Drafter {
     const result = applyCommand(this.part, command);
     if (!result.ok) throw new Error(`${this.part.name}: ${result.message}`);

@@ -1,8 +1,33 @@
-import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
-import { closed, crease, Drafter, mark } from './drafter.ts';
+import { DEFAULT_SETTINGS, withForm, type Airframe } from '@grain-fold/core/airframe';
+import { NO_GAUGES, wingFromNumbers, type Form } from '@grain-fold/core/forms';
+import { closed, Drafter, mark } from './drafter.ts';
 
 const FOAM = 'unfaced foam 3 mm';
 const along = { directionDegrees: 0, rule: 'along' } as const;
+
+/** One sheet rolled to a camber, both halves raised; with the gauges that make thirty of them alike. */
+const WING: Form = {
+  id: 'wing',
+  kind: 'wing',
+  name: 'Wing',
+  parameters: {
+    ...wingFromNumbers({
+      spanMm: 320,
+      rootChordMm: 66,
+      tipChordMm: 50,
+      dihedralDegrees: 10,
+      sparHeightMm: 3,
+      material: FOAM,
+    }),
+    build: 'cambered',
+    camber: { heightPercent: 4, atPercent: 40 },
+    noseRoundMm: 0,
+    ends: 'square',
+    panels: [{ id: 'p1', spanMm: 164, tipChordMm: 50, sweepDegrees: 2, dihedralDegrees: 10, washoutDegrees: 0 }],
+    gauges: { ...NO_GAUGES, hasCamber: true, hasJoints: true, balancePercent: 33 },
+  },
+  place: { at: { x: 66, y: 0, z: 16 }, incidenceDegrees: 0 },
+};
 
 /** The ten-minute chuck glider: one small board, camber rolled in, three gauges. */
 export function paperbarkMite(): Airframe {
@@ -35,30 +60,6 @@ export function paperbarkMite(): Airframe {
       ],
       mark('balance'),
     );
-  const wing = Drafter.start('wing', 'Wing half', FOAM, 'Wing', {
-    handed: 'pair',
-    grain: { directionDegrees: 0, rule: 'along' },
-    notes: 'Roll the camber in over a bottle before gluing.',
-  })
-    .outline(
-      closed(
-        [0, 0],
-        [
-          [128, 4],
-          [168, 22, { c1: [150, 5], c2: [166, 10] }],
-          [154, 56, { c1: [170, 36], c2: [166, 52] }],
-          [0, 66],
-        ],
-      ),
-    )
-    .line(
-      [
-        [0, 20],
-        [168, 20],
-      ],
-      crease(8, 'high point'),
-    )
-    .bevel([4], 10, 'root, dihedral');
   const tail = Drafter.start('tail', 'Tailplane', FOAM, 'Tail', { grain: along })
     .outline(
       closed(
@@ -91,34 +92,6 @@ export function paperbarkMite(): Airframe {
       ],
     ),
   );
-  const camber = Drafter.start('camber-gauge', 'Camber gauge', FOAM, 'Gauges', {
-    sizing: 'fixed',
-    notes: 'Lies under the wing 20 mm from the leading edge: 4 mm of daylight is right.',
-  }).outline(
-    closed(
-      [0, 0],
-      [
-        [70, 0],
-        [70, 14],
-        [66, 14],
-        [4, 14, { c1: [48, 19.5], c2: [22, 19.5] }],
-        [0, 14],
-      ],
-    ),
-  );
-  const dihedral = Drafter.start('dihedral-gauge', 'Dihedral gauge', FOAM, 'Gauges', {
-    sizing: 'fixed',
-    notes: 'Stands under each tip: 10° on each half.',
-  }).outline(
-    closed(
-      [0, 0],
-      [
-        [40, 0],
-        [40, 24],
-        [0, 17],
-      ],
-    ),
-  );
   const elevon = Drafter.start('elevon-gauge', 'Elevon gauge', FOAM, 'Gauges', {
     sizing: 'fixed',
     notes: 'Trailing edge up by 2 mm.',
@@ -134,7 +107,7 @@ export function paperbarkMite(): Airframe {
       ],
     ),
   );
-  return {
+  const drawn: Airframe = {
     id: 'paperbark-mite',
     name: 'Paperbark Mite',
     settings: {
@@ -142,7 +115,7 @@ export function paperbarkMite(): Airframe {
       nest: { ...DEFAULT_SETTINGS.nest, clearanceMm: 1.5, edgeMarginMm: 2 },
       notes: 'Chuck glider from one offcut. Ten minutes from board to air.',
     },
-    parts: [body, wing, tail, fin, camber, dihedral, elevon].map(({ part }) => part),
+    parts: [body, tail, fin, elevon].map(({ part }) => part),
     boards: [
       {
         id: 'offcut',
@@ -177,4 +150,6 @@ export function paperbarkMite(): Airframe {
       },
     ],
   };
+  const made = withForm({ ...drawn, parts: [] }, WING);
+  return { ...made, parts: [...drawn.parts, ...made.parts] };
 }

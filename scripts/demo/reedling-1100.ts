@@ -1,4 +1,6 @@
-import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
+import { DEFAULT_SETTINGS, withForm, type Airframe } from '@grain-fold/core/airframe';
+import { formFromPlanned, withPlannedShape, type Form } from '@grain-fold/core/forms';
+import type { Plan, SurfaceThing } from '@grain-fold/core/plan';
 import { reedlingPlan } from './plans.ts';
 import { box, closed, crease, Drafter, groove, mark, pocket, trench } from './drafter.ts';
 
@@ -44,138 +46,29 @@ function facetedNose(facets: number, facetDegrees: number, outerMm: number, inne
   return folded.bevel([facets, 2 * facets + 1], foldDegrees / 2, 'closing seam');
 }
 
+/** The planned wing as parts: flat in the middle, its tips raised, flaperons in them. */
+function reedlingWing({ things }: Plan, boardMm: number): Form {
+  const thing = things.find(({ id }) => id === 'wing') as SurfaceThing,
+    form = formFromPlanned(thing, 'wing', 'Wing', BOARD, boardMm);
+  const parameters = withPlannedShape({ ...form.parameters, middle: 'panel' }, thing),
+    tip = parameters.panels[1]!;
+  return {
+    ...form,
+    parameters: {
+      ...parameters,
+      ends: 'bevelled',
+      controls: [
+        { panelId: tip.id, kind: 'flaperon', fromMm: 20, toMm: 256, chordMm: 34, throwDegrees: 25, gapMm: 1.5 },
+      ],
+      servos: [{ panelId: tip.id, outMm: 60, aftMm: 4, lengthMm: 23, widthMm: 12, heightMm: 24, leadMm: 150 }],
+    },
+  };
+}
+
 /** V-tail pusher glider of 1,100 mm span: the main demo. */
 export function reedling1100(): Airframe {
-  const t = 4.9;
-  // Over the spar the top skin lies parallel to the bottom: it rises behind the leading edge, and its end comes down on the bottom skin.
-  const sparHeight = 14,
-    rise = (Math.atan2(sparHeight, 37) * 180) / Math.PI,
-    edge = 178 + t,
-    creases = [8, 8 + Math.hypot(37, sparHeight), 22.5 + Math.hypot(37, sparHeight)] as const;
-  const fall = (Math.asin(sparHeight / (348 - edge - creases[2])) * 180) / Math.PI;
-  const centre = Drafter.start('wing-centre', 'Wing centre', BOARD, 'Wing', {
-    grain: alongX,
-    notes: 'Flat centre panel; the skin closes over the spar.',
-  })
-    .outline(box(0, 0, 480, 348))
-    .line(
-      [
-        [0, 178],
-        [480, 178],
-      ],
-      trench(180, 'leading edge'),
-    )
-    .line(
-      [
-        [0, edge + creases[0]],
-        [480, edge + creases[0]],
-      ],
-      crease(-rise, 'behind the edge'),
-    )
-    .line(
-      [
-        [0, edge + creases[1]],
-        [480, edge + creases[1]],
-      ],
-      crease(rise, 'top, front'),
-    )
-    .line(
-      [
-        [0, edge + creases[2]],
-        [480, edge + creases[2]],
-      ],
-      crease(fall, 'top, rear'),
-    )
-    .line(
-      [
-        [0, 126],
-        [480, 126],
-      ],
-      mark('spar, front edge'),
-    )
-    .line(
-      [
-        [0, 126 - 2 * t],
-        [480, 126 - 2 * t],
-      ],
-      mark('spar, rear edge'),
-    )
-    .bevel([0], 60, 'trailing edge')
-    .feature('servo', 240, 60, { lengthMm: 39.5, widthMm: 13.5, screwsMm: 0 })
-    .place(255, -240, 44.6, { yawDegrees: 90 });
-  // The tip's section is the root's, made smaller: every crease comes nearer to the leading edge by as much.
-  const taper = (282 - 166 - t) / (348 - edge),
-    tipCrease = (distance: number): [number, number][] => [
-      [-4, edge + distance + (4 * (12 + distance * (1 - taper))) / 307],
-      [314, 166 + t + distance * taper - (7 * (12 + distance * (1 - taper))) / 307],
-    ];
-  const tip = Drafter.start('wing-tip', 'Wing tip', BOARD, 'Wing', {
-    handed: 'pair',
-    grain: alongX,
-    notes: 'Raised tip; the root end follows the section, so the two ends meet.',
-  })
-    .outline(
-      closed(
-        [0, 0],
-        [
-          [296, 40],
-          [306, 158],
-          [308, 174],
-          [300, 282, { c1: [309, 210], c2: [304, 262] }],
-          [0, 348],
-          [3.4, 262, { c1: [1, 318], c2: [3.4, 290] }],
-          [0, 178, { c1: [3.4, 236], c2: [2, 200] }],
-        ],
-      ),
-    )
-    .line(
-      [
-        [0, 178],
-        [307, 166],
-      ],
-      trench(180, 'leading edge'),
-    )
-    .line(tipCrease(creases[0]), crease(-rise, 'behind the edge'))
-    .line(tipCrease(creases[1]), crease(rise, 'top, front'))
-    .line(tipCrease(creases[2]), crease(fall - 0.6, 'top, rear'))
-    .line(
-      [
-        [0, 126],
-        [302, 134],
-      ],
-      mark('spar'),
-    )
-    .bevel([0], 60, 'trailing edge');
-  const spar = Drafter.start('spar-centre', 'Spar strip, centre', BOARD, 'Wing', { quantity: 2, grain: alongX })
-    .outline(box(0, 0, 480, sparHeight))
-    .stand(0, centre, 'spar, front edge', { ownSkin: 'face' })
-    .stand(0, centre, 'spar, rear edge');
-  const tipSpar = Drafter.start('spar-tip', 'Spar strip, tip', BOARD, 'Wing', {
-    handed: 'pair',
-    grain: alongX,
-  }).outline(
-    closed(
-      [0, 0],
-      [
-        [290, 0],
-        [290, sparHeight * taper],
-        [0, sparHeight],
-      ],
-    ),
-  );
-  const flaperon = Drafter.start('flaperon', 'Flaperon', BOARD, 'Wing', { handed: 'pair', grain: alongX })
-    .outline(
-      closed(
-        [0, 0],
-        [
-          [232, 0],
-          [236, 8, { bulge: 0.3 }],
-          [234, 34],
-          [0, 34],
-        ],
-      ),
-    )
-    .bevel([3], 30, 'hinge relief');
+  const t = 4.9,
+    plan = reedlingPlan(t);
   const tray = Drafter.start('pod-tray', 'Pod tray', BOARD, 'Pod', {
     grain: alongX,
     notes: 'Folds to a box 63.2 mm wide outside.',
@@ -369,19 +262,6 @@ export function reedling1100(): Airframe {
       ],
     ),
   );
-  const dihedral = Drafter.start('tip-gauge', 'Tip dihedral gauge', BOARD, 'Gauges', {
-    sizing: 'fixed',
-    quantity: 2,
-  }).outline(
-    closed(
-      [0, 0],
-      [
-        [70, 0],
-        [70, 46],
-        [0, 36],
-      ],
-    ),
-  );
   const mount = Drafter.start('motor-plate', 'Motor plate', PLY, 'Power', { sizing: 'fixed' })
     .outline(
       closed(
@@ -431,17 +311,12 @@ export function reedling1100(): Airframe {
       ],
     ),
   );
-  return {
+  const drawn: Airframe = {
     id: 'reedling-1100',
     name: 'Reedling 1100',
     settings: { ...DEFAULT_SETTINGS, notes: 'V-tail pusher motor glider for calm evenings, 1,100 mm span.' },
-    plan: reedlingPlan(t),
+    plan,
     parts: [
-      centre,
-      tip,
-      spar,
-      tipSpar,
-      flaperon,
       tray,
       deck,
       former(1, 44, 26),
@@ -455,7 +330,6 @@ export function reedling1100(): Airframe {
       tail,
       mount,
       tailGauge,
-      dihedral,
     ].map(({ part }) => part),
     boards: [
       {
@@ -503,4 +377,6 @@ export function reedling1100(): Airframe {
       },
     ],
   };
+  const made = withForm({ ...drawn, parts: [] }, reedlingWing(plan, t));
+  return { ...made, parts: [...made.parts, ...drawn.parts] };
 }

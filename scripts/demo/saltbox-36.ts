@@ -1,5 +1,8 @@
 import { saltboxPlan } from './plans.ts';
-import { DEFAULT_SETTINGS, type Airframe } from '@grain-fold/core/airframe';
+import { DEFAULT_SETTINGS, withForm, type Airframe } from '@grain-fold/core/airframe';
+import { formFromPlanned, type Form } from '@grain-fold/core/forms';
+import type { Part } from '@grain-fold/core/part';
+import type { Plan, SurfaceThing } from '@grain-fold/core/plan';
 import { box, closed, crease, Drafter, groove, mark, pocket, throughCut, trench } from './drafter.ts';
 
 const BOARD = 'faced board 3/16';
@@ -12,9 +15,39 @@ const alongX = { directionDegrees: 0, rule: 'along' } as const;
 const FOUR = 'four channels';
 const THREE = 'three channels';
 
+/** The planned wing as parts: two halves of one chord, their ends bevelled to the joint. */
+function saltboxWing({ things }: Plan, boardMm: number): Form {
+  const thing = things.find(({ id }) => id === 'wing') as SurfaceThing,
+    form = formFromPlanned(thing, 'wing', 'Wing', BOARD, boardMm);
+  return {
+    ...form,
+    parameters: { ...form.parameters, sparHeightMm: inch(0.5), sparPercent: 30, ends: 'bevelled' },
+  };
+}
+
+/** What is drawn on the made skin for four channels: where the aileron is cut out, and its servo's opening. */
+function withAileron(part: Part): Part {
+  if (part.source?.role !== 'skin-1') return part;
+  const tail = Math.max(...part.contours[0]!.nodes.map(({ y }) => y)),
+    hinge = tail - inch(1.5);
+  return Drafter.on(part)
+    .line(
+      [
+        [inch(8.5), hinge],
+        [inch(17.1), hinge],
+        [inch(17.1), tail],
+      ],
+      mark('aileron'),
+    )
+    .only('last operation', [FOUR])
+    .feature('servo', inch(9), tail - inch(2.6), { lengthMm: 31.25, widthMm: 13.45, screwsMm: 0 })
+    .only('last feature', [FOUR]).part;
+}
+
 /** Slab-sided parasol hauler in inches: every kind of fold. */
 export function saltbox36(): Airframe {
-  const t = 4.8;
+  const t = 4.8,
+    plan = saltboxPlan(t);
   // The sides stand with their inner skins as far apart as the tray is wide; its floor lies just above their lower edge.
   const half = inch(1.25),
     trayX = inch(1.5),
@@ -124,61 +157,6 @@ export function saltbox36(): Airframe {
     .bevel([0, 2], 45, 'closing seam')
     .area(box(inch(2.4), inch(2.2), inch(1), inch(0.9)), pocket(2.5, 'controller'))
     .place(-inch(2.5), -inch(2.55), trayZ + t);
-  // Over the spar the top skin lies parallel to the bottom: it rises behind the leading edge, and comes down on the trailing edge.
-  const sparHeight = inch(0.5),
-    edge = inch(6.4) + t,
-    rise = (Math.atan2(sparHeight, 36) * 180) / Math.PI,
-    fall = (Math.atan2(sparHeight, 99.3) * 180) / Math.PI;
-  const skin = edge + 8,
-    over1 = skin + Math.hypot(36, sparHeight),
-    over2 = over1 + 14;
-  const panel = Drafter.start('wing', 'Wing panel', BOARD, 'Wing', {
-    handed: 'pair',
-    grain: alongX,
-    notes: 'Skin folds over the spar at the leading edge; the trailing edges lap.',
-  })
-    .outline(box(0, 0, inch(18), inch(13.5)))
-    .line([at(0, 6.4), at(18, 6.4)], trench(180, 'leading edge'))
-    .line(
-      [
-        [0, skin],
-        [inch(18), skin],
-      ],
-      crease(-rise, 'behind the edge'),
-    )
-    .line(
-      [
-        [0, over1],
-        [inch(18), over1],
-      ],
-      crease(rise, 'top, front'),
-    )
-    .line(
-      [
-        [0, over2],
-        [inch(18), over2],
-      ],
-      crease(fall, 'top, rear'),
-    )
-    .line([at(0, 4.4), at(18, 4.4)], mark('spar, front edge'))
-    .line(
-      [
-        [0, inch(4.4) - 2 * t],
-        [inch(18), inch(4.4) - 2 * t],
-      ],
-      mark('spar, rear edge'),
-    )
-    .bevel([0], 60, 'trailing edge')
-    .line([at(9.5, 1.5), at(0.9, 1.5), at(0.9, 0)], mark('aileron'))
-    .only('last operation', [FOUR])
-    .feature('servo', inch(9), inch(2.6), { lengthMm: 31.25, widthMm: 13.45, screwsMm: 0 })
-    .only('last feature', [FOUR])
-    .place(inch(12.4), -inch(18), inch(7.75), { yawDegrees: 90 });
-  const wing = panel.meets(1, panel, 1);
-  const spar = Drafter.start('spar', 'Spar strip', BOARD, 'Wing', { handed: 'pair', quantity: 2, grain: alongX })
-    .outline(box(0, 0, inch(17.75), sparHeight))
-    .stand(0, wing, 'spar, front edge', { ownSkin: 'face' })
-    .stand(0, wing, 'spar, rear edge');
   const aileron = Drafter.start('aileron', 'Aileron', BOARD, 'Wing', { handed: 'pair', grain: alongX })
     .outline(closed(at(0, 0), [at(8, 0), [...at(8.6, 0.6), { bulge: 0.35 }], at(8.6, 1.5), at(0, 1.5)]))
     .bevel([3], 30, 'hinge relief')
@@ -228,7 +206,7 @@ export function saltbox36(): Airframe {
     )
     .round(12, 6, 2)
     .round(34, 6, 2);
-  return {
+  const drawn: Airframe = {
     id: 'saltbox-36',
     name: 'Saltbox 36',
     settings: {
@@ -240,7 +218,7 @@ export function saltbox36(): Airframe {
       variant: FOUR,
       notes: 'Parasol hauler, three or four channels, removable power box.',
     },
-    plan: saltboxPlan(t),
+    plan,
     parts: [
       side,
       tray,
@@ -249,8 +227,6 @@ export function saltbox36(): Airframe {
       former(2, 3.2),
       former(3, 3.9),
       power,
-      wing,
-      spar,
       aileron,
       strut,
       tailplane,
@@ -297,4 +273,6 @@ export function saltbox36(): Airframe {
       },
     ],
   };
+  const made = withForm({ ...drawn, parts: [] }, saltboxWing(plan, t));
+  return { ...made, parts: [...made.parts.map(withAileron), ...drawn.parts] };
 }

@@ -2,7 +2,9 @@ import {
   boundsOf,
   boxIndex,
   curveBounds,
+  edgeDistanceOf,
   flattenClosedPath,
+  growBounds,
   insideOf,
   joinBounds,
   pathSignedArea,
@@ -69,7 +71,10 @@ export function parentsOf(loops: readonly Loop[]): readonly number[] {
   });
 }
 
-/** The smallest outline around a box's middle, for many boxes; by its place in the list, -1 for none. */
+/** Points as near to an outline as this lie on it, in mm: a bevel is written along its edge. */
+const ON_OUTLINE_MM = RING_MM + 0.01;
+
+/** The smallest outline that most of some points lie in, or else on; by its place in the list, -1 for none. */
 export function outlineAround(outlines: readonly Nested[]): (points: readonly { x: number; y: number }[]) => number {
   const boxes = boxIndex(outlines.map(({ outline }) => outline.box));
   const inside = outlines.map(({ outline }) => insideOf(outline.ring));
@@ -80,6 +85,18 @@ export function outlineAround(outlines: readonly Nested[]): (points: readonly { 
       const isWithin = points.filter(inside[index]!).length * 2 > points.length;
       if (isWithin && (found < 0 || areaMm2 < outlines[found]!.outline.areaMm2)) found = index;
     }
-    return found;
+    return found >= 0
+      ? found
+      : outlineUnder(outlines, boxes.touching(growBounds(boundsOf(points), ON_OUTLINE_MM)), points);
   };
 }
+
+const outlineUnder = (
+  outlines: readonly Nested[],
+  near: readonly number[],
+  points: readonly { x: number; y: number }[],
+): number =>
+  near.find((index) => {
+    const apart = edgeDistanceOf([outlines[index]!.outline.ring]);
+    return points.filter((p) => apart(p) <= ON_OUTLINE_MM).length * 2 > points.length;
+  }) ?? -1;

@@ -67,7 +67,7 @@ describe('the list', () => {
     const browser = await server.newcomer();
     await browser.post('/airframes/import', { text: demo('paperbark-mite') }).expect(201);
     const [line] = (await browser.get('/airframes')).body.lines as AirframeLine[];
-    expect(line).toMatchObject({ name: 'Paperbark Mite', parts: 7, boards: 1 });
+    expect(line).toMatchObject({ name: 'Paperbark Mite', parts: 9, boards: 1 });
     expect(line!.thumbnail.length).toBeGreaterThan(3);
     expect(line!.thumbnail[0]!.d).toMatch(/^M[\d. -]+/);
   });

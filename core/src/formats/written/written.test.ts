@@ -103,7 +103,13 @@ test.each(['svg', 'dxf'] as const)(
       expect(read.drawing.unit.isCertain).toBe(true);
       const { mmPerUnit } = read.drawing.unit;
       // Parts are drawn apart: nothing needs mending but what was split by the format.
-      const intake = takeIn(read.drawing, { ...USUAL_INTAKE, mmPerUnit, works: proposeWorks(read.drawing) });
+      // Rows of short lines, as along a camber gauge, are not made arcs again: what went out is what is looked for.
+      const intake = takeIn(read.drawing, {
+        ...USUAL_INTAKE,
+        arcMm: 0.001,
+        mmPerUnit,
+        works: proposeWorks(read.drawing),
+      });
       let count = 0;
       const { parts, refused } = intoParts(intake.parts, 'foam', () => `p${++count}`);
       expect(refused).toEqual([]);
@@ -112,7 +118,8 @@ test.each(['svg', 'dxf'] as const)(
       const areas = area(before.map(({ outline, holes }) => netArea(outline!, holes))),
         again = area(intake.parts.map(({ areaMm2 }) => areaMm2));
       expect(again).toHaveLength(areas.length);
-      areas.forEach((mm2, index) => expect(Math.abs(mm2 - again[index]!)).toBeLessThan(0.01));
+      // Runs that are nearly straight lose their corners.
+      areas.forEach((mm2, index) => expect(Math.abs(mm2 - again[index]!)).toBeLessThan(0.02));
       const arcs = (paths: readonly (readonly { kind: string }[])[]): boolean =>
         paths.flat().some(({ kind }) => kind === 'arc');
       // Cubics go out to DXF as arcs.

@@ -1,12 +1,20 @@
 import type { AirframePoint, Part } from '../../part/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
-import type { StandsBy } from './stands-by.ts';
 import type { WingParameters } from '../wing/parameters.ts';
 
 /** Where a form stands in the airframe: its own origin, and how it is tilted about the axis across, nose up above 0. */
 export interface FormPlace {
   readonly at: AirframePoint;
   readonly incidenceDegrees: number;
+}
+
+/** Where a form stands by another: a lower wing by the upper one, a foreplane by the wing. */
+export interface StandsBy {
+  readonly formId: string;
+  readonly aftMm: number;
+  readonly upMm: number;
+  /** Difference of incidence: above 0 this one's nose points lower. */
+  readonly noseDownDegrees: number;
 }
 
 /** What the builder drew on a made part that no longer finds a place on it, kept until it is put back or thrown away. */

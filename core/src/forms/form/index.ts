@@ -7,6 +7,7 @@ export type {
   MadeForm,
   ParameterChange,
   ParkedAddition,
+  StandsBy,
   WorkingStep,
 } from './form.ts';
 export {
@@ -19,7 +20,7 @@ export {
   madePart,
   madePartId,
 } from './made-part.ts';
-export { type StandsBy, leaderOf, placeBy } from './stands-by.ts';
+export { leaderOf, placeBy } from './stands-by.ts';
 export { placeIn, placeOf, standingOf } from './place-of.ts';
 export { parameterAt, withParameter, withParameters } from './parameter-path.ts';
 export { type MergedPart, drawnOnGone, mergeMade, mergeScaled, putBack, releaseParts } from './additions.ts';

@@ -1,14 +1,5 @@
 import { add3, point3 } from '../../geometry/index.ts';
-import type { Form, FormPlace } from './form.ts';
-
-/** Where a form stands by another: a lower wing by the upper one, a foreplane by the wing. */
-export interface StandsBy {
-  readonly formId: string;
-  readonly aftMm: number;
-  readonly upMm: number;
-  /** Difference of incidence: above 0 this one's nose points lower. */
-  readonly noseDownDegrees: number;
-}
+import type { Form, FormPlace, StandsBy } from './form.ts';
 
 /** The form that another stands by: one that stands by none itself; undefined when there is none. */
 export function leaderOf({ id, standsBy }: Form, forms: readonly Form[]): Form | undefined {

@@ -65,9 +65,16 @@ const hasLead = ({ wing, laid }: PanelSite, { outMm }: RibPlace): boolean =>
 
 /** The spar where a rib crosses it, over the rib's thickness and its lean. */
 function sparAt(site: PanelSite, { map, thicknessMm }: RibPlace): ReturnType<typeof sparSides> {
-  const leans = map.y.x * site.sections.root.sparHeightMm * 2,
-    [from, to] = [map.origin.x + Math.min(0, leans), map.origin.x + thicknessMm + Math.max(0, leans)];
-  return sparSides(site, from, to);
+  return sparSides(site, ...reachOf({ map, thicknessMm }, 2 * site.sections.root.sparHeightMm));
+}
+
+/** From where to where a rib reaches out along its panel, over its thickness and its lean up to a height. */
+function reachOf(
+  { map, thicknessMm }: Pick<RibPlace, 'map' | 'thicknessMm'>,
+  highMm: number,
+): readonly [number, number] {
+  const leans = map.y.x * highMm;
+  return [map.origin.x + Math.min(0, leans), map.origin.x + thicknessMm + Math.max(0, leans)];
 }
 
 /** What stands in the way of a rib. */
@@ -77,8 +84,7 @@ function obstacles(site: PanelSite, place: RibPlace): Region {
     taken: Polygon[] = [];
   const spar = sparAt(site, place);
   if (spar) taken.push(column(spar.frontMm - PLAY_MM, spar.rearMm + PLAY_MM));
-  const from = place.map.origin.x,
-    tail = Math.min(...[from, from + place.thicknessMm].map((out) => tailAft(site, out)));
+  const tail = Math.min(...reachOf(place, (wing.stripBoards + 2) * t).map((out) => tailAft(site, out)));
   if (wing.tail === 'strip' && wing.section.kind === 'strip-spar') taken.push(column(tail - 3 * t - PLAY_MM, FAR_MM));
   const reach = place.thicknessMm + t;
   for (const { fromMm, toMm, chordMm } of controlsOf(site))

@@ -87,14 +87,17 @@ export const madeOf = memo(
   ({ boards, settings: { unit } }) => `${identityOf(boards)}/${unit}`,
 );
 
+/** A form as it is made at the airframe's factor; remembered by the form. */
+export const madeAtScale = memo(
+  (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing =>
+    makeForm(scaleForm(form, airframe.settings.scale), formContext(airframe)),
+  ({ boards, settings: { unit, scale } }) => `${identityOf(boards)}/${unit}/${scale}`,
+);
+
 /** The parts of a form at another size: made of its scaled numbers in the same board. */
 const scaledParts = memo(
   (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): ReadonlyMap<string, Part> =>
-    new Map(
-      makeForm(scaleForm(form, airframe.settings.scale), formContext(airframe)).parts.map(
-        (part) => [part.id, part] as const,
-      ),
-    ),
+    new Map(madeAtScale(form, airframe).parts.map((part) => [part.id, part] as const)),
   ({ boards, settings: { unit, scale } }) => `${identityOf(boards)}/${unit}/${scale}`,
 );
 

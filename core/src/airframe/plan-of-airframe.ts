@@ -4,6 +4,7 @@ import {
   planFigures,
   scalePlan,
   type Clearance,
+  type MadeMass,
   type Plan,
   type PlanContext,
   type PlanFault,
@@ -11,6 +12,7 @@ import {
 } from '../plan/index.ts';
 import { memo } from '../units/index.ts';
 import { standardBoard, type Airframe } from './airframe.ts';
+import { madeAtScale } from './forms-of-airframe.ts';
 import { piecesOfAirframe } from './funnel.ts';
 
 /** What figures of the plan need to know of an airframe: the board that there is most of, the longest one, and the foam of the parts drawn. */
@@ -26,14 +28,25 @@ export function planContext(airframe: Airframe): PlanContext {
     airframe.parts.length === 0
       ? 0
       : piecesOfAirframe(airframe).reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0);
+  const made = madeMasses(airframe);
   return {
     unit: settings.unit,
     boardMm: main.thicknessMm,
     gramsPerSquareMetre: main.gramsPerSquareMetre,
     longestBoardMm: Math.max(0, ...boards.map(({ widthMm, heightMm }) => Math.max(widthMm, heightMm))),
     ...(foamG > 0 ? { partsFoamG: foamG } : {}),
+    ...(made.size > 0 ? { made } : {}),
   };
 }
+
+/** What the forms of planned things weigh at the airframe's factor, and where that lies. */
+const madeMasses = (airframe: Airframe): ReadonlyMap<string, MadeMass> =>
+  new Map(
+    (airframe.forms ?? []).flatMap((form): readonly (readonly [string, MadeMass])[] => {
+      const { figures } = form.plannedId === undefined ? {} : madeAtScale(form, airframe);
+      return figures?.massAt ? [[form.plannedId!, { massG: figures.massG, atMm: figures.massAt.x }]] : [];
+    }),
+  );
 
 /** Everything that is worked out of a plan. */
 export interface PlanReport {

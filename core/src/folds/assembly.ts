@@ -34,7 +34,7 @@ export interface Assembly {
 const MIDDLE_PLANE: RigidMap = { ...STILL, y: point3(0, -1, 0) };
 
 /** The map of a place: rolled, pitched, yawed, then moved. */
-function placeMap({ at, rollDegrees, pitchDegrees, yawDegrees }: Place): RigidMap {
+export function placeMap({ at, rollDegrees, pitchDegrees, yawDegrees }: Place): RigidMap {
   const origin = point3(0, 0, 0);
   const turned = [
     turnAbout(origin, point3(1, 0, 0), rollDegrees),

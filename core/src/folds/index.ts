@@ -1,4 +1,12 @@
-export { type Assembly, type StrayJoint, assemble, assemblyClashes, assemblySeams, standingWith } from './assembly.ts';
+export {
+  type Assembly,
+  type StrayJoint,
+  assemble,
+  assemblyClashes,
+  assemblySeams,
+  standingWith,
+  placeMap,
+} from './assembly.ts';
 export { type OrderedFold, foldOrder } from './fold-order.ts';
 export { STRAY_WORDS, assemblyReport, contactSentence, foldName, foldReport } from './fold-report.ts';
 export { edgesNear, edgesWithin } from './edges-near.ts';

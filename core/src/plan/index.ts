@@ -46,7 +46,7 @@ export {
   liftSlope,
   neutralPoint,
 } from './figures/neutral-point.ts';
-export type { PlanContext } from './figures/plan-context.ts';
+export type { MadeMass, PlanContext } from './figures/plan-context.ts';
 export type { PlanFigure, PlanFigureKey } from './figures/plan-figure.ts';
 export { type PlanFigures, planFigures } from './figures/plan-figures.ts';
 export {

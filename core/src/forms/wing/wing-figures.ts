@@ -4,6 +4,7 @@ import { balancePlace, type BalancePlace } from './balance-place.ts';
 import { coreBlock, type CoreBlock } from './core-block.ts';
 import type { FormContext } from '../form/index.ts';
 import { hasSkins, type PanelSite } from './panel.ts';
+import { coreMiddle, middleOf, partMiddle } from './mass-place.ts';
 import { planformOf, type Planform } from './planform.ts';
 import { tubeAt } from './rib-places.ts';
 import { leadRoutes, type LeadRoute } from './servo-opening.ts';
@@ -14,6 +15,8 @@ export interface PieceMass {
   readonly partId?: string;
   readonly name: string;
   readonly massG: number;
+  /** Middle of its mass in the airframe, aft of the datum and up; both sides together it lies in the middle. */
+  readonly at?: { readonly x: number; readonly z: number };
 }
 
 /** Height over the table of the four corners of a panel's lower skin: what proves that it has no twist. */
@@ -53,6 +56,8 @@ export interface WingFigures extends Planform {
   readonly foamMm2: number;
   readonly massG: number;
   readonly pieces: readonly PieceMass[];
+  /** Where all of it lies in the airframe, aft of the datum and up. */
+  readonly massAt?: { readonly x: number; readonly z: number };
   readonly stations: readonly WingStation[];
   readonly corners: readonly CornerHeights[];
   readonly joints: readonly JointLengths[];
@@ -68,6 +73,12 @@ export interface WingFigures extends Planform {
   readonly twistMm: number;
   /** Where it balances, when a balance gauge is cut. */
   readonly balance?: BalancePlace;
+}
+
+/** Where all pieces together have their mass. */
+function massMiddle(pieces: readonly PieceMass[]): Pick<WingFigures, 'massAt'> {
+  const middle = middleOf(pieces.flatMap(({ massG, at }) => (at ? [{ mm2: massG, at: { ...at, y: 0 } }] : [])));
+  return middle ? { massAt: { x: middle.x, z: middle.z } } : {};
 }
 
 const outlineArea = (part: Part): number => {
@@ -145,15 +156,21 @@ export function wingFigures(
   const shape = planformOf(sites),
     { wing } = sites[0]!;
   const blocks = wing.build === 'cored' ? sites.flatMap(({ laid }) => coreBlock(wing, laid) ?? []) : [];
-  const cores = blocks.map(({ panel, massG }): PieceMass => ({
-    name: `core of panel ${panel}`,
-    massG: massG * (sites[panel - 1]!.laid.isMiddle ? 1 : 2),
-  }));
-  const own = parts.map((part): PieceMass => ({
-    partId: part.id,
-    name: part.name,
-    massG: (outlineArea(part) * piecesOf(part) * context.boardOf(part.material).gramsPerSquareMetre) / 1e6,
-  }));
+  const cores = blocks.map(({ panel, massG }): PieceMass => {
+    const site = sites[panel - 1]!,
+      { x, z } = coreMiddle(site);
+    return { name: `core of panel ${panel}`, massG: massG * (site.laid.isMiddle ? 1 : 2), at: { x, z } };
+  });
+  const own = parts.map((part): PieceMass => {
+    const board = context.boardOf(part.material),
+      middle = partMiddle(part, sites, board.thicknessMm);
+    return {
+      partId: part.id,
+      name: part.name,
+      massG: (outlineArea(part) * piecesOf(part) * board.gramsPerSquareMetre) / 1e6,
+      ...(middle ? { at: { x: middle.x, z: middle.z } } : {}),
+    };
+  });
   const pieces = [...own, ...cores];
   const last = sites.at(-1)!;
   const spanMm = 2 * applyRigid(last.laid.map, point3(last.laid.panel.spanMm, 0, 0)).x;
@@ -170,6 +187,7 @@ export function wingFigures(
     ),
     massG: pieces.reduce((sum, { massG }) => sum + massG, 0),
     pieces,
+    ...massMiddle(pieces),
     stations,
     corners: cornerHeights(sites, stations),
     joints: jointLengths(sites, stations),

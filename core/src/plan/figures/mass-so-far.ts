@@ -1,7 +1,7 @@
 import { placedThings } from '../guides.ts';
 import type { Plan } from '../plan.ts';
 import { isBox, isSurface, type BodyThing, type PlannedThing, type SurfaceThing } from '../things/thing.ts';
-import type { PlanContext } from './plan-context.ts';
+import type { MadeMass, PlanContext } from './plan-context.ts';
 import { meanChord, planformArea } from './planform.ts';
 import { flatPlanform } from './surface-planform.ts';
 
@@ -79,21 +79,36 @@ function foamOf(thing: PlannedThing, { boardMm, gramsPerSquareMetre }: PlanConte
   return { massG: 0, atMm: thing.at.x };
 }
 
+const withGlue = ({ massG, atMm }: MadeMass): MadeMass => ({ massG: massG * GLUE_MORE, atMm });
+
 /** The mass so far: foam from what a measured model weighs less what is in it, from the parts that are drawn, or from areas before; everything else as it was typed. */
 export function massSoFar(plan: Plan, context: PlanContext): MassSoFar {
   const { partsFoamG } = context;
-  const foam = placedThings(plan).map((thing) => ({ thing, ...foamOf(thing, context) }));
-  const planned = foam.reduce((sum, { thing, massG }) => sum + (thing.massG === undefined ? massG : 0), 0);
+  const isMade = (thing: PlannedThing): boolean => thing.massG === undefined && context.made?.has(thing.id) === true;
+  const foam = placedThings(plan).map((thing) => ({
+    thing,
+    ...(isMade(thing) ? withGlue(context.made!.get(thing.id)!) : foamOf(thing, context)),
+  }));
+  // What was made by number is known, and where it lies; what else there is of foam is shared out by areas.
+  const made = foam.reduce((sum, { thing, massG }) => sum + (isMade(thing) ? massG : 0), 0);
+  const planned = foam.reduce(
+    (sum, { thing, massG }) => sum + (thing.massG === undefined && !isMade(thing) ? massG : 0),
+    0,
+  );
   const typed = plan.things.reduce((sum, { massG = 0 }) => sum + massG, 0),
     weighed = plan.measured?.massG;
-  const isWeighed = weighed !== undefined && weighed > typed && planned > 0,
-    isFromParts = !isWeighed && partsFoamG !== undefined && partsFoamG > 0 && planned > 0;
+  const isWeighed = weighed !== undefined && weighed > typed && planned + made > 0,
+    isFromParts = !isWeighed && partsFoamG !== undefined && partsFoamG > 0 && planned > 0,
+    restG = Math.max(0, (partsFoamG ?? 0) * GLUE_MORE - made);
   // Scales and parts know how much foam there is; the plan knows where.
-  const factor = isWeighed ? (weighed - typed) / planned : isFromParts ? (partsFoamG * GLUE_MORE) / planned : 1,
-    foamFrom = isWeighed ? 'weighed' : isFromParts ? 'parts' : 'areas';
+  // Scales tell of all foam alike.
+  const weighedBy = isWeighed ? (weighed - typed) / (planned + made) : 1;
+  const factor = isWeighed ? weighedBy : isFromParts ? restG / planned : 1,
+    foamFrom = isWeighed ? 'weighed' : isFromParts || made > 0 ? 'parts' : 'areas';
   const each = foam.map(({ thing, massG, atMm }): ThingMass => {
     if (thing.massG !== undefined)
       return { thing, massG: thing.massG, atMm: isBox(thing) ? thing.at.x : atMm, from: 'typed' };
+    if (isMade(thing)) return { thing, massG: massG * weighedBy, atMm, from: isWeighed ? 'weighed' : 'parts' };
     return { thing, massG: massG * factor, atMm, from: massG === 0 ? 'nothing' : foamFrom };
   });
   const massG = each.reduce((sum, one) => sum + one.massG, 0);

@@ -1,5 +1,11 @@
 import type { LengthUnit } from '../../units/index.ts';
 
+/** What a thing's made parts weigh, and where. */
+export interface MadeMass {
+  readonly massG: number;
+  readonly atMm: number;
+}
+
 /** What figures of a plan need to know of the rest of the airframe. */
 export interface PlanContext {
   readonly unit: LengthUnit;
@@ -10,4 +16,6 @@ export interface PlanContext {
   readonly longestBoardMm: number;
   /** Foam of the parts that are drawn; undefined while there are none. */
   readonly partsFoamG?: number;
+  /** Foam of things that parts were made for by number, and where it lies along the airframe; by the id of the thing. */
+  readonly made?: ReadonlyMap<string, MadeMass>;
 }

@@ -22,6 +22,7 @@ const rows = computed(() => {
     ['Aspect ratio', own.aspectRatio.toFixed(1)],
     ['Foam, both sides', formatArea(own.foamMm2, work.unit)],
     ['Mass of its foam', formatMass(own.massG, work.unit)],
+    ...(own.massAt ? [['its middle, aft of the datum', length(own.massAt.x)] as const] : []),
     ['Folds, all together', formatLengthWithUnit(own.foldMm, work.unit, 0)],
     ...(own.twistMm > 0.05 ? [['Twist of a plate, most', formatLengthWithUnit(own.twistMm, work.unit, 2)]] : []),
   ] as const;

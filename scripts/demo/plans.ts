@@ -171,7 +171,7 @@ export function saltboxPlan(boardMm: number): Plan {
         heightMm: inch(1.1),
       }),
       thing('pack', 'pack', {
-        at: { x: inch(8), y: 0, z: inch(1.2) },
+        at: { x: inch(8.75), y: 0, z: inch(1.2) },
         lengthMm: inch(3),
         widthMm: inch(1.4),
         heightMm: inch(0.9),

@@ -144,6 +144,7 @@ export class WingParametersDto {
   @IsOneOf(NOSE_STYLES) nose!: string;
   @IsOneOf(TAIL_STYLES) tail!: string;
   @IsOneOf(SPAR_KINDS) sparKind!: string;
+  @IsOptional() @IsNameUpTo(LONGEST_NAME) sparMaterial?: string;
   @IsOneOf(SPAR_ENDS) sparEnds!: string;
   @IsOneOf(END_SCHOOLS) ends!: string;
   @IsArray()

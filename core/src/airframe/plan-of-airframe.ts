@@ -24,10 +24,12 @@ export function planContext(airframe: Airframe): PlanContext {
         (best, board) => (best && most(best) >= most(board) ? best : board),
         undefined,
       ) ?? standardBoard('', 'foam', settings.unit);
+  // What a form makes to build by, jigs and gauges, has no place in the airframe and does not fly.
+  const flying = { ...airframe, parts: airframe.parts.filter(({ source, place }) => !source || place) };
   const foamG =
-    airframe.parts.length === 0
+    flying.parts.length === 0
       ? 0
-      : piecesOfAirframe(airframe).reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0);
+      : piecesOfAirframe(flying).reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0);
   const made = madeMasses(airframe);
   return {
     unit: settings.unit,

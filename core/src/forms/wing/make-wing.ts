@@ -53,7 +53,7 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
   if (blocking.length > 0) return nothing(blocking);
   const board = context.boardOf(wing.material),
     laid = layPanels(wing),
-    sections = panelSections(wing, laid, board.thicknessMm);
+    sections = panelSections(wing, laid, context.boardOf);
   if ('refused' in sections) return nothing([]);
   const about = {
     formId: form.id,

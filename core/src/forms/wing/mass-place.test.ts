@@ -1,8 +1,7 @@
 import { withForm } from '../../airframe/index.ts';
 import { planContext } from '../../airframe/index.ts';
 import { airframeOf, CONTEXT, formOf, panel, USUAL } from '../../../test/wings.ts';
-import { massSoFar } from '../../plan/figures/mass-so-far.ts';
-import { EMPTY_PLAN, usualThing, type SurfaceThing } from '../../plan/index.ts';
+import { EMPTY_PLAN, massSoFar, usualThing, type SurfaceThing } from '../../plan/index.ts';
 import { makeWing } from './make-wing.ts';
 import { formFromPlanned } from './planned-wing.ts';
 

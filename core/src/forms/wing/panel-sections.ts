@@ -14,6 +14,7 @@ import {
   type SkinSection,
   type StripSparNumbers,
 } from '../section/index.ts';
+import type { FormContext } from '../form/index.ts';
 import { USUAL_CAMBER } from './builds.ts';
 import type { LaidPanel } from './panel-layout.ts';
 import type { WingParameters, WingSection } from './parameters.ts';
@@ -51,6 +52,13 @@ const MOST_FLAT_TAIL = 0.6;
 /** Height under which a spar is no longer cut, in mm. */
 const LEAST_SPAR_MM = 2;
 const ROUNDS = 4;
+
+/** How thick one strip of the spar is, or the rod in its place. */
+export function stripThickness(wing: WingParameters, boardOf: FormContext['boardOf']): number {
+  if (wing.sparKind === 'rod') return wing.sparHeightMm;
+  const isOfItsOwn = wing.sparKind === 'strips' && wing.sparMaterial !== undefined;
+  return boardOf(isOfItsOwn ? wing.sparMaterial! : wing.material).thicknessMm;
+}
 
 /** The spar's width along the chord, where its line runs askew. */
 const chordwise = (widthMm: number, runMm: number, spanMm: number): number =>
@@ -167,11 +175,19 @@ function endSection(
       key: 'sparPercent',
       nearest: 30,
     };
+  const isRod = wing.sparKind === 'rod';
+  if (isRod && top - low < wing.sparHeightMm)
+    return {
+      refused: 'The skins leave no room for the rod',
+      detail: `Between them ${lengthText(Math.max(0, top - low))} are left where it lies.`,
+      key: 'sparHeightMm',
+      nearest: Math.max(1, Math.floor(top - low)),
+    };
   return {
     section: { ...section, spar: { frontMm: sparFrontMm, widthMm: sparWidthMm } },
     chordMm,
     sparFrontMm,
-    sparHeightMm: top - low,
+    sparHeightMm: isRod ? wing.sparHeightMm : top - low,
     sparFootMm: low,
   };
 }
@@ -183,10 +199,11 @@ function endSection(
 export function panelSections(
   wing: WingParameters,
   laid: readonly LaidPanel[],
-  thicknessMm: number,
+  boardOf: FormContext['boardOf'],
 ): readonly PanelSections[] | WingRefusal {
-  const boards = wing.sparKind === 'none' ? Math.max(1, wing.sparBoards) : wing.sparBoards,
-    width = boards * thicknessMm;
+  const { thicknessMm } = boardOf(wing.material),
+    boards = wing.sparKind === 'rod' ? 1 : Math.max(1, wing.sparBoards),
+    width = boards * stripThickness(wing, boardOf);
   let askew = laid.map(() => 0),
     found: readonly PanelSections[] | WingRefusal = [];
   for (let round = 0; round < ROUNDS; round++) {
@@ -225,18 +242,16 @@ function sectionsAt(
       isDrawn || wing.skin === 'bent' || before.section.isOpen || before.section.isSolid
         ? undefined
         : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
-    const isGiven = panel.tipSparHeightMm !== undefined && !isDrawn;
+    // A rod is as thick at the tip as at the root.
+    const given = wing.sparKind === 'rod' ? wing.sparHeightMm : panel.tipSparHeightMm,
+      isGiven = given !== undefined && !isDrawn;
     const share = panel.tipChordMm / before.chordMm;
     const isPlane = !isGiven && (plane?.heightMm ?? 0) >= LEAST_SPAR_MM;
     const tip = endSection(
       wing,
       panel.tipChordMm,
       isPlane ? plane!.frontMm : before.sparFrontMm * share,
-      isGiven
-        ? panel.tipSparHeightMm!
-        : isPlane
-          ? plane!.heightMm
-          : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share),
+      isGiven ? given : isPlane ? plane!.heightMm : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share),
       sparWidthMm,
       thicknessMm,
     );

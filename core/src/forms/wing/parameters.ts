@@ -13,7 +13,7 @@ export const DIHEDRAL_AGAINST = ['table', 'neighbour'] as const;
 export const SWEEP_LINES = ['nose', 'quarter', 'spar'] as const;
 export const SECTION_KINDS = ['strip-spar', 'naca', 'points'] as const;
 export const SKIN_WAYS = ['creased', 'bent'] as const;
-export const SPAR_KINDS = ['strips', 'doubled', 'none'] as const;
+export const SPAR_KINDS = ['strips', 'doubled', 'rod', 'none'] as const;
 export const SPAR_ENDS = ['through', 'short'] as const;
 
 /** One panel of a wing, from its inner end to its outer. A panel in the middle is told by its whole width. */
@@ -97,6 +97,8 @@ export interface WingParameters {
   readonly stripBoards: number;
   readonly sparKind: (typeof SPAR_KINDS)[number];
   readonly sparBoards: number;
+  /** Sheet of its strips; that of the skins when undefined. */
+  readonly sparMaterial?: string;
   /** Front edge of the spar, in per cent of the root's chord. */
   readonly sparPercent: number;
   readonly sparHeightMm: number;

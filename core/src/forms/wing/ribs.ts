@@ -18,7 +18,7 @@ import { controlsOf, tailAft } from './control-surface.ts';
 import { GLUE_FILM_MM, panelWord, type PanelSite } from './panel.ts';
 import { onRib, ribPlaces, type RibPlace } from './rib-places.ts';
 import { tubeHoles, type TubeHole } from './rib-tubes.ts';
-import { sparSides } from './spar-strips.ts';
+import { rodOf, sparSides } from './spar-place.ts';
 
 /** Ribs stay clear of what they stand beside by this, in mm. */
 const PLAY_MM = 0.25;
@@ -84,6 +84,15 @@ function obstacles(site: PanelSite, place: RibPlace): Region {
     taken: Polygon[] = [];
   const spar = sparAt(site, place);
   if (spar) taken.push(column(spar.frontMm - PLAY_MM, spar.rearMm + PLAY_MM));
+  // Over a rod the rib is notched from below.
+  const rod = rodOf(site);
+  if (rod) {
+    const both = reachOf(place, 0).map(rod.at),
+      half = rod.diameterMm / 2 + PLAY_MM;
+    const [fore, aft] = [Math.min(...both.map(({ x }) => x)) - half, Math.max(...both.map(({ x }) => x)) + half];
+    const top = Math.max(...both.map(({ y }) => y)) + half;
+    taken.push(box(fore, aft, -FAR_MM, top / Math.cos(Math.asin(Math.min(0.9, Math.abs(place.map.y.x))))));
+  }
   const tail = Math.min(...reachOf(place, (wing.stripBoards + 2) * t).map((out) => tailAft(site, out)));
   if (wing.tail === 'strip' && wing.section.kind === 'strip-spar') taken.push(column(tail - 3 * t - PLAY_MM, FAR_MM));
   const reach = place.thicknessMm + t;

@@ -5,7 +5,7 @@ import type { EndSection } from './panel-sections.ts';
 import { hasSkins, type PanelSite } from './panel.ts';
 import type { WingServo } from './parameters.ts';
 import { ontoPlate, lowerPlateAt } from './onto-plate.ts';
-import { sparFeet } from './spar-strips.ts';
+import { sparFeet } from './spar-place.ts';
 
 /** How a servo lies in the wing: upright between the skins, or on its side. */
 export interface LaidServo {

@@ -11,7 +11,7 @@ import { balanceMarks } from './balance-place.ts';
 import { controlCuts, tailEdges } from './control-surface.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { leadExit, servoOpenings } from './servo-opening.ts';
-import { sparFeet } from './spar-strips.ts';
+import { sparFeet } from './spar-place.ts';
 
 type FlatLine = { readonly root: Point; readonly tip: Point };
 

@@ -154,7 +154,7 @@ function likely(wing: WingParameters, path: string, thicknessMm: number): readon
   if (path === 'rootChordMm') return [Math.max(40 * thicknessMm, 1.2 * wing.rootChordMm), 100 * thicknessMm];
   if (path === 'sparPercent') return [30, 40];
   if (path === 'section.creases') return [9, 13];
-  if (path === 'sparHeightMm') return [2 * thicknessMm, 0.06 * wing.rootChordMm];
+  if (path === 'sparHeightMm') return [2 * thicknessMm, 0.06 * wing.rootChordMm, 2];
   return [];
 }
 
@@ -187,7 +187,8 @@ function nearestWorking(
 /** A refusal of a section as a fault: of the numbers that may mend it, the first that does. */
 function refusalFault(wing: WingParameters, refusal: WingRefusal, context: FormContext): FormFault {
   const { thicknessMm } = context.boardOf(wing.material);
-  const works = (tried: WingParameters): boolean => !('refused' in panelSections(tried, layPanels(tried), thicknessMm));
+  const works = (tried: WingParameters): boolean =>
+    !('refused' in panelSections(tried, layPanels(tried), context.boardOf));
   const paths = [
     ...new Set([
       refusal.path,
@@ -249,9 +250,7 @@ export function blockingFaults(wing: WingParameters, context: FormContext): read
   if (bounds.length > 0) return bounds;
   const shape = shapeFaults(wing, context);
   if (shape.length > 0) return shape;
-  const laid = layPanels(wing),
-    { thicknessMm } = context.boardOf(wing.material);
-  const sections = panelSections(wing, laid, thicknessMm);
+  const sections = panelSections(wing, layPanels(wing), context.boardOf);
   return 'refused' in sections ? [refusalFault(wing, sections, context)] : [];
 }
 

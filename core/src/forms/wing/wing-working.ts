@@ -16,6 +16,7 @@ export function wingWorking(
     ...sectionSteps(sites[0]!, length),
     ...sites.flatMap((site) => jointSteps(site, length)),
     ...blockSteps(figures, length),
+    ...rodSteps(sites[0]!, figures, length),
     ...tubeSteps(figures, length),
     ...coreSteps(sites[0]!, figures, length),
     {
@@ -179,6 +180,14 @@ function coreSteps({ wing }: PanelSite, { blocks }: WingFigures, length: Length)
     })),
   ];
 }
+
+const rodSteps = ({ wing }: PanelSite, { rods }: WingFigures, length: Length): readonly WorkingStep[] =>
+  rods.map(({ panel, lengthMm }) => ({
+    words: `Rod in panel ${panel}, a side`,
+    formula: 'from joint to joint along the lower skin',
+    result: `${length(lengthMm)} of ${length(wing.sparHeightMm)}`,
+    source: 'it butts in the joints: a sleeve or a brace carries it across one that turns',
+  }));
 
 const tubeSteps = ({ tubes }: WingFigures, length: Length): readonly WorkingStep[] =>
   tubes.map(({ name, tubeMm, sleeveMm, diameterMm, leanDegrees }) => ({

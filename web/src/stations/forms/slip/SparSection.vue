@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
+import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
+import ChoiceRow from '../../../kit/ChoiceRow.vue';
+import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
@@ -15,9 +18,17 @@ const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
 const set = (path: string, word: string, value: string): void => change(`Change ${word}`, [{ path, value }]);
+const materials = computed(() => [
+  ['', 'the board of the skins'] as const,
+  ...materialsOf(work.airframe?.boards ?? [])
+    .filter((one) => one !== wing.value.material)
+    .map((one) => [one, one] as const),
+]);
 const fields = computed(() => ({
   sparPercent: WING_FIELDS.sparPercent,
-  ...(wing.value.section.kind === 'strip-spar' ? { sparHeightMm: WING_FIELDS.sparHeightMm } : {}),
+  ...(wing.value.section.kind === 'strip-spar' || wing.value.sparKind === 'rod'
+    ? { sparHeightMm: WING_FIELDS.sparHeightMm }
+    : {}),
   ...(wing.value.sparKind === 'strips' ? { sparBoards: WING_FIELDS.sparBoards } : {}),
 }));
 </script>
@@ -32,6 +43,24 @@ const fields = computed(() => ({
         @update:model-value="set('sparKind', 'spar', $event)"
       />
       <FieldRows :wing="wing" :fields="fields" :unit="work.unit" @change="change" />
+      <ChoiceRow
+        v-if="wing.sparKind === 'strips'"
+        label="Strips of"
+        :model-value="wing.sparMaterial ?? ''"
+        :choices="materials"
+        is-list
+        @update:model-value="
+          change('Change board of the spar', [{ path: 'sparMaterial', value: $event === '' ? undefined : $event }])
+        "
+      />
+      <template v-if="desk.made.value?.figures">
+        <FigureRow
+          v-for="rod in desk.made.value.figures.rods"
+          :key="rod.panel"
+          :label="`Rod in panel ${rod.panel}, a side`"
+          :value="formatLengthWithUnit(rod.lengthMm, work.unit)"
+        />
+      </template>
       <SchoolRow
         v-if="wing.sparKind !== 'none'"
         label="At joints"

@@ -16,6 +16,7 @@ export const TAILS: Choices<'tail'> = [
 export const SPARS: Choices<'sparKind'> = [
   ['strips', 'strips side by side', 'Boards on edge, laminated: cut one by one, glued to each other and to the skin.'],
   ['doubled', 'one strip doubled', 'One strip folded on itself along its foot, paper outward: no glue line to slip.'],
+  ['rod', 'a dowel or tube', 'Bought round, laid on the lower skin: as thick as the spar is high, all along.'],
   ['none', 'none', 'Nothing between the skins: for small wings, or ribs of your own.'],
 ];
 export const SPAR_ENDS: Choices<'sparEnds'> = [

@@ -1,0 +1,63 @@
+import { airframeOf, closingFaults, CONTEXT, formOf, panel, T, USUAL } from '../../../test/wings.ts';
+import { withParameters, type FormContext } from '../form/index.ts';
+import { makeWing } from './make-wing.ts';
+import type { WingParameters } from './parameters.ts';
+
+describe('spars of other kinds', () => {
+  const tapered: WingParameters = {
+    ...USUAL,
+    panels: [panel('p1', { spanMm: 400, tipChordMm: 130, dihedralDegrees: 4 })],
+  };
+
+  it('should cut strips of another sheet, and make the skin as much wider over them as they are thick', () => {
+    const context: FormContext = {
+      unit: 'mm',
+      boardOf: (material) => ({ thicknessMm: material === 'ply' ? 3 : T, gramsPerSquareMetre: 480 }),
+    };
+    const made = makeWing(formOf({ ...USUAL, sparMaterial: 'ply' }), context);
+    const strips = made.parts.filter(({ source }) => source!.role.startsWith('spar'));
+    expect(strips.map(({ material }) => material)).toEqual(['ply', 'ply']);
+    // Both strips of 3 make a spar of 6, between the marks too.
+    const marks = made.parts[0]!.lines.filter(({ id }) => id.startsWith('m-l-spar')).map(({ nodes }) => nodes[0]!.y);
+    expect(Math.abs(marks[1]! - marks[0]!)).toBeCloseTo(6, 4);
+    expect(closingFaults(airframeOf(made.parts))).toEqual([]);
+  });
+
+  it('should lay a rod as thick at the tip as at the root, told by its length and not cut', () => {
+    const made = makeWing(formOf({ ...tapered, sparKind: 'rod', sparHeightMm: 8 }), CONTEXT);
+    expect(made.parts.some(({ source }) => source!.role.startsWith('spar'))).toBe(false);
+    const { sections } = made.sites[0]!;
+    expect([sections.root.sparHeightMm, sections.tip.sparHeightMm]).toEqual([8, 8]);
+    // By hand: from 28 % of 180 to 28 % of 130 over 400, less what the root's tilt takes: over the skin, and trimmed square to it.
+    const most = Math.hypot(400, 0.28 * 50),
+      { lengthMm } = made.figures!.rods[0]!;
+    expect(lengthMm).toBeLessThan(most - T * Math.tan((4 * Math.PI) / 180));
+    expect(lengthMm).toBeGreaterThan(most - 1);
+    expect(made.parts[0]!.operations.filter(({ label }) => label === 'rod')).toHaveLength(1);
+    expect(closingFaults(airframeOf(made.parts))).toEqual([]);
+    const ribbed = makeWing(
+      formOf({
+        ...tapered,
+        sparKind: 'rod',
+        sparHeightMm: 8,
+        ribs: { spacingMm: 100, material: 'foam', endMaterial: 'foam', hasWindows: false, tubes: [] },
+      }),
+      CONTEXT,
+    );
+    expect(ribbed.parts.filter(({ source }) => source!.role.startsWith('rib')).length).toBeGreaterThan(4);
+    expect(closingFaults(airframeOf(ribbed.parts))).toEqual([]);
+  });
+
+  it('should name a rod that a drawn section has no room for, with one that it has', () => {
+    const wing: WingParameters = {
+      ...tapered,
+      sparKind: 'rod',
+      sparHeightMm: 14,
+      tail: 'sanded',
+      section: { kind: 'naca', digits: '2412', creases: 7 },
+    };
+    const fault = makeWing(formOf(wing), CONTEXT).faults[0]!;
+    expect(fault.title).toMatch(/no room for the rod/);
+    expect(makeWing(formOf(withParameters(wing, fault.mend!.changes)), CONTEXT).parts.length).toBeGreaterThan(0);
+  });
+});

@@ -1,5 +1,5 @@
 /** Times the making of wings: one JSON line a case, medians in milliseconds of new numbers each time. */
-import { makeForm, wingFromNumbers, type Form, type WingParameters } from '@grain-fold/core/forms';
+import { makeForm, USUAL_LAYERS, wingFromNumbers, type Form, type WingParameters } from '@grain-fold/core/forms';
 
 const RUNS = 41;
 const context = { unit: 'mm', boardOf: () => ({ thicknessMm: 5, gramsPerSquareMetre: 480 }) } as const;
@@ -36,6 +36,12 @@ const CASES: Readonly<Record<string, WingParameters>> = {
     section: { kind: 'naca', digits: '23015', creases: 9 },
     tail: 'sanded',
   },
+  'the same with ribs every 50 mm': {
+    ...three,
+    ribs: { spacingMm: 50, material: 'foam', endMaterial: 'foam', hasWindows: true, tubes: [] },
+  },
+  'the same of plates with a layer': { ...three, build: 'stepped', layers: USUAL_LAYERS },
+  'the same of foam': { ...three, build: 'cored', section: { kind: 'naca', digits: '2412', creases: 7 } },
 };
 for (const [name, parameters] of Object.entries(CASES)) {
   const times = Array.from({ length: RUNS }, (_, run) => {

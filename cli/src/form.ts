@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { writeProjectFile } from '@grain-fold/contract';
+import { readProjectFile, writeProjectFile } from '@grain-fold/contract';
 import { madeOf, withForm, withFormsMade, type Airframe } from '@grain-fold/core/airframe';
 import { parameterAt, withParameters, type Form, type ParameterChange } from '@grain-fold/core/forms';
 import type { CliOptions } from './arguments.ts';
@@ -15,6 +15,9 @@ function valueOf(text: string): ParameterChange['value'] {
   return Number.isFinite(number) ? number : text;
 }
 
+/** What a wing may be without, and be given here. */
+const MAY_BE_LEFT_OUT = ['lapMm', 'tipSparHeightMm', 'digits', 'build', 'noseRoundMm', 'sparMaterial'];
+
 /** `panels.0.spanMm=450,ends=bevelled` as changes. */
 function changesOf(typed: string, form: Form): readonly ParameterChange[] {
   return typed.split(',').map((one): ParameterChange => {
@@ -26,7 +29,7 @@ function changesOf(typed: string, form: Form): readonly ParameterChange[] {
       isNew = before === undefined;
     if (typeof before === 'object')
       throw new CliError('USAGE', `"${path}" is a group of numbers: name one of ${Object.keys(before!).join(', ')}.`);
-    if (isNew && !['lapMm', 'tipSparHeightMm', 'digits'].some((key) => path.endsWith(key)))
+    if (isNew && !MAY_BE_LEFT_OUT.some((key) => path.endsWith(key)))
       throw new CliError('USAGE', `${form.name} has no "${path}".`);
     // Digits of a section are a text, 0012 too.
     return { path, value: path === 'section.digits' ? one.slice(at + 1).trim() : value };
@@ -55,8 +58,13 @@ export async function form(file: string, options: CliOptions): Promise<CommandOu
       ? before
       : { ...before, parameters: withParameters(before.parameters, changesOf(options.set, before)) };
   const made = madeOf(own, airframe);
-  const next = withForm(airframe, own);
-  if (options.out !== undefined) await writeFile(options.out, writeProjectFile(next));
+  const next = withForm(airframe, own),
+    text = writeProjectFile(next),
+    read = readProjectFile(text);
+  // Numbers that make no parts are told as faults; what no fault tells, or is to be written, has to be sound.
+  if (!read.ok && (options.out !== undefined || made.faults.length === 0))
+    throw new CliError('USAGE', `With that the airframe is not sound: ${read.message}`);
+  if (options.out !== undefined) await writeFile(options.out, text);
   return {
     exit: made.faults.length > 0 ? 'FAULTS' : 'OK',
     result: {

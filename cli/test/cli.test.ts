@@ -295,6 +295,13 @@ test('form: tells figures and working, takes other numbers, and writes the airfr
     exit: 2,
     error: expect.stringContaining('no \\"keel\\"'),
   });
+  expect(await run('form', given, '--set', 'build=glass')).toMatchObject({
+    exit: 2,
+    error: expect.stringContaining('build: must be folded'),
+  });
+  expect(JSON.parse((await run('form', given, '--set', 'build=stepped')).out).parts[0]).toMatchObject({
+    name: 'Plank plate',
+  });
   expect(await run('form', saltbox, '--form', 'Keel')).toMatchObject({ exit: 2 });
 });
 

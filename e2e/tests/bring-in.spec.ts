@@ -223,5 +223,5 @@ test('parts of another airframe are taken from its file', async ({ page, worksho
   await give(page, path.join(ROOT, 'demo/paperbark-mite.grainfold.json'));
   await expect(page.getByRole('heading', { name: 'Parts of Paperbark Mite' })).toBeVisible();
   await page.getByRole('button', { name: /^Fin/ }).click();
-  await takeIn(page, 6);
+  await takeIn(page, 8);
 });

@@ -142,9 +142,13 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
   const left = linked(before, isSame ? next : { ...next, forms: kept });
   if (before.boards === next.boards) return left;
   return (left.forms ?? [])
-    .filter(
-      ({ parameters }) =>
-        isOtherBoard(before, next, parameters.material) || isOtherBoard(before, next, parameters.jigMaterial),
+    .filter(({ parameters }) =>
+      [
+        parameters.material,
+        parameters.jigMaterial,
+        ...(parameters.sparMaterial === undefined ? [] : [parameters.sparMaterial]),
+        ...(parameters.ribs ? [parameters.ribs.material, parameters.ribs.endMaterial] : []),
+      ].some((material) => isOtherBoard(before, next, material)),
     )
     .reduce<Airframe>((held, form) => withForm(held, form), left);
 }

@@ -100,13 +100,13 @@ export function coreBlock(wing: WingParameters, laid: LaidPanel): CoreBlock | un
     lower: one.lower.map(({ x, y }) => ({ x: x - low.x, y: y - low.y })),
   });
   const [a, b] = [laid.rootChordMm, laid.panel.tipChordMm];
-  const litres = (unitArea(outline) * laid.panel.spanMm * (a * a + a * b + b * b)) / 3 / 1e9;
+  const cubicMetres = (unitArea(outline) * laid.panel.spanMm * (a * a + a * b + b * b)) / 3 / 1e9;
   return {
     panel: laid.number,
     lengthMm: laid.panel.spanMm,
     widthMm: Math.max(...all.map(({ x }) => x)) - low.x + MARGIN_MM,
     heightMm: Math.max(...all.map(({ y }) => y)) - low.y + MARGIN_MM,
-    massG: litres * kilogramsPerCubicMetre * 1000,
+    massG: cubicMetres * kilogramsPerCubicMetre * 1000,
     root: moved(root),
     tip: moved(tip),
   };

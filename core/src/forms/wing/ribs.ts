@@ -114,9 +114,17 @@ function ribPieces(site: PanelSite, place: RibPlace): readonly RibPiece[] {
   const spar = sparAt(site, place);
   const notch = hasLead(site, place);
   const foremost = [...free].sort((a, b) => boundsOf(a).minX - boundsOf(b).minX);
-  return foremost.flatMap((ring): readonly RibPiece[] => {
+  const pieces = foremost.flatMap((ring, index): readonly RibPiece[] => {
     const { minX, minY, maxX } = boundsOf(ring);
-    const name = !spar ? 'whole' : minX < spar.frontMm ? 'nose' : 'tail';
+    const name = !spar
+      ? foremost.length === 1
+        ? 'whole'
+        : index === 0
+          ? 'nose'
+          : 'tail'
+      : minX < spar.frontMm
+        ? 'nose'
+        : 'tail';
     const wantsNotch = notch && name !== 'nose';
     const from = spar ? minX : minX + (maxX - minX) * 0.4;
     const left = wantsNotch
@@ -128,6 +136,10 @@ function ribPieces(site: PanelSite, place: RibPlace): readonly RibPiece[] {
     const bounds = boundsOf(clean);
     return bounds.maxY - bounds.minY < LEAST_PIECE_MM ? [] : [{ name, ring: clean }];
   });
+  // Of what bears one name the largest is the rib: crumbs beside it are no parts.
+  return pieces.filter(
+    (one) => !pieces.some((other) => other.name === one.name && polygonArea(other.ring) > polygonArea(one.ring)),
+  );
 }
 
 /** Corners that a knife would not see are taken out: edges shorter than this, or turns flatter. */

@@ -4,7 +4,17 @@ import type { WingParameters } from './parameters.ts';
 export const scaleWing = (wing: WingParameters, factor: number): WingParameters => ({
   ...wing,
   rootChordMm: wing.rootChordMm * factor,
-  sparHeightMm: wing.sparHeightMm * factor,
+  // A rod and the sleeve of a tube are bought as thick as they are.
+  sparHeightMm: wing.sparKind === 'rod' ? wing.sparHeightMm : wing.sparHeightMm * factor,
+  ...(wing.ribs
+    ? {
+        ribs: {
+          ...wing.ribs,
+          spacingMm: wing.ribs.spacingMm * factor,
+          tubes: wing.ribs.tubes.map((tube) => ({ ...tube, reachMm: tube.reachMm * factor })),
+        },
+      }
+    : {}),
   panels: wing.panels.map((panel) => ({
     ...panel,
     spanMm: panel.spanMm * factor,

@@ -1,7 +1,9 @@
 import { airframeOf, closingFaults, CONTEXT, formOf, panel, T, USUAL } from '../../../test/wings.ts';
 import { withParameters, type FormContext } from '../form/index.ts';
+import { withForm, withFormsKept } from '../../airframe/index.ts';
 import { makeWing } from './make-wing.ts';
 import type { WingParameters } from './parameters.ts';
+import { scaleWing } from './scale-wing.ts';
 
 describe('spars of other kinds', () => {
   const tapered: WingParameters = {
@@ -46,6 +48,33 @@ describe('spars of other kinds', () => {
     );
     expect(ribbed.parts.filter(({ source }) => source!.role.startsWith('rib')).length).toBeGreaterThan(4);
     expect(closingFaults(airframeOf(ribbed.parts))).toEqual([]);
+  });
+
+  it('should keep a rod and a sleeve as thick as they are bought at another scale, and carry reach and spacing along', () => {
+    const ribs = {
+      spacingMm: 100,
+      material: 'foam',
+      endMaterial: 'foam',
+      hasWindows: false,
+      tubes: [{ panelId: 'p1', atPercent: 55, diameterMm: 4, reachMm: 40 }],
+    };
+    const scaled = scaleWing({ ...tapered, sparKind: 'rod', sparHeightMm: 8, ribs }, 1.5);
+    expect(scaled.sparHeightMm).toBe(8);
+    expect(scaled.ribs).toMatchObject({ spacingMm: 150, tubes: [{ diameterMm: 4, reachMm: 60 }] });
+    expect(scaleWing(tapered, 1.5).sparHeightMm).toBe(15);
+  });
+
+  it('should make every rib once, also where a rod splits it, and anew when its own sheet is measured', () => {
+    const ribs = { spacingMm: 90, material: 'foam', endMaterial: 'ply', hasWindows: true, tubes: [] };
+    const form = formOf({ ...tapered, sparKind: 'rod', sparHeightMm: 14, ribs });
+    const made = withForm(airframeOf([]), form);
+    const ids = made.parts.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids.some((id) => id.includes('rib'))).toBe(true);
+    const boards = made.boards.map((board) => (board.material === 'ply' ? { ...board, thicknessMm: 4 } : board));
+    const kept = withFormsKept(made, { ...made, boards });
+    const end = (airframe: typeof made) => airframe.parts.find(({ material }) => material === 'ply');
+    expect(end(kept)).not.toEqual(end(made));
   });
 
   it('should name a rod that a drawn section has no room for, with one that it has', () => {

@@ -87,12 +87,15 @@ export const madeOf = memo(
   ({ boards, settings: { unit } }) => `${identityOf(boards)}/${unit}`,
 );
 
-/** A form as it is made at the airframe's factor; remembered by the form. */
-export const madeAtScale = memo(
+const madeScaled = memo(
   (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing =>
     makeForm(scaleForm(form, airframe.settings.scale), formContext(airframe)),
   ({ boards, settings: { unit, scale } }) => `${identityOf(boards)}/${unit}/${scale}`,
 );
+
+/** A form as it is made at the airframe's factor; remembered by the form. */
+export const madeAtScale = (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing =>
+  airframe.settings.scale === 1 ? madeOf(form, airframe) : madeScaled(form, airframe);
 
 /** The parts of a form at another size: made of its scaled numbers in the same board. */
 const scaledParts = memo(

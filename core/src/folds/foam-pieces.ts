@@ -24,7 +24,7 @@ import {
   type RigidMap,
 } from '../geometry/index.ts';
 import { memo } from '../units/index.ts';
-import type { PlateSolid } from './plate-solid.ts';
+import type { PlateSolid, RunOn } from './plate-solid.ts';
 
 /** A side of a convex piece of foam: places on its inside have `normal · p` of at most `mostMm`. */
 export interface FoamSide {
@@ -44,6 +44,20 @@ const LEAST_PIECE_MM2 = 1e-6;
  * is cut at a slant.
  */
 export const foamPieces = memo((solid: PlateSolid): readonly FoamPiece[] => {
+  const cuts = (solid.runOns ?? []).map((one) => runOnSide(one, solid.thicknessMm));
+  const pieces = wholePieces(solid);
+  return cuts.length === 0 ? pieces : pieces.map(({ sides, corners }) => ({ sides: [...sides, ...cuts], corners }));
+});
+
+/** The plane of a slant that runs on over a plate. */
+function runOnSide({ from, along, farMm, faceMm }: RunOn, thicknessMm: number): FoamSide {
+  const inward = leftOf(along);
+  // Foam lies where the way in from the line is at least that of the slant at its height.
+  const normal = unit3(point3(-inward.x, -inward.y, (faceMm - farMm) / thicknessMm));
+  return { normal, mostMm: dot3(normal, point3(from.x + inward.x * farMm, from.y + inward.y * farMm, 0)) };
+}
+
+function wholePieces(solid: PlateSolid): readonly FoamPiece[] {
   const { bottom, top, holes, thicknessMm } = solid;
   if (bottom === top) return uprights(bottom, holes, thicknessMm);
   const core = intersectionOf([bottom], [top]);
@@ -59,7 +73,7 @@ export const foamPieces = memo((solid: PlateSolid): readonly FoamPiece[] => {
     ),
     ...bottom.flatMap((_, index) => wedges(solid, index)),
   ];
-});
+}
 
 const uprights = (outer: Polygon, holes: readonly Polygon[], thicknessMm: number): readonly FoamPiece[] =>
   convexPieces(outer, holes)
@@ -107,6 +121,26 @@ function isConvexAt(ring: Polygon, index: number): boolean {
   return cross(subtract(at, before), subtract(after, at)) > 0;
 }
 
+/** Sides shorter than this are steps of an end, in mm: what is slanted beyond one ends the foam of a side as its neighbour does. */
+const LONGEST_STEP_MM = 8;
+const BESIDE_MM = 0.1;
+
+/** The sides beyond the steps next to a side, within whose lines it lies. */
+function pastSteps({ plate: { outer } }: PlateSolid, index: number): readonly number[] {
+  const count = outer.length,
+    [from, to] = [outer[index]!, outer[(index + 1) % count]!];
+  const reached = (way: 1 | -1): readonly number[] => {
+    let side = (index + way + count) % count;
+    const isStep = (at: number): boolean => distance(outer[at]!, outer[(at + 1) % count]!) < LONGEST_STEP_MM;
+    if (!isStep(side)) return [];
+    while (side !== index && isStep(side)) side = (side + way + count) % count;
+    if (side === index) return [];
+    const inward = leftOf(unitVector(outer[side]!, outer[(side + 1) % count]!));
+    return [from, to].every((p) => dot(subtract(p, outer[side]!), inward) > -BESIDE_MM) ? [side] : [];
+  };
+  return [...reached(1), ...reached(-1)];
+}
+
 /**
  * The foam between a slanted side and the upright core, where the plate has ground: beside a slit or a strip the core ends sooner. Where
  * two slanted sides meet in a corner each ends the other's foam.
@@ -125,6 +159,7 @@ function wedges(solid: PlateSolid, index: number): readonly FoamPiece[] {
   const beside = [
     ...(isConvexAt(plate.outer, index) ? [slantOf(solid, before)] : []),
     ...(isConvexAt(plate.outer, next) ? [slantOf(solid, next)] : []),
+    ...pastSteps(solid, index).map((side) => slantOf(solid, side)),
   ].filter((side) => side !== undefined);
   return intersectionOf([counterClockwise(ground)], [counterClockwise(plate.outer)])
     .flatMap((ring) => convexPieces(ring, []))

@@ -1,7 +1,8 @@
 import { drawnId } from '../part/index.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { fold, type HingeState } from './fold.ts';
-import { bentBodies, clashesOf } from './interference.ts';
+import { bentBodies } from './bent-bodies.ts';
+import { clashesOf } from './interference.ts';
 import type { PlateSolid } from './plate-solid.ts';
 
 /** One fold in its turn, and why it stands there. */

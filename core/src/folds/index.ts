@@ -37,7 +37,8 @@ export {
   seamFigures,
 } from './folded-part.ts';
 export { type PlateSize, type SizeEnd, foldedSizes, sizeBetween, sizeCommand } from './folded-sizes.ts';
-export { type Clash, bentBodies, clashesOf } from './interference.ts';
+export { bentBodies } from './bent-bodies.ts';
+export { type Clash, clashesOf } from './interference.ts';
 export { type CutPlane, cutFaces, sectionFaces } from './section-faces.ts';
 export { type PlateSolid, solidsOf } from './plate-solid.ts';
 export { platesOf } from './plates.ts';

@@ -11,6 +11,7 @@ import {
   type RigidMap,
 } from '../geometry/index.ts';
 import { defined } from '../units/index.ts';
+import { bentBodies } from './bent-bodies.ts';
 import { carriedPiece, foamPieces, type FoamPiece } from './foam-pieces.ts';
 import type { FoldTree } from './fold-tree.ts';
 import { fold, foldedBy, type FoldedPlates } from './fold.ts';
@@ -126,21 +127,6 @@ export function clashesBetween(
     }),
   );
   return found.sort((a, b) => b.depthMm - a.depthMm);
-}
-
-/** Plates between which the board only bends are one body: for each plate the least number of its body's plates. */
-export function bentBodies({ plates, hinges }: Pick<FoldTree, 'plates' | 'hinges'>): readonly number[] {
-  const body = plates.map(({ index }) => index);
-  const bends = hinges.filter(({ kind }) => kind === 'bend');
-  for (let isSettled = bends.length === 0; !isSettled;) {
-    isSettled = true;
-    for (const { left, right } of bends) {
-      const least = Math.min(body[left]!, body[right]!);
-      if (body[left] !== least || body[right] !== least) isSettled = false;
-      body[left] = body[right] = least;
-    }
-  }
-  return body;
 }
 
 /**

@@ -13,6 +13,7 @@ import {
 } from '../geometry/index.ts';
 import { traitsOf, type PlateSide } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
+import { bentBodies } from './bent-bodies.ts';
 import { leavesStrip, type FlatPlates, type Plate } from './plates.ts';
 
 /** What a side face of a plate is: board cut square, the bevel of an edge, of a groove or a hinge's relief, the edge of a trench. */
@@ -28,6 +29,17 @@ export interface PlateSolid {
   readonly sides: readonly SideKind[];
   readonly holes: readonly Polygon[];
   readonly thicknessMm: number;
+  /** Slanted work beside it that runs on over it. */
+  readonly runOns?: readonly RunOn[];
+}
+
+/** The slant of a neighbour's side in a bent body, gone on with over the next piece: foam lies left of the line, further in where it is cut. */
+export interface RunOn {
+  readonly from: Point;
+  readonly along: Point;
+  /** How far foam stands off the line on the far skin and on the face, in mm. */
+  readonly farMm: number;
+  readonly faceMm: number;
 }
 
 /** Thickness that the skin left by a trench is drawn and measured with, in mm. */
@@ -61,25 +73,75 @@ function goesOn([a, b]: readonly [Point, Point], p: Point, q: Point): boolean {
 
 /** Every plate as a solid, its sides slanted as they are cut. */
 export function solidsOf(part: ResolvedPart, flat: FlatPlates): readonly PlateSolid[] {
-  const slopes = slopesOf(part);
-  return flat.plates.map((plate) => solidOf(plate, slopes, flat.thicknessMm));
+  const slopes = slopesOf(part),
+    found = flat.plates.map((plate) => slopesOfSides(plate, slopes)),
+    bodyOf = bentBodies(flat);
+  return flat.plates.map((plate, at) => {
+    const solid = solidOf(plate, found[at]!, flat.thicknessMm);
+    const runOns = flat.plates.flatMap((other, index) =>
+      index === at || plate.kind === 'skin' || bodyOf[other.index] !== bodyOf[plate.index]
+        ? []
+        : runOnsOver(plate, other, found[index]!),
+    );
+    return runOns.length > 0 ? { ...solid, runOns } : solid;
+  });
 }
 
-function solidOf(plate: Plate, slopes: readonly Slope[], thicknessMm: number): PlateSolid {
-  const { outer } = plate;
-  const found = outer.map((p, index) => {
-    const q = outer[(index + 1) % outer.length]!;
-    const onRun = slopes.find(({ lines }) =>
-      lines.some(([a, b]) => distanceToRun(p, a, b) < ON_LINE_MM && distanceToRun(q, a, b) < ON_LINE_MM),
-    );
-    // A fold that ends on a short step of the edge is cut right to the step's end.
-    return (
-      onRun ??
-      (distance(p, q) < LONGEST_STEP_MM
-        ? slopes.find(({ lines }) => lines.some((line) => goesOn(line, p, q)))
-        : undefined)
-    );
+/** The slanted sides of a plate that run on over another of its bent body, whose foam lies inside of them. */
+function runOnsOver(plate: Plate, beside: Plate, slopes: readonly (Slope | undefined)[]): readonly RunOn[] {
+  return beside.outer.flatMap((from, index): readonly RunOn[] => {
+    const slope = slopes[index];
+    if (!slope) return [];
+    const to = beside.outer[(index + 1) % beside.outer.length]!,
+      along = unitVector(from, to),
+      inward = leftOf(along),
+      length = distance(from, to);
+    const isWithin = plate.outer.every((p) => {
+      const inside = dot(subtract(p, from), inward),
+        on = dot(subtract(p, from), along);
+      return inside > -ON_LINE_MM && (inside > slope.runMm || (on > -slope.runMm && on < length + slope.runMm));
+    });
+    const reaches = plate.outer.some((p) => dot(subtract(p, from), inward) < slope.runMm - ON_LINE_MM);
+    return isWithin && reaches
+      ? [
+          {
+            from,
+            along,
+            farMm: slope.face === 'face' ? 0 : slope.runMm,
+            faceMm: slope.face === 'back' ? 0 : slope.runMm,
+          },
+        ]
+      : [];
   });
+}
+
+/** Lines that only go on past a side have to lie so much closer to it than one that it lies on, in mm. */
+const GOES_ON_MM = 2e-3;
+
+/** How far a side lies off a line of work; a fold that ends on a short step of the edge is cut right to the step's end. */
+function offLine(line: readonly [Point, Point], p: Point, q: Point): number {
+  const [a, b] = line,
+    off = Math.max(distanceToRun(p, a, b), distanceToRun(q, a, b));
+  if (off < ON_LINE_MM || distance(p, q) >= LONGEST_STEP_MM || !goesOn(line, p, q)) return off;
+  const along = unitVector(a, b);
+  return GOES_ON_MM + Math.max(...[p, q].map((at) => Math.abs(cross(along, subtract(at, a)))));
+}
+
+/** What slants each side of a plate: of several lines that meet there, as a bend does on a groove, the one that lies closest. */
+function slopesOfSides({ outer }: Plate, slopes: readonly Slope[]): readonly (Slope | undefined)[] {
+  return outer.map((p, index) => {
+    const q = outer[(index + 1) % outer.length]!;
+    let nearest: { readonly slope: Slope; readonly mm: number } | undefined;
+    for (const slope of slopes) {
+      const mm = Math.min(...slope.lines.map((line) => offLine(line, p, q)));
+      if (mm < ON_LINE_MM + GOES_ON_MM && (!nearest || mm < nearest.mm)) nearest = { slope, mm };
+    }
+    return nearest?.slope;
+  });
+}
+
+function solidOf(plate: Plate, found: readonly (Slope | undefined)[], thicknessMm: number): PlateSolid {
+  const { outer } = plate;
   const sides = found.map((slope): SideKind => slope?.kind ?? 'cut');
   if (plate.kind === 'skin')
     return { plate, bottom: outer, top: outer, sides, holes: plate.holes, thicknessMm: SKIN_MM };

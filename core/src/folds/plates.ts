@@ -26,6 +26,7 @@ import {
 } from '../geometry/index.ts';
 import { canFold, isThroughCut, traitsOf, turnOf, type Stroke } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
+import { OVERRUN_MM, withoutNicks, withoutSpikes, type Corners } from './plate-ring.ts';
 
 /** A piece of the board between folds: foam between its skins, or only the skin that a trench leaves. */
 export interface Plate {
@@ -61,8 +62,6 @@ export interface FlatPlates {
 
 /** Cuts between plates are opened by this much to tell the plates apart, in mm. */
 const SLIVER_MM = 4e-4;
-/** Cuts run on past their ends by this much, so that they part the board where they meet an edge. */
-const OVERRUN_MM = 0.02;
 /** Plates are looked for this far to either side of a hinge. */
 const PROBE_MM = 0.02;
 const LEAST_PLATE_MM2 = 0.05;
@@ -100,7 +99,7 @@ export function platesOf(part: ResolvedPart): FlatPlates {
     trenches.flatMap((stroke) => stroke.paths.flatMap((path) => stripEdges(stroke, path).flat())),
   ].map((points): Corners => ({ points, near: pointIndex(points) }));
   const board = piecesOf(foam)
-    .map(({ outer, holes }) => ({ outer: withoutNicks(outer, known), holes, kind: 'board' as const }))
+    .map(({ outer, holes }) => ({ outer: withoutSpikes(withoutNicks(outer, known)), holes, kind: 'board' as const }))
     .filter(({ outer }) => outer.length > 2);
   const skins = trenches.flatMap((stroke) =>
     piecesOf(intersectionOf(stroke.area.map(counterClockwise), body)).map((piece) => ({
@@ -155,52 +154,6 @@ function stripEdges(
     add(to, times(normal, offset)),
   ];
   return [at(Math.min(...offsets)), at(Math.max(...offsets))];
-}
-
-/** Corners that were drawn, and which of them are near a place. */
-interface Corners {
-  readonly points: readonly Point[];
-  readonly near: (p: Point, reachMm: number) => readonly number[];
-}
-
-/** Corners nearer together than this are the nicks of cuts that ran on past an edge. */
-const NICK_MM = 3 * OVERRUN_MM;
-
-/**
- * A ring without the nicks that cuts leave: each becomes the one corner that was drawn there.
- * @param known corners that were drawn, those that count first in front
- */
-function withoutNicks(ring: Polygon, known: readonly Corners[]): Polygon {
-  const isApart = (index: number): boolean =>
-    distance(ring[index]!, ring[(index + ring.length - 1) % ring.length]!) > NICK_MM;
-  const first = ring.findIndex((_, index) => isApart(index));
-  if (first < 0) return [];
-  const clusters: Point[][] = [];
-  for (let step = 0; step < ring.length; step++) {
-    const p = ring[(first + step) % ring.length]!,
-      last = clusters.at(-1);
-    if (last && distance(last[0]!, p) <= NICK_MM) last.push(p);
-    else clusters.push([p]);
-  }
-  return clusters.map((cluster) => {
-    for (const corners of known) {
-      const near = nearestOf(corners, cluster);
-      if (near) return near;
-    }
-    return cluster[0]!;
-  });
-}
-
-/** The corner nearest to one of a cluster's, within the size of a nick. */
-function nearestOf({ points, near }: Corners, cluster: readonly Point[]): Point | undefined {
-  let nearest: { readonly p: Point; readonly mm: number } | undefined;
-  const about = new Set(cluster.flatMap((own) => near(own, NICK_MM)));
-  for (const index of [...about].sort((a, b) => a - b)) {
-    const p = points[index]!;
-    const mm = Math.min(...cluster.map((own) => distance(own, p)));
-    if (mm <= NICK_MM && (!nearest || mm < nearest.mm)) nearest = { p, mm };
-  }
-  return nearest?.p;
 }
 
 /** The connected pieces of a region, each with its holes. */

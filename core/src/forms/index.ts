@@ -64,6 +64,7 @@ export {
   WING_FIELDS,
   WING_MIDDLES,
   WING_STARTS,
+  type WingStartBuild,
   type WingStartKind,
   formsFromNumbers,
   usualNumbers,

@@ -22,7 +22,7 @@ const STEPS = 8;
 const CLOSE_MM = 0.6;
 
 const skins = (parts: readonly Part[]): readonly Part[] =>
-  parts.filter(({ source }) => source!.role.startsWith('skin-'));
+  parts.filter(({ source }) => /^(skin|cover)-/.test(source!.role));
 const widest = (parts: readonly Part[], which: 'x' | 'y'): number =>
   Math.max(
     0,

@@ -14,6 +14,7 @@ export {
   type MadeCorner,
   type MadeEdgeWork,
   type MadeLine,
+  type MadeSeam,
   madeEdgeId,
   type MadeHole,
   type MadePartDraft,

@@ -29,6 +29,15 @@ export type MadeHole = { readonly name: string; readonly sizing: Contour['sizing
   { readonly corners: readonly Point[] } | { readonly round: { readonly centre: Point; readonly radiusMm: number } }
 );
 
+/** A seam of a made part, by the names of both edges: with itself, or with the part of a role. */
+export interface MadeSeam {
+  readonly name: string;
+  readonly from: string;
+  readonly to: string;
+  readonly role?: string;
+  readonly mayOverhang?: boolean;
+}
+
 /** What a form says of one of its parts. */
 export interface MadePartDraft {
   readonly formId: string;
@@ -45,13 +54,7 @@ export interface MadePartDraft {
   readonly holes?: readonly MadeHole[];
   readonly lines?: readonly MadeLine[];
   readonly edgeWork?: readonly MadeEdgeWork[];
-  readonly seams?: readonly {
-    readonly name: string;
-    readonly from: string;
-    readonly to: string;
-    readonly role?: string;
-    readonly mayOverhang?: boolean;
-  }[];
+  readonly seams?: readonly MadeSeam[];
   readonly place?: Place;
 }
 

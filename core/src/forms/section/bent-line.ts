@@ -105,9 +105,21 @@ function bendOn(knots: readonly Point[], second: readonly number[], x: number): 
 /** Strips that a bent line is drawn with: before, over and behind what it rests on. */
 const BENT_STRIPS = [6, 2, 9] as const;
 
-/** Corners of the fine strips that a bent line is drawn as: evenly along it, with a corner at each rest. */
-export function stripCorners(line: BentLine, ends: readonly [Point, Point], rests: readonly Point[]): readonly Point[] {
-  const stops = [ends[0].x, ...rests.map(({ x }) => x), ends[1].x];
+/** Of the run behind the last rest at most this share is one strip. */
+const MOST_LAST_STRIP = 0.9;
+
+/**
+ * Corners of the fine strips that a bent line is drawn as: evenly along it, with a corner at each rest.
+ * @param lastStrip how long the last strip is at least: what is cut out of it crosses no other; 0 for even strips
+ */
+export function stripCorners(
+  line: BentLine,
+  ends: readonly [Point, Point],
+  rests: readonly Point[],
+  lastStrip = 0,
+): readonly Point[] {
+  const last = Math.min(lastStrip, MOST_LAST_STRIP * (ends[1].x - (rests.at(-1) ?? ends[0]).x));
+  const stops = [ends[0].x, ...rests.map(({ x }) => x), ...(last > 0 ? [ends[1].x - last] : []), ends[1].x];
   const corners: Point[] = [ends[0]];
   stops.slice(1).forEach((to, index) => {
     const from = stops[index]!,

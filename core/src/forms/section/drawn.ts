@@ -59,7 +59,7 @@ function heightAt(side: readonly Point[], x: number): number {
 }
 
 /** A skin bent over a spar that is as high as the drawn section there: each side from the nose's fold to the tail by itself. */
-function bentOutline(outline: readonly Point[], spar: readonly [number, number]): CreasedOutline {
+function bentOutline(outline: readonly Point[], spar: readonly [number, number], flatTail: number): CreasedOutline {
   const at = noseOf(outline);
   const side = (points: readonly Point[], sign: 1 | -1) => {
     // The lower side is bent as its mirror image is.
@@ -68,7 +68,7 @@ function bentOutline(outline: readonly Point[], spar: readonly [number, number])
       rests = spar.map((x): Point => ({ x, y: heightAt(up, x) }));
     const line = bentLine(ends, rests);
     return {
-      corners: stripCorners(line, ends, rests).map(({ x, y }): Point => ({ x, y: sign * y })),
+      corners: stripCorners(line, ends, rests, flatTail).map(({ x, y }): Point => ({ x, y: sign * y })),
       deviation: Math.max(...up.map(({ x, y }) => Math.abs(line.height(x) - y) * Math.cos(Math.atan(line.slope(x))))),
       tightest: tightestRadius(line, ends, rests),
     };
@@ -102,10 +102,14 @@ export function drawnSection(
   thicknessMm: number,
   tail: 'sanded' | 'square',
   noseClear: number,
-  bentOver?: { readonly frontMm: number; readonly widthMm: number },
+  bentOver?: { readonly frontMm: number; readonly widthMm: number; readonly flatTailMm?: number },
 ): SkinSection | SectionRefusal {
   const creased = bentOver
-    ? bentOutline(outline, [bentOver.frontMm / chordMm, (bentOver.frontMm + bentOver.widthMm) / chordMm])
+    ? bentOutline(
+        outline,
+        [bentOver.frontMm / chordMm, (bentOver.frontMm + bentOver.widthMm) / chordMm],
+        (bentOver.flatTailMm ?? 0) / chordMm,
+      )
     : creasedOutline(outline, creases, noseClear);
   // It stands on its lowest corner, as a wing lies on the table.
   const lowest = Math.min(...creased.corners.map(({ y }) => y));

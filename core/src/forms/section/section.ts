@@ -8,6 +8,8 @@ export interface SectionPlate {
   /** `bottom`, `nose`, `front`, `cap`, `rear`; `low-2`, `top-1` of a creased section. */
   readonly role: string;
   readonly isSkin?: true;
+  /** Not even skin: a lower and an upper sheet are glued to each other there. */
+  readonly isParted?: true;
   /** Bent without creases: its fine strips are told by their number. */
   readonly isBent?: true;
 }

@@ -3,8 +3,8 @@ import { degrees, radians } from '../../units/index.ts';
 import { bentLine, stripCorners, tightestRadius, type BentLine } from './bent-line.ts';
 import type { SectionPlate, SectionPoint, SectionRefusal, SkinSection } from './section.ts';
 
-export const NOSE_STYLES = ['trench', 'bevels'] as const;
-/** How the skin comes round the nose: a doubled trench, or a fold whose two bevels meet. */
+export const NOSE_STYLES = ['trench', 'bevels', 'parted'] as const;
+/** How the skin comes round the nose: a doubled trench, a fold whose two bevels meet, or two sheets of which the lower is feathered under the upper. */
 export type NoseStyle = (typeof NOSE_STYLES)[number];
 
 export const TAIL_STYLES = ['lap', 'square', 'sanded', 'strip'] as const;
@@ -28,13 +28,19 @@ export interface StripSparNumbers {
   readonly stripBoards?: number;
   /** Whether the top is bent over the spar, without creases. */
   readonly isBent?: boolean;
+  /** How much of a bent top is one strip at its tail. */
+  readonly flatTailMm?: number;
 }
 
 /** Slopes are found to this, in radians. */
 const SETTLED = 1e-12;
 const MOST_ROUNDS = 60;
 /** Steepest slope from the nose to the spar: a trench stays open by that much. */
-const STEEPEST_FRONT_DEGREES: Readonly<Record<NoseStyle, number>> = { trench: MOST_OPEN_DEGREES - 1, bevels: 75 };
+const STEEPEST_FRONT_DEGREES: Readonly<Record<NoseStyle, number>> = {
+  trench: MOST_OPEN_DEGREES - 1,
+  bevels: 75,
+  parted: 60,
+};
 /** A sloped plate shorter than this many boards is no plate. */
 const LEAST_PLATE_BOARDS = 1.5;
 
@@ -73,7 +79,7 @@ export function stripSparSection(numbers: StripSparNumbers): SkinSection | Secti
         nearest: roundDown((100 * (c - least - sparWidthMm - 2 * t)) / c),
       };
     const next: Slopes = bent
-      ? { front: Math.atan(bent.line.slope(nose.x)), rear: -Math.atan(bent.line.slope(tail.x)) }
+      ? endSlopes(stripCorners(bent.line, [nose, tail], bent.rests, numbers.flatTailMm))
       : {
           front: Math.atan2(top - nose.y, frontCrease.x - nose.x),
           rear: Math.atan2(top - tail.y, tail.x - rearCrease.x),
@@ -97,6 +103,12 @@ export function stripSparSection(numbers: StripSparNumbers): SkinSection | Secti
     if (isSettled || round >= MOST_ROUNDS) break;
   }
   return sectionOf(numbers, slopes);
+}
+
+/** The slopes of the first and the last strip of a bent top, whose ends the nose and the tail are cut for. */
+function endSlopes(corners: readonly SectionPoint[]): Slopes {
+  const slope = (a: SectionPoint, b: SectionPoint): number => Math.atan2(b.y - a.y, b.x - a.x);
+  return { front: slope(corners[0]!, corners[1]!), rear: -slope(corners.at(-2)!, corners.at(-1)!) };
 }
 
 /** The top bent over the spar: it rests on both of the spar's upper edges, or on one. */
@@ -140,6 +152,28 @@ function tailRest(
   }
 }
 
+/** Height of the upper skin's corner at the nose, in boards: on the lower skin, in one point with it, or on its feathered edge. */
+const NOSE_UP: Readonly<Record<NoseStyle, (front: number) => number>> = {
+  trench: (front) => 1 + Math.cos(front),
+  bevels: () => 0,
+  parted: (front) => Math.cos(front),
+};
+
+/** Where the lower skin ends at the nose. */
+function lowerNose({ nose, thicknessMm: t }: StripSparNumbers, front: number): SectionPoint {
+  // The skin of a trench leans by half of what the nose stays open, so its lower end lies that much aft of the nose.
+  if (nose === 'trench') return { x: openTrenchWidth(degrees(front), t) * Math.sin(front / 2), y: 0 };
+  // A feathered edge comes to nothing where the upper sheet's face ends.
+  return { x: nose === 'parted' ? t * Math.sin(front) : 0, y: 0 };
+}
+
+/** What lies between both skins at the nose, where they do not end in one corner. */
+const noseGap = (nose: NoseStyle): SectionPlate => ({
+  role: 'nose',
+  isSkin: true,
+  ...(nose === 'parted' ? { isParted: true } : {}),
+});
+
 function cornersAt(
   numbers: StripSparNumbers,
   { front, rear }: Slopes,
@@ -152,7 +186,7 @@ function cornersAt(
   const { chordMm: c, sparFrontMm, sparWidthMm, sparHeightMm: h, thicknessMm: t, nose } = numbers;
   const top = h + 2 * t;
   return {
-    nose: nose === 'trench' ? { x: 0, y: t * (1 + Math.cos(front)) } : { x: 0, y: 0 },
+    nose: { x: 0, y: NOSE_UP[nose](front) * t },
     frontCrease: { x: sparFrontMm - t * Math.tan(front / 2), y: top },
     rearCrease: { x: sparFrontMm + sparWidthMm + t * Math.tan(rear / 2), y: top },
     tail: { x: c, y: numbers.tail === 'sanded' ? 0 : tailRest(numbers, rear).innerUp + t * Math.cos(rear) },
@@ -164,9 +198,7 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
     { front, rear } = slopes;
   const { nose, frontCrease, rearCrease, tail } = cornersAt(numbers, slopes);
   const rest = tailRest(numbers, rear);
-  // The skin of a trench leans by half of what the nose stays open, so its lower end lies that much aft of the nose.
-  const noseLow =
-    numbers.nose === 'trench' ? { x: openTrenchWidth(degrees(front), t) * Math.sin(front / 2), y: 0 } : nose;
+  const hasGap = numbers.nose !== 'bevels';
   const feather = 90 - degrees(rear) / (numbers.tail === 'sanded' ? 2 : 1);
   const lowBevel: Record<TailStyle, number> = {
     lap: degrees(Math.atan(rest.lap / t)),
@@ -176,12 +208,14 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
   };
   const board = (role: string): SectionPlate => ({ role });
   const bent = numbers.isBent ? bentTop(numbers, nose, tail) : undefined;
-  const topCorners = bent ? stripCorners(bent.line, [nose, tail], bent.rests) : [nose, frontCrease, rearCrease, tail];
+  const topCorners = bent
+    ? stripCorners(bent.line, [nose, tail], bent.rests, numbers.flatTailMm)
+    : [nose, frontCrease, rearCrease, tail];
   return {
-    corners: [{ x: rest.lowEnd, y: 0 }, noseLow, ...(numbers.nose === 'trench' ? topCorners : topCorners.slice(1))],
+    corners: [{ x: rest.lowEnd, y: 0 }, lowerNose(numbers, front), ...(hasGap ? topCorners : topCorners.slice(1))],
     plates: [
       board('bottom'),
-      ...(numbers.nose === 'trench' ? [{ role: 'nose', isSkin: true } as const] : []),
+      ...(hasGap ? [noseGap(numbers.nose)] : []),
       ...(bent
         ? topCorners.slice(1).map((_, index) => ({ role: `top-${index + 1}`, isBent: true }) as const)
         : [board('front'), board('cap'), board('rear')]),

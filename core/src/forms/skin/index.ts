@@ -1,3 +1,3 @@
 export { END_SCHOOLS, type EndPlane, type EndSchool, endCut, endPlane } from './end-cut.ts';
-export { type SkinLine, type SkinPiece, type UnrolledSkin, unrollSkin } from './ruled-skin.ts';
-export { type SkinEnd, type SkinOutline, skinOutline } from './skin-outline.ts';
+export { type SkinLine, type SkinPiece, type UnrolledPlate, type UnrolledSkin, unrollSkin } from './ruled-skin.ts';
+export { type SkinEnd, type SkinOutline, plateTrims, skinOutline } from './skin-outline.ts';

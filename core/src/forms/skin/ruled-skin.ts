@@ -125,29 +125,56 @@ function spacePieces(a: SkinLine, b: SkinLine): SpacePieces {
   };
 }
 
+/** How far the corners of a plate lie beyond the planes of its ends, along its first and its second line, in mm. */
+export interface PlateTrim {
+  readonly root: readonly [first: number, second: number];
+  readonly tip: readonly [first: number, second: number];
+}
+const UNTRIMMED: PlateTrim = { root: [0, 0], tip: [0, 0] };
+
+/** A line of a plate between its own corners, as they are trimmed. */
+function trimmed(line: SkinLine, { root, tip }: PlateTrim, side: 0 | 1): SkinLine {
+  const outboard = unit3(subtract3(line.tip, line.root));
+  return {
+    root: subtract3(line.root, times3(outboard, root[side])),
+    tip: add3(line.tip, times3(outboard, tip[side])),
+  };
+}
+
 /**
  * Unrolls a skin of straight lines onto the flat, plate by plate; the face is its inside.
  * @param lines from the lower tail round the nose to the upper tail, at least two; no two neighbours in one place
  * @param first the plate that is laid first, as it stands; the others follow from it
+ * @param trims where the corners of every plate are cut: a twisted one bends from corner to corner
  * @returns twisted plates as two plane pieces with a bend between them: nothing is stretched
  * @source a ruled strip between two lines in one plane is plane; else two triangles span it, and each keeps its lengths
  */
-export function unrollSkin(lines: readonly SkinLine[], root: EndPlane, tip: EndPlane, first: number): UnrolledSkin {
+export function unrollSkin(
+  lines: readonly SkinLine[],
+  root: EndPlane,
+  tip: EndPlane,
+  first: number,
+  trims: readonly PlateTrim[] = [],
+): UnrolledSkin {
   const ends = lines.map((line): SkinLine => ({ root: meetPlane(line, root), tip: meetPlane(line, tip) }));
-  const spaces = ends.slice(1).map((line, index) => spacePieces(ends[index]!, line));
+  const corners = ends.slice(1).map((line, index): readonly [SkinLine, SkinLine] => {
+    const trim = trims[index] ?? UNTRIMMED;
+    return [trimmed(ends[index]!, trim, 0), trimmed(line, trim, 1)];
+  });
+  const spaces = corners.map(([a, b]) => spacePieces(a, b));
   const flat: { root: Point; tip: Point }[] = [];
   const plates: UnrolledPlate[] = [];
   const lay = (index: number, isForward: boolean, own?: RigidMap): void => {
     const space = spaces[index]!,
-      [a, b] = [ends[index]!, ends[index + 1]!];
+      [a, b] = corners[index]!;
     const [start, end] = isForward ? [index, index + 1] : [index + 1, index];
-    const known = ends[start]!,
-      wanted = ends[end]!;
+    const [known, wanted] = isForward ? [a, b] : [b, a];
     const [near, far] = isForward ? space.normals : [space.normals[1], space.normals[0]];
-    const nearMap = own ?? mapAlong(known.root, known.tip, flat[start]!.root, flat[start]!.tip, near);
-    if (own) flat[start] = { root: onFlat(own, known.root), tip: onFlat(own, known.tip) };
+    const [from3, to3] = [ends[start]!, ends[end]!];
+    const nearMap = own ?? mapAlong(from3.root, from3.tip, flat[start]!.root, flat[start]!.tip, near);
+    if (own) flat[start] = { root: onFlat(own, from3.root), tip: onFlat(own, from3.tip) };
     if (space.isPlane) {
-      flat[end] = { root: onFlat(nearMap, wanted.root), tip: onFlat(nearMap, wanted.tip) };
+      flat[end] = { root: onFlat(nearMap, to3.root), tip: onFlat(nearMap, to3.tip) };
       const piece: SkinPiece = { map: nearMap, inward: near, corners: cornersOf(flat, index) };
       plates[index] = { pieces: [piece], rootPiece: piece, tipPiece: piece, twistMm: space.twistMm };
       return;
@@ -157,17 +184,21 @@ export function unrollSkin(lines: readonly SkinLine[], root: EndPlane, tip: EndP
     const reached = reachesTip ? wanted.tip : wanted.root,
       left = reachesTip ? wanted.root : wanted.tip;
     const from = reachesTip ? known.root : known.tip,
-      flatFrom = reachesTip ? flat[start]!.root : flat[start]!.tip;
+      flatFrom = onFlat(nearMap, from);
     const flatReached = onFlat(nearMap, reached);
     const farMap = mapAlong(from, reached, flatFrom, flatReached, far);
     const flatLeft = onFlat(farMap, left);
-    flat[end] = reachesTip ? { root: flatLeft, tip: flatReached } : { root: flatReached, tip: flatLeft };
+    flat[end] = { root: onFlat(farMap, to3.root), tip: onFlat(farMap, to3.tip) };
     const atKnown: SkinPiece = {
       map: nearMap,
       inward: near,
-      corners: [flat[start]!.root, flat[start]!.tip, flatReached],
+      corners: [onFlat(nearMap, known.root), onFlat(nearMap, known.tip), flatReached],
     };
-    const atWanted: SkinPiece = { map: farMap, inward: far, corners: [flat[end].root, flat[end].tip, flatFrom] };
+    const atWanted: SkinPiece = {
+      map: farMap,
+      inward: far,
+      corners: reachesTip ? [flatLeft, flatReached, flatFrom] : [flatReached, flatLeft, flatFrom],
+    };
     const pieces = isForward ? ([atKnown, atWanted] as const) : ([atWanted, atKnown] as const);
     const [bendFrom, bendTo] = space.isRising ? [a.root, b.tip] : [a.tip, b.root];
     plates[index] = {

@@ -2,7 +2,7 @@ import { add, interpolate, subtract3, times, unit3, unitVector, dot3, type Point
 import type { MadeCorner, MadeEdgeWork } from '../form/made-part.ts';
 import type { SectionPlate } from '../section/index.ts';
 import { endCut, type EndPlane, type EndSchool } from './end-cut.ts';
-import type { UnrolledSkin } from './ruled-skin.ts';
+import type { PlateTrim, UnrolledSkin } from './ruled-skin.ts';
 
 /** How one end of a skin is cut. */
 export interface SkinEnd {
@@ -27,6 +27,8 @@ export interface SkinOutline {
   /** Where the fold over each line starts and ends on the outline. */
   readonly folds: readonly { readonly from: Point; readonly to: Point }[];
   readonly ends: { readonly root: readonly PlateEnd[]; readonly tip: readonly PlateEnd[] };
+  /** The corner that a plate has on one of its two lines, where its end is cut. */
+  readonly cornerOf: (plate: number, line: number, at: 'root' | 'tip') => Point;
   /** The line along the middle of a plate, from its root's end to its tip's. */
   readonly middleOf: (plate: number) => { readonly from: Point; readonly to: Point };
 }
@@ -98,10 +100,38 @@ function endCorners(
   return { corners, reach };
 }
 
+/** How far the corner of a plate on one of its lines lies beyond the plane: a step so short that it is none is shared. */
+const beyondAt = (ends: readonly PlateEnd[], reach: readonly number[], plate: number, side: 0 | 1): number =>
+  Math.min(reach[plate + side]!, ends[plate]!.beyondMm[side]);
+
+/** Where the corners of every plate of a skin come to lie when its ends are cut. */
+export function plateTrims(
+  skin: UnrolledSkin,
+  plates: readonly SectionPlate[],
+  root: SkinEnd,
+  tip: SkinEnd,
+  thicknessMm: number,
+): readonly PlateTrim[] {
+  const [atRoot, atTip] = (
+    [
+      ['root', root],
+      ['tip', tip],
+    ] as const
+  ).map(([at, end]) => {
+    const ends = plateEnds(skin, plates, end, at, thicknessMm),
+      { reach } = endCorners(skin, ends, at);
+    return (plate: number): readonly [number, number] => [
+      beyondAt(ends, reach, plate, 0),
+      beyondAt(ends, reach, plate, 1),
+    ];
+  }) as [(plate: number) => readonly [number, number], (plate: number) => readonly [number, number]];
+  return plates.map((_, plate) => ({ root: atRoot(plate), tip: atTip(plate) }));
+}
+
 /**
  * The outline of an unrolled skin whose ends are cut where each plate touches, with the bevels of those ends.
  * @param plates what lies between its lines
- * @param lastEdge what the edge along its last line is called
+ * @param edges what the edges along its first and its last line are called
  */
 export function skinOutline(
   skin: UnrolledSkin,
@@ -109,7 +139,7 @@ export function skinOutline(
   root: SkinEnd,
   tip: SkinEnd,
   thicknessMm: number,
-  lastEdge = 'tail-top',
+  [firstEdge, lastEdge]: readonly [first: string, last: string],
 ): SkinOutline {
   const ends = {
     root: plateEnds(skin, plates, root, 'root', thicknessMm),
@@ -128,7 +158,7 @@ export function skinOutline(
     return {
       at,
       edge: !next
-        ? 'tail-low'
+        ? firstEdge
         : next.line === rootBack[index]!.line
           ? `root-step-${next.line}`
           : `root-${plates[next.line]!.role}`,
@@ -156,18 +186,23 @@ export function skinOutline(
     from: add(line.root, times(unitVector(line.tip, line.root), atRoot.reach[index]!)),
     to: add(line.tip, times(unitVector(line.root, line.tip), atTip.reach[index]!)),
   }));
-  const middleOf = (plate: number): { readonly from: Point; readonly to: Point } => {
-    const end = (line: number, at: 'root' | 'tip'): Point => {
-      const { root: from, tip: to } = skin.flat[line]!,
-        beyond = ends[at][plate]!.beyondMm[line === plate ? 0 : 1];
-      return at === 'root'
-        ? add(from, times(unitVector(to, from), beyond))
-        : add(to, times(unitVector(from, to), beyond));
-    };
-    return {
-      from: interpolate(end(plate, 'root'), end(plate + 1, 'root'), 0.5),
-      to: interpolate(end(plate, 'tip'), end(plate + 1, 'tip'), 0.5),
-    };
+  const cornerOf = (plate: number, line: number, at: 'root' | 'tip'): Point => {
+    const { root: from, tip: to } = skin.flat[line]!,
+      beyond = beyondAt(ends[at], (at === 'root' ? atRoot : atTip).reach, plate, line === plate ? 0 : 1);
+    return at === 'root'
+      ? add(from, times(unitVector(to, from), beyond))
+      : add(to, times(unitVector(from, to), beyond));
   };
-  return { middleOf, corners: [...tipEdges, ...rootEdges], endWork: [...work('root'), ...work('tip')], folds, ends };
+  const middleOf = (plate: number): { readonly from: Point; readonly to: Point } => ({
+    from: interpolate(cornerOf(plate, plate, 'root'), cornerOf(plate, plate + 1, 'root'), 0.5),
+    to: interpolate(cornerOf(plate, plate, 'tip'), cornerOf(plate, plate + 1, 'tip'), 0.5),
+  });
+  return {
+    cornerOf,
+    middleOf,
+    corners: [...tipEdges, ...rootEdges],
+    endWork: [...work('root'), ...work('tip')],
+    folds,
+    ends,
+  };
 }

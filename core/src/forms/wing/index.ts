@@ -47,7 +47,7 @@ export { MOST_RIBS, MOST_TUBES, RIB_FIELDS, TUBE_FIELDS, type WingRibs, type Win
 export { formFromPlanned, plannedFrom, withPlannedShape } from './planned-wing.ts';
 export { ribPlaces } from './rib-places.ts';
 export { sheetRings } from './sheet-layers.ts';
-export { WING_STARTS, type WingStartKind, formsFromNumbers, usualNumbers } from './wing-starts.ts';
+export { WING_STARTS, type WingStartBuild, type WingStartKind, formsFromNumbers, usualNumbers } from './wing-starts.ts';
 export { scaleWing } from './scale-wing.ts';
 export { type LaidServo, laidServo } from './servo-opening.ts';
 export type { WingStation } from './stations.ts';

@@ -1,4 +1,5 @@
 import type { Form, FormContext, MadeForm } from '../form/index.ts';
+import { channelFaults } from './channel-faults.ts';
 import { templateParts } from './core-templates.ts';
 import { controlParts } from './control-surface.ts';
 import { gaugeParts } from './gauges.ts';
@@ -9,7 +10,7 @@ import { panelSite, tipCorners, type PanelSite } from './panel.ts';
 import { tubeFaults } from './rib-faults.ts';
 import { ribParts } from './ribs.ts';
 import { layerParts } from './sheet-layers.ts';
-import { skinPart } from './skin-part.ts';
+import { skinParts } from './skin-part.ts';
 import { sparParts } from './spar-strips.ts';
 import { wingStations, type WingStation } from './stations.ts';
 import { tailStripParts } from './tail-strip.ts';
@@ -72,12 +73,12 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
       : placedCorners(sections[index]!.root, one.rootNoseMm, one.rootWashoutDegrees);
     sites.push(panelSite(about, one, sections[index]!, roots));
   }
-  const crossed = [...crossedEnds(sites, context), ...tubeFaults(sites, context)];
+  const crossed = [...crossedEnds(sites, context), ...tubeFaults(sites, context), ...channelFaults(sites, context)];
   if (crossed.length > 0) return nothing(crossed);
   const stations = wingStations(laid);
   if (wing.build === 'cored') return coredWing(sites, stations, context);
   const standing = sites.flatMap((site) => [
-    skinPart(site),
+    ...skinParts(site),
     ...sparParts(site),
     ...tailStripParts(site),
     ...controlParts(site),

@@ -11,6 +11,7 @@ import { placeMap } from '../../folds/index.ts';
 import { holesOf, outlineOf, type Part } from '../../part/index.ts';
 import { standingOf } from '../form/index.ts';
 import type { PanelSite } from './panel.ts';
+import { skinSheets } from './skin-sheets.ts';
 
 /** An area and the place of its middle, in the airframe. */
 interface Area {
@@ -41,11 +42,12 @@ const plateArea = (
  * @returns undefined for a part without a place
  */
 export function partMiddle(part: Part, sites: readonly PanelSite[], thicknessMm: number): Point3 | undefined {
-  const skin = sites.find(({ laid }) => part.source!.role === `skin-${laid.number}`);
-  if (skin) {
-    const standing = composeRigid(skin.laid.map, standingOf(skin.place));
+  for (const site of sites) {
+    const sheet = skinSheets(site).find(({ role }) => part.source!.role === role);
+    if (!sheet) continue;
+    const standing = composeRigid(site.laid.map, standingOf(site.place));
     return middleOf(
-      skin.skin.plates.flatMap(({ pieces }) =>
+      sheet.skin.plates.flatMap(({ pieces }) =>
         pieces.map(({ corners, map }) => plateArea(corners, composeRigid(map, standing), thicknessMm)),
       ),
     );

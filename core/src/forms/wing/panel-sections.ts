@@ -12,12 +12,12 @@ import {
   stripSparSection,
   type SectionRefusal,
   type SkinSection,
-  type StripSparNumbers,
 } from '../section/index.ts';
 import type { FormContext } from '../form/index.ts';
 import { USUAL_CAMBER } from './builds.ts';
 import type { LaidPanel } from './panel-layout.ts';
 import type { WingParameters, WingSection } from './parameters.ts';
+import { planeSpar } from './plane-spar.ts';
 
 /** The section at one end of a panel, and the spar in it. */
 export interface EndSection {
@@ -47,7 +47,7 @@ const isRefusal = (one: EndSection | SectionRefusal): one is SectionRefusal => '
 
 /** The bevels of a drawn section's nose run so many boards from its fold. */
 const NOSE_CLEAR_BOARDS = 2.2;
-/** A cambered plate stays flat at its tail over this share of the chord at most. */
+/** A plate or a skin without creases stays flat at its tail over this share of the chord at most. */
 const MOST_FLAT_TAIL = 0.6;
 /** Height under which a spar is no longer cut, in mm. */
 const LEAST_SPAR_MM = 2;
@@ -60,38 +60,13 @@ export function stripThickness(wing: WingParameters, boardOf: FormContext['board
   return boardOf(isOfItsOwn ? wing.sparMaterial! : wing.material).thicknessMm;
 }
 
+/** How many boards the spar is wide: a doubled strip is two of them, a rod one. */
+export const sparBoardsOf = ({ sparKind, sparBoards }: WingParameters): number =>
+  sparKind === 'rod' ? 1 : sparKind === 'doubled' ? 2 : Math.max(1, sparBoards);
+
 /** The spar's width along the chord, where its line runs askew. */
 const chordwise = (widthMm: number, runMm: number, spanMm: number): number =>
   widthMm / Math.cos(Math.atan2(runMm, spanMm));
-
-/** The slopes of a strip-spar section, as tangents. */
-function slopesOf({ corners }: SkinSection): { readonly front: number; readonly rear: number } {
-  const [tail, rear, front, nose] = [corners.at(-1)!, corners.at(-2)!, corners.at(-3)!, corners.at(-4)!];
-  return { front: (front.y - nose.y) / (front.x - nose.x), rear: (rear.y - tail.y) / (tail.x - rear.x) };
-}
-
-/**
- * Place and height of the spar at another chord with which both slopes are those of a section, so that the skins between are plane.
- * @source nose, tail and the width of the cap follow from the slopes and the board alone: both slopes meet the cap at one height
- */
-function planeSpar(
-  root: SkinSection,
-  rootChordMm: number,
-  tipChordMm: number,
-  { thicknessMm: t }: Pick<StripSparNumbers, 'thicknessMm'>,
-): { readonly frontMm: number; readonly heightMm: number } {
-  const slopes = slopesOf(root);
-  const nose = root.corners.at(-4)!,
-    front = root.corners.at(-3)!,
-    rear = root.corners.at(-2)!,
-    tail = root.corners.at(-1)!;
-  const cap = rear.x - front.x,
-    tailX = tail.x + tipChordMm - rootChordMm;
-  const creaseX =
-    (tail.y - nose.y + slopes.rear * (tailX - cap) + slopes.front * nose.x) / (slopes.front + slopes.rear);
-  const top = nose.y + slopes.front * (creaseX - nose.x);
-  return { frontMm: creaseX + t * Math.tan(Math.atan(slopes.front) / 2), heightMm: top - 2 * t };
-}
 
 /** The outer line of a drawn section, on a chord of 1; undefined over a strip spar. Remembered by the section. */
 export const drawnOutlineOf = memo(({ kind, digits = '', points = [] }: WingSection): readonly Point[] | undefined => {
@@ -118,11 +93,14 @@ function sheetSection(wing: WingParameters, chordMm: number, thicknessMm: number
   }
   if (wing.build !== 'cambered') return undefined;
   const { heightPercent, atPercent } = wing.camber ?? USUAL_CAMBER;
-  const deepest = Math.max(0, ...wing.controls.map((control) => control.chordMm));
-  // One share of every chord: sections that are alike leave the strips between them plane.
-  const narrowest = Math.min(wing.rootChordMm, ...wing.panels.map(({ tipChordMm }) => tipChordMm)),
-    flat = deepest > 0 ? Math.min((deepest + thicknessMm) / narrowest, MOST_FLAT_TAIL) : 0;
-  return camberedSheet(chordMm, heightPercent / 100, atPercent / 100, flat);
+  return camberedSheet(chordMm, heightPercent / 100, atPercent / 100, flatTail(wing, thicknessMm));
+}
+
+/** The share of every chord that stays one flat strip at the tail, so that controls are cut out of no other: one share leaves strips plane. */
+function flatTail({ controls, rootChordMm, panels }: WingParameters, thicknessMm: number): number {
+  const deepest = Math.max(0, ...controls.map(({ chordMm }) => chordMm)),
+    narrowest = Math.min(rootChordMm, ...panels.map(({ tipChordMm }) => tipChordMm));
+  return deepest > 0 ? Math.min((deepest + thicknessMm) / narrowest, MOST_FLAT_TAIL) : 0;
 }
 
 /** The section of a wing at a chord. */
@@ -148,6 +126,7 @@ function endSection(
       tail: wing.tail,
       stripBoards: wing.stripBoards,
       isBent: wing.skin === 'bent',
+      flatTailMm: flatTail(wing, thicknessMm) * chordMm,
       ...lapOf(wing, thicknessMm),
     });
     return isRefused(section) ? section : { section, chordMm, sparFrontMm, sparHeightMm, sparFootMm: thicknessMm };
@@ -159,7 +138,9 @@ function endSection(
     thicknessMm,
     wing.tail === 'square' ? 'square' : 'sanded',
     (NOSE_CLEAR_BOARDS * thicknessMm) / Math.min(wing.rootChordMm, ...wing.panels.map(({ tipChordMm }) => tipChordMm)),
-    wing.skin === 'bent' ? { frontMm: sparFrontMm, widthMm: sparWidthMm } : undefined,
+    wing.skin === 'bent'
+      ? { frontMm: sparFrontMm, widthMm: sparWidthMm, flatTailMm: flatTail(wing, thicknessMm) * chordMm }
+      : undefined,
   );
   if (isRefused(section)) return section;
   // The spar stands where the skins leave least room over its width.
@@ -202,8 +183,7 @@ export function panelSections(
   boardOf: FormContext['boardOf'],
 ): readonly PanelSections[] | WingRefusal {
   const { thicknessMm } = boardOf(wing.material),
-    boards = wing.sparKind === 'rod' ? 1 : Math.max(1, wing.sparBoards),
-    width = boards * stripThickness(wing, boardOf);
+    width = sparBoardsOf(wing) * stripThickness(wing, boardOf);
   let askew = laid.map(() => 0),
     found: readonly PanelSections[] | WingRefusal = [];
   for (let round = 0; round < ROUNDS; round++) {
@@ -226,6 +206,8 @@ function sectionsAt(
   sparWidthMm: number,
 ): readonly PanelSections[] | WingRefusal {
   const isDrawn = wing.section.kind !== 'strip-spar';
+  // A bent top lies nearly as a creased one does over the same spar: what leaves that plane leaves this least twisted.
+  const creased: WingParameters = wing.skin === 'bent' ? { ...wing, skin: 'creased' } : wing;
   let root = endSection(
     wing,
     wing.rootChordMm,
@@ -238,10 +220,12 @@ function sectionsAt(
   const sections: PanelSections[] = [];
   for (const [index, { panel }] of laid.entries()) {
     const before: EndSection = root;
-    const plane =
-      isDrawn || wing.skin === 'bent' || before.section.isOpen || before.section.isSolid
+    const flat =
+      isDrawn || before.section.isOpen || before.section.isSolid
         ? undefined
-        : planeSpar(before.section, before.chordMm, panel.tipChordMm, { thicknessMm });
+        : endSection(creased, before.chordMm, before.sparFrontMm, before.sparHeightMm, sparWidthMm, thicknessMm);
+    const plane =
+      flat && !isRefusal(flat) ? planeSpar(flat.section, before.chordMm, panel.tipChordMm, thicknessMm) : undefined;
     // A rod is as thick at the tip as at the root.
     const given = wing.sparKind === 'rod' ? wing.sparHeightMm : panel.tipSparHeightMm,
       isGiven = given !== undefined && !isDrawn;

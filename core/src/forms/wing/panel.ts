@@ -1,8 +1,9 @@
-import { add3, subtract3, times3, type Point } from '../../geometry/index.ts';
-import { radians, type LengthUnit } from '../../units/index.ts';
+import type { Point } from '../../geometry/index.ts';
+import type { LengthUnit } from '../../units/index.ts';
 import type { FormBoard, FormContext, FormPlace } from '../form/index.ts';
-import { endPlane, unrollSkin, type SkinEnd, type SkinLine, type UnrolledSkin } from '../skin/index.ts';
+import { endPlane, plateTrims, unrollSkin, type SkinEnd, type SkinLine, type UnrolledSkin } from '../skin/index.ts';
 import type { LaidPanel } from './panel-layout.ts';
+import { panelLines } from './panel-lines.ts';
 import { placedCorners, type PanelSections } from './panel-sections.ts';
 import type { WingParameters } from './parameters.ts';
 
@@ -30,39 +31,6 @@ export const GLUE_FILM_MM = 0.04;
 /** How a panel's parts are called when there is more than one panel. */
 export const panelWord = ({ wing, laid }: Pick<PanelSite, 'wing' | 'laid'>): string =>
   wing.panels.length === 1 ? '' : laid.isMiddle ? ' middle' : ` ${laid.number}`;
-
-/**
- * The lines of a panel's skin, from where its root's corners lie in the plane of that joint to where its tip's lie in theirs: so both
- * panels of a joint end in the same corners, however they are swept.
- * @param roots corners of the inner section: aft, and up
- */
-function panelLines(
-  { panel, rootTiltDegrees, tipTiltDegrees }: LaidPanel,
-  roots: readonly Point[],
-  tips: readonly Point[],
-  plates: PanelSections['root']['section']['plates'],
-): readonly SkinLine[] {
-  const atRoot = Math.tan(radians(rootTiltDegrees)),
-    atTip = Math.tan(radians(tipTiltDegrees));
-  const lines = roots.map((corner, index): SkinLine => ({
-    root: { x: corner.y * atRoot, y: corner.x, z: corner.y },
-    tip: { x: panel.spanMm - tips[index]!.y * atTip, y: tips[index]!.x, z: tips[index]!.y },
-  }));
-  const strip = plates.findIndex(({ isSkin }) => isSkin);
-  return strip < 0
-    ? lines
-    : lines.map((line, index) => (index === strip + 1 ? besideLine(lines[strip]!, line, panel.spanMm, atTip) : line));
-}
-
-/**
- * The upper line of a nose's strip of skin: beside the lower one all along, since a trench has one width and its skin no twist.
- * @returns it starts at its own root and ends in the plane of the tip's joint
- */
-function besideLine(low: SkinLine, { root }: SkinLine, spanMm: number, atTip: number): SkinLine {
-  const along = subtract3(low.tip, low.root);
-  const share = (spanMm - root.z * atTip - root.x) / (along.x + along.z * atTip);
-  return { root, tip: add3(root, times3(along, share)) };
-}
 
 /** The corners at a panel's tip as they came to lie, aft and up, for the next panel to go on from. */
 export const tipCorners = ({ skin }: PanelSite): readonly Point[] =>
@@ -96,16 +64,15 @@ export function panelSite(
       school: wing.ends,
       filmMm: isLast ? 0 : GLUE_FILM_MM,
     };
-  const lines = panelLines(laid, roots, placedCorners(sections.tip, laid.tipNoseMm, laid.tipWashoutDegrees), plates);
-  return {
-    ...about,
-    laid,
-    sections,
-    root,
-    tip,
-    skin: unrollSkin(lines, root.plane, tip.plane, firstPlate(plates, lines)),
-    isLast,
-  };
+  const tips = placedCorners(sections.tip, laid.tipNoseMm, laid.tipWashoutDegrees),
+    lines = panelLines(laid, roots, tips, plates, about.board.thicknessMm);
+  const first = firstPlate(plates, lines),
+    plain = unrollSkin(lines, root.plane, tip.plane, first);
+  // Twisted plates bend from corner to corner: where those lie is known once the ends are cut.
+  const skin = plain.plates.some(({ bend }) => bend)
+    ? unrollSkin(lines, root.plane, tip.plane, first, plateTrims(plain, plates, root, tip, about.board.thicknessMm))
+    : plain;
+  return { ...about, laid, sections, root, tip, skin, isLast };
 }
 
 /** The plate that is laid first: the widest at the root that is board. */

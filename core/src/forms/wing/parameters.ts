@@ -13,7 +13,7 @@ export const DIHEDRAL_AGAINST = ['table', 'neighbour'] as const;
 export const SWEEP_LINES = ['nose', 'quarter', 'spar'] as const;
 export const SECTION_KINDS = ['strip-spar', 'naca', 'points'] as const;
 export const SKIN_WAYS = ['creased', 'bent'] as const;
-export const SPAR_KINDS = ['strips', 'doubled', 'rod', 'none'] as const;
+export const SPAR_KINDS = ['strips', 'doubled', 'channel', 'rod', 'none'] as const;
 export const SPAR_ENDS = ['through', 'short'] as const;
 
 /** One panel of a wing, from its inner end to its outer. A panel in the middle is told by its whole width. */

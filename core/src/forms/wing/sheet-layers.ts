@@ -50,7 +50,7 @@ export function laidLayers(site: PanelSite): readonly LaidLayer[] {
       ...(on ? { on } : {}),
       heightMm,
       skin,
-      outline: skinOutline(skin, [{ role: 'layer' }], site.root, site.tip, t, 'front'),
+      outline: skinOutline(skin, [{ role: 'layer' }], site.root, site.tip, t, ['tail-low', 'front']),
     });
   });
   return laid;
@@ -120,6 +120,7 @@ export function sheetMarks(site: PanelSite): readonly MadeLine[] {
     site.root,
     site.tip,
     site.board.thicknessMm,
+    ['tail-low', 'nose'],
   );
   const [low, nose] = [folds.at(-2)!, folds.at(-1)!].map(endsOf);
   return [

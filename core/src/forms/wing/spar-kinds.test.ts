@@ -1,4 +1,6 @@
 import { airframeOf, closingFaults, CONTEXT, formOf, panel, T, USUAL } from '../../../test/wings.ts';
+import { boundsOf } from '../../geometry/index.ts';
+import { outlineOf } from '../../part/index.ts';
 import { withParameters, type FormContext } from '../form/index.ts';
 import { withForm, withFormsKept } from '../../airframe/index.ts';
 import { makeWing } from './make-wing.ts';
@@ -75,6 +77,41 @@ describe('spars of other kinds', () => {
     const kept = withFormsKept(made, { ...made, boards });
     const end = (airframe: typeof made) => airframe.parts.find(({ material }) => material === 'ply');
     expect(end(kept)).not.toEqual(end(made));
+  });
+
+  it('should fold a channel of one strip: two walls and a cap as wide as they come out by hand, also where the wing gulls', () => {
+    const wing: WingParameters = { ...USUAL, sparKind: 'channel', sparBoards: 4, sparHeightMm: 15 };
+    const made = makeWing(formOf(wing), CONTEXT);
+    const spar = made.parts.find(({ source }) => source!.role === 'spar-1-1')!;
+    // By hand: 15 up less the film of glue, 4 boards of 5 over, and down again.
+    const { minY, maxY } = boundsOf(outlineOf(spar)!.nodes);
+    expect(maxY - minY).toBeCloseTo(2 * (15 - 0.04) + 20, 3);
+    expect(spar.operations.map((one) => 'foldDegrees' in one && Math.round(one.foldDegrees))).toEqual([90, 90]);
+    expect(closingFaults(airframeOf(made.parts))).toEqual([]);
+    const gull = makeWing(
+      formOf({
+        ...wing,
+        middle: 'panel',
+        sparEnds: 'short',
+        panels: [
+          panel('p1', { spanMm: 300 }),
+          panel('p2', { dihedralDegrees: -20 }),
+          panel('p3', { tipChordMm: 140, sweepDegrees: 8, dihedralDegrees: 30 }),
+        ],
+      }),
+      CONTEXT,
+    );
+    expect(gull.parts.filter(({ source }) => source!.role.startsWith('spar'))).toHaveLength(3);
+    expect(closingFaults(airframeOf(gull.parts))).toEqual([]);
+  });
+
+  it('should name a channel too narrow or too low to be folded, with one that is not', () => {
+    for (const numbers of [{ sparBoards: 2 }, { sparHeightMm: 4 }]) {
+      const wing: WingParameters = { ...USUAL, sparKind: 'channel', sparBoards: 4, sparHeightMm: 15, ...numbers };
+      const [fault] = makeWing(formOf(wing), CONTEXT).faults;
+      expect(fault!.isBlocking).toBe(true);
+      expect(makeWing(formOf(withParameters(wing, fault!.mend!.changes)), CONTEXT).parts.length).toBeGreaterThan(0);
+    }
   });
 
   it('should name a rod that a drawn section has no room for, with one that it has', () => {

@@ -2,7 +2,7 @@ import { dot3, point3, type Point, type RigidMap } from '../../geometry/index.ts
 import { radians } from '../../units/index.ts';
 import { innerHeights } from '../section/index.ts';
 import { endCut, type SkinEnd } from '../skin/index.ts';
-import { stripThickness, type EndSection } from './panel-sections.ts';
+import { sparBoardsOf, stripThickness, type EndSection } from './panel-sections.ts';
 import { GLUE_FILM_MM, hasSkins, type PanelSite } from './panel.ts';
 
 /** One upright strip of the spar in its panel: its far skin looks aft, its drawing runs outboard and up. */
@@ -18,11 +18,14 @@ export interface Strip {
 
 /** How many strips stand side by side. */
 export const stripsOf = ({ wing, sections }: PanelSite): number =>
-  wing.sparKind === 'none' || wing.sparKind === 'rod' || !hasSkins({ sections })
-    ? 0
-    : wing.sparKind === 'doubled'
-      ? 2
-      : wing.sparBoards;
+  wing.sparKind === 'none' || wing.sparKind === 'rod' || !hasSkins({ sections }) ? 0 : sparBoardsOf(wing);
+
+/** How far before the planes of its ends the spar of a panel stops: it runs out to a free tip, and through where it lies in the middle. */
+export function stopsOf({ wing, laid, isLast }: PanelSite): { readonly root: number; readonly tip: number } {
+  const short = wing.sparEnds === 'short' ? wing.sparShortMm : 0;
+  const hasInnerJoint = laid.number > 1 || laid.isMiddle || laid.rootTiltDegrees !== 0;
+  return { root: hasInnerJoint ? short : 0, tip: isLast ? 0 : short };
+}
 
 /** Whether a rod lies between the skins in the spar's place. */
 export const hasRod = ({ wing, sections }: PanelSite): boolean => wing.sparKind === 'rod' && hasSkins({ sections });
@@ -40,7 +43,7 @@ export function sparRun({ laid, sections }: PanelSite): {
     tip = laid.tipNoseMm + sections.tip.sparFrontMm;
   // Between tilted joints the cap's lines start and end at its height in their planes: the spar runs under them.
   const up = ({ sparFootMm, sparHeightMm }: EndSection): number => sparFootMm + sparHeightMm;
-  const from = up(sections.root) * Math.tan(radians(laid.rootTiltDegrees)),
+  const from = laid.number === 1 ? 0 : up(sections.root) * Math.tan(radians(laid.rootTiltDegrees)),
     to = laid.panel.spanMm - up(sections.tip) * Math.tan(radians(laid.tipTiltDegrees));
   const rise = (tip - root) / (to - from);
   return {
@@ -138,12 +141,10 @@ export function stripCorners(
   readonly corners: readonly [Point, Point, Point, Point];
   readonly ends: { readonly root: StripEnd; readonly tip: StripEnd };
 } {
-  const { wing, laid, isLast } = site,
-    own = stripMm(site);
-  const short = wing.sparEnds === 'short' ? wing.sparShortMm : 0;
-  const hasInnerJoint = laid.number > 1 || laid.isMiddle || laid.rootTiltDegrees !== 0;
-  const root = stripEnd(strip, site.root, own, hasInnerJoint ? short : 0, false),
-    tip = stripEnd(strip, site.tip, own, isLast && !laid.isMiddle ? 0 : isLast ? 0 : short, true);
+  const own = stripMm(site),
+    stops = stopsOf(site);
+  const root = stripEnd(strip, site.root, own, stops.root, false),
+    tip = stripEnd(strip, site.tip, own, stops.tip, true);
   const slope = (which: 'foot' | 'top'): Slope => ({
     at: strip.root[which],
     rise: (strip.tip[which] - strip.root[which]) / strip.lengthMm,

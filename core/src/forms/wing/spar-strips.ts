@@ -1,6 +1,14 @@
 import { composeRigid, type Point } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
-import { madePart, placeIn, type MadeCorner, type MadeEdgeWork, type MadePartDraft } from '../form/index.ts';
+import {
+  madePart,
+  placeIn,
+  type MadeCorner,
+  type MadeEdgeWork,
+  type MadePartDraft,
+  type MadeSeam,
+} from '../form/index.ts';
+import { channelSpar } from './channel-spar.ts';
 import { panelWord, type PanelSite } from './panel.ts';
 import { stripCorners, stripOf, stripsOf, type Strip } from './spar-strip.ts';
 
@@ -20,11 +28,13 @@ const endBevel = (edge: string, bevelDegrees: number): readonly MadeEdgeWork[] =
         },
       ];
 
-/** The strips of a panel's spar, laminated side by side, or one strip doubled. */
+/** The strips of a panel's spar, laminated side by side, or one strip doubled or folded to a channel. */
 export function sparParts(site: PanelSite): readonly Part[] {
   const count = stripsOf(site);
   if (count === 0) return [];
   if (site.wing.sparKind === 'doubled') return [doubledSpar(site)];
+  if (site.wing.sparKind === 'channel')
+    return [channelSpar(site, { ...sparDraft(site, 1, 1), seams: footSeams(site) })];
   return Array.from({ length: count }, (_, index) => {
     const strip = stripOf(site, index),
       { corners, ends } = stripCorners(site, strip);
@@ -33,14 +43,17 @@ export function sparParts(site: PanelSite): readonly Part[] {
       ...sparDraft(site, index + 1, count),
       outline: corners.map((at, corner): MadeCorner => ({ at, edge: edges[corner]! })),
       edgeWork: [...endBevel('tip', ends.tip.bevelDegrees), ...endBevel('root', ends.root.bevelDegrees)],
-      seams:
-        index === 0 && site.skin.plates.every(({ pieces }) => pieces.length === 1)
-          ? [{ name: 'foot', from: 'foot', to: 'spar-front', role: `skin-${site.laid.number}`, mayOverhang: true }]
-          : [],
+      seams: index === 0 ? footSeams(site) : [],
       place: stripPlace(site, strip, corners),
     });
   });
 }
+
+/** The seam of the spar's front edge with its mark, where the lower skin has no twist. */
+const footSeams = (site: PanelSite): readonly MadeSeam[] =>
+  site.skin.plates.every(({ pieces }) => pieces.length === 1)
+    ? [{ name: 'foot', from: 'foot', to: 'spar-front', role: `skin-${site.laid.number}`, mayOverhang: true }]
+    : [];
 
 type SparDraft = Omit<MadePartDraft, 'outline'>;
 

@@ -2,6 +2,7 @@ import { applyRigid, composeRigid, invertRigid, STILL, type Point } from '../../
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner } from '../form/index.ts';
 import { hasSkins, panelWord, type PanelSite } from './panel.ts';
+import { upperRole } from './skin-sheets.ts';
 
 /** A tail strip is this wide, in boards. */
 const STRIP_WIDTH_BOARDS = 3;
@@ -43,7 +44,7 @@ export function tailStripParts(site: PanelSite): readonly Part[] {
       outline: corners,
       seams:
         index === wing.stripBoards - 1 && sections.root.section.plates.length > 0
-          ? [{ name: 'tail', from: 'tail', to: 'tail-top', role: `skin-${laid.number}`, mayOverhang: true }]
+          ? [{ name: 'tail', from: 'tail', to: 'tail-top', role: upperRole(site, laid.number), mayOverhang: true }]
           : [],
       place: placeIn(site.place, composeRigid(raised, laid.map), {
         x: (out.root + out.tip) / 2,

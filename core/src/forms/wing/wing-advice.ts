@@ -2,6 +2,7 @@ import { largestFoldOf } from '../../allowance/index.ts';
 import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
 import { isSheet, type PanelSite } from './panel.ts';
+import { boardAdvice } from './board-advice.ts';
 import { controlsOf } from './control-surface.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
 import { blocking } from './blocking.ts';
@@ -69,6 +70,16 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
         'Thin the spar so that it is plane',
         [{ path: `panels.${index}.tipSparHeightMm`, value: undefined }],
       );
+    if (twist > TOLD_TWIST_MM && wing.sparKind === 'rod')
+      advise(
+        'TWIST',
+        'sparKind',
+        `The skin of panel ${index + 1} twists by ${length(twist)} over its rod`,
+        'A rod is as thick at the tip as at the root, where the chord is less: a spar of strips tapers with it.',
+        'Take strips side by side',
+        [{ path: 'sparKind', value: 'strips' }],
+      );
+    faults.push(...boardAdvice(site, context));
     if (isSheet(site)) faults.push(...rollAdvice(site, index, context));
     for (const end of isSheet(site) ? [] : [site.sections.root, site.sections.tip]) {
       const radius = end.section.tightestMm;

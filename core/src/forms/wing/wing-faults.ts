@@ -2,6 +2,7 @@ import { formatAngle, formatLengthWithUnit, worded } from '../../units/index.ts'
 import { parameterAt, withParameter, type FormContext, type FormFault } from '../form/index.ts';
 import { nacaFault } from '../section/index.ts';
 import { dihedrals, layPanels } from './panel-layout.ts';
+import { channelNumberFaults } from './channel-faults.ts';
 import { panelSections, type WingRefusal } from './panel-sections.ts';
 import type { PanelSite } from './panel.ts';
 import { ribNumberFaults } from './rib-faults.ts';
@@ -117,6 +118,7 @@ function shapeFaults(wing: WingParameters, context: FormContext): readonly FormF
         ...turnFaults(wing),
         ...controlFaults(wing, unit),
         ...sheetFaults(wing, unit),
+        ...channelNumberFaults(wing),
         ...ribNumberFaults(wing, context),
       ];
 }

@@ -9,6 +9,9 @@ export const WING_STARTS = ['wing', 'flying wing', 'V-tail', 'biplane', 'canard'
 /** What is started: one wing, or two of which one stands by the other. */
 export type WingStartKind = (typeof WING_STARTS)[number];
 
+/** What a wing is started as: what it is built of, or a plate with a sheet bent over a strip on it. */
+export type WingStartBuild = WingBuild | 'covered';
+
 /** A flying wing balances so far forward, in per cent of its mean chord. */
 const FLYING_WING_BALANCE = 18;
 
@@ -45,9 +48,10 @@ export function usualNumbers(kind: WingStartKind, unit: LengthUnit): Numbers {
 }
 
 /** A wing of six numbers, built as is said. */
-function builtAs(numbers: WingStart, build: WingBuild): WingParameters {
+function builtAs(numbers: WingStart, build: WingStartBuild): WingParameters {
   const wing = wingFromNumbers(numbers);
   if (build === 'folded') return wing;
+  if (build === 'covered') return { ...wing, nose: 'parted', skin: 'bent' };
   return {
     ...wing,
     build,
@@ -89,7 +93,7 @@ const swept = (wing: WingParameters, sweepDegrees: number): WingParameters => ({
  */
 export function formsFromNumbers(
   kind: WingStartKind,
-  build: WingBuild,
+  build: WingStartBuild,
   numbers: WingStart,
   naming: (name: string) => { readonly id: string; readonly name: string },
 ): readonly Form[] {
@@ -129,7 +133,8 @@ export function formsFromNumbers(
     ];
   }
   if (kind === 'canard') {
-    const main = form('Wing', swept(wing, 10)),
+    const isSkinned = build === 'folded' || build === 'covered',
+      main = form('Wing', swept(wing, 10)),
       small = builtAs(
         {
           ...numbers,
@@ -139,11 +144,11 @@ export function formsFromNumbers(
           sparHeightMm: Math.max(1, 0.5 * numbers.sparHeightMm),
           dihedralDegrees: 0,
         },
-        build === 'folded' ? 'stepped' : build,
+        isSkinned ? 'stepped' : build,
       );
     const foreplane = form('Foreplane', {
       ...small,
-      ...(build === 'folded' ? { layers: [] } : {}),
+      ...(isSkinned ? { layers: [] } : {}),
       controls: [along(small, 0.1, 0.94, 0.3, 'elevon')],
       hasTipBlocks: false,
     });

@@ -6,13 +6,13 @@ import {
   formsFromNumbers,
   usualNumbers,
   type Form,
-  type WingBuild,
+  type WingStartBuild,
   type WingStartKind,
 } from '@grain-fold/core/forms';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import SchoolRow from './slip/SchoolRow.vue';
-import { BUILDS, STARTS } from './slip/schools.ts';
+import { START_BUILDS, STARTS } from './slip/schools.ts';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 
@@ -26,7 +26,7 @@ const numbers = reactive({
   material: materials[0] ?? 'faced board',
 });
 const kind = ref<WingStartKind>('wing');
-const build = ref<WingBuild>('folded');
+const build = ref<WingStartBuild>('folded');
 /** Another kind starts from the numbers that are usual for it. */
 function setKind(next: WingStartKind): void {
   kind.value = next;
@@ -102,8 +102,8 @@ function make(): void {
       <SchoolRow
         label="Built as"
         :model-value="build"
-        :choices="BUILDS"
-        @update:model-value="build = $event as WingBuild"
+        :choices="START_BUILDS"
+        @update:model-value="build = $event as WingStartBuild"
       />
     </div>
     <div class="go">

@@ -16,7 +16,7 @@ import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 import SchoolRow from './SchoolRow.vue';
-import { NOSES, SKINS, TAILS } from './schools.ts';
+import { DRAWN_NOSES, NOSES, SKINS, TAILS } from './schools.ts';
 
 /** How a folded skin is shaped: over a strip spar, or creased to a drawn section; its nose and its tail. */
 const props = defineProps<{ desk: FormsDesk }>();
@@ -126,10 +126,9 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
       @update:model-value="change('Change skin', [{ path: 'skin', value: $event }])"
     />
     <SchoolRow
-      v-if="!isDrawn"
       label="Nose"
-      :model-value="wing.nose"
-      :choices="NOSES"
+      :model-value="isDrawn && wing.nose !== 'parted' ? 'bevels' : wing.nose"
+      :choices="isDrawn ? DRAWN_NOSES : NOSES"
       @update:model-value="change('Change nose', [{ path: 'nose', value: $event }])"
     />
     <SchoolRow

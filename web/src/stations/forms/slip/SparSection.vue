@@ -18,6 +18,15 @@ const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
 const set = (path: string, word: string, value: string): void => change(`Change ${word}`, [{ path, value }]);
+/** A channel has two walls and room between them: it is at least so many boards wide. */
+const LEAST_CHANNEL = 3;
+const setKind = (kind: string): void =>
+  change('Change spar', [
+    { path: 'sparKind', value: kind },
+    ...(kind === 'channel' && wing.value.sparBoards < LEAST_CHANNEL
+      ? [{ path: 'sparBoards', value: LEAST_CHANNEL }]
+      : []),
+  ]);
 const materials = computed(() => [
   ['', 'the board of the skins'] as const,
   ...materialsOf(work.airframe?.boards ?? [])
@@ -29,19 +38,16 @@ const fields = computed(() => ({
   ...(wing.value.section.kind === 'strip-spar' || wing.value.sparKind === 'rod'
     ? { sparHeightMm: WING_FIELDS.sparHeightMm }
     : {}),
-  ...(wing.value.sparKind === 'strips' ? { sparBoards: WING_FIELDS.sparBoards } : {}),
+  ...(wing.value.sparKind === 'strips' || wing.value.sparKind === 'channel'
+    ? { sparBoards: WING_FIELDS.sparBoards }
+    : {}),
 }));
 </script>
 
 <template>
   <section aria-label="Spar and joints">
     <FoldAway v-if="(wing.build ?? 'folded') === 'folded'" title="Spar">
-      <SchoolRow
-        label="Spar"
-        :model-value="wing.sparKind"
-        :choices="SPARS"
-        @update:model-value="set('sparKind', 'spar', $event)"
-      />
+      <SchoolRow label="Spar" :model-value="wing.sparKind" :choices="SPARS" @update:model-value="setKind" />
       <FieldRows :wing="wing" :fields="fields" :unit="work.unit" @change="change" />
       <ChoiceRow
         v-if="wing.sparKind === 'strips'"

@@ -6,6 +6,16 @@ type Choices<Key extends keyof WingParameters> = readonly (readonly [WingParamet
 export const NOSES: Choices<'nose'> = [
   ['trench', 'doubled trench', 'A strip of foam comes out and the skin wraps round both edges: blunt, quick, strong.'],
   ['bevels', 'two bevels', 'Both edges are cut back until their faces meet in a fold: sharp, and slow to sand.'],
+  [
+    'parted',
+    'two sheets',
+    'A lower and an upper sheet, the lower one feathered under the upper: where a board is too narrow for both.',
+  ],
+];
+/** The same over a drawn section, whose nose is one fold. */
+export const DRAWN_NOSES: Choices<'nose'> = [
+  ['bevels', 'folded', 'One skin folded round the nose over two bevels.'],
+  ['parted', 'two sheets', 'Both sheets are bevelled to half of the turn at the nose and glued edge to edge.'],
 ];
 export const TAILS: Choices<'tail'> = [
   ['lap', 'bevelled lap', 'The lower edge is feathered and the top comes down over it: one board thick.'],
@@ -16,6 +26,11 @@ export const TAILS: Choices<'tail'> = [
 export const SPARS: Choices<'sparKind'> = [
   ['strips', 'strips side by side', 'Boards on edge, laminated: cut one by one, glued to each other and to the skin.'],
   ['doubled', 'one strip doubled', 'One strip folded on itself along its foot, paper outward: no glue line to slip.'],
+  [
+    'channel',
+    'a folded channel',
+    'One strip folded to two walls and a cap, paper outward: wide, stiff against twist, and light.',
+  ],
   ['rod', 'a dowel or tube', 'Bought round, laid on the lower skin: as thick as the spar is high, all along.'],
   ['none', 'none', 'Nothing between the skins: for small wings, or ribs of your own.'],
 ];
@@ -58,6 +73,16 @@ export const BUILDS: readonly (readonly [string, string, string])[] = [
     'Cut from a block with a hot wire between two templates, then covered: a true section, solid.',
   ],
   ['cambered', 'a plate, rolled', 'One sheet rolled to a camber over a tube: the lightest, for small gliders.'],
+];
+
+/** What a wing is started as: besides what it is built of, a plate that a sheet is bent over. */
+export const START_BUILDS: typeof BUILDS = [
+  ...BUILDS,
+  [
+    'covered',
+    'a covered plate',
+    'A flat plate, a spar on it, and a second sheet bent over the spar: curved on top without a crease.',
+  ],
 ];
 
 /** What is started. */

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
 import {
+  BRACE_FIELDS,
   CAMBER_FIELDS,
   CONTROL_FIELDS,
   CONTROL_KINDS,
@@ -124,6 +125,11 @@ export class WingGaugesDto {
 }
 withFields(WingGaugesDto, GAUGE_FIELDS);
 
+export class WingBracesDto {
+  @IsNameUpTo(LONGEST_NAME) material!: string;
+}
+withFields(WingBracesDto, BRACE_FIELDS);
+
 export class WingCoreDto {}
 withFields(WingCoreDto, CORE_FIELDS);
 
@@ -136,6 +142,7 @@ export class WingParametersDto {
   @IsOptional() @Nested(() => WingGaugesDto) gauges?: WingGaugesDto;
   @IsOptional() @Nested(() => WingCoreDto) core?: WingCoreDto;
   @IsOptional() @Nested(() => WingRibsDto) ribs?: WingRibsDto;
+  @IsOptional() @Nested(() => WingBracesDto) braces?: WingBracesDto;
   @IsOneOf(WING_MIDDLES) middle!: string;
   @IsOneOf(DIHEDRAL_AGAINST) dihedralAgainst!: string;
   @IsOneOf(SWEEP_LINES) sweepAt!: string;

@@ -151,6 +151,7 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
         parameters.jigMaterial,
         ...(parameters.sparMaterial === undefined ? [] : [parameters.sparMaterial]),
         ...(parameters.ribs ? [parameters.ribs.material, parameters.ribs.endMaterial] : []),
+        ...(parameters.braces ? [parameters.braces.material] : []),
       ].some((material) => isOtherBoard(before, next, material)),
     )
     .reduce<Airframe>((held, form) => withForm(held, form), left);

@@ -22,6 +22,7 @@ export { type RebuiltForm, isBlocked, makeForm, rebuildForm, scaleForm } from '.
 export { NOSE_STYLES, TAIL_STYLES, innerHeights, nacaFault, nacaOutline, readSection } from './section/index.ts';
 export { END_SCHOOLS } from './skin/index.ts';
 export {
+  BRACE_FIELDS,
   CAMBER_FIELDS,
   CONTROL_FIELDS,
   CONTROL_KINDS,
@@ -37,6 +38,7 @@ export {
   USUAL_LAYERS,
   USUAL_NOSE_ROUND_MM,
   WING_BUILDS,
+  type WingBraces,
   type WingBuild,
   type WingLayer,
   ribPlaces,

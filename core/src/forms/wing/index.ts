@@ -1,3 +1,4 @@
+export { BRACE_FIELDS, type WingBraces } from './brace-parameters.ts';
 export {
   CAMBER_FIELDS,
   LAYER_FIELDS,

@@ -1,4 +1,5 @@
 import type { Form, FormContext, MadeForm } from '../form/index.ts';
+import { braceFaults, braceParts } from './braces.ts';
 import { channelFaults } from './channel-faults.ts';
 import { templateParts } from './core-templates.ts';
 import { controlParts } from './control-surface.ts';
@@ -73,18 +74,26 @@ export function makeWing(form: Form, context: FormContext): MadeWing {
       : placedCorners(sections[index]!.root, one.rootNoseMm, one.rootWashoutDegrees);
     sites.push(panelSite(about, one, sections[index]!, roots));
   }
-  const crossed = [...crossedEnds(sites, context), ...tubeFaults(sites, context), ...channelFaults(sites, context)];
-  if (crossed.length > 0) return nothing(crossed);
   const stations = wingStations(laid);
+  const crossed = [
+    ...crossedEnds(sites, context),
+    ...tubeFaults(sites, context),
+    ...channelFaults(sites, context),
+    ...braceFaults(sites, stations, context),
+  ];
+  if (crossed.length > 0) return nothing(crossed);
   if (wing.build === 'cored') return coredWing(sites, stations, context);
-  const standing = sites.flatMap((site) => [
-    ...skinParts(site),
-    ...sparParts(site),
-    ...tailStripParts(site),
-    ...controlParts(site),
-    ...layerParts(site),
-    ...ribParts(site),
-  ]);
+  const standing = [
+    ...sites.flatMap((site) => [
+      ...skinParts(site),
+      ...sparParts(site),
+      ...tailStripParts(site),
+      ...controlParts(site),
+      ...layerParts(site),
+      ...ribParts(site),
+    ]),
+    ...braceParts(sites, stations),
+  ];
   const figures = wingFigures(sites, standing, stations, context);
   return {
     parts: [...standing, ...jigParts(sites, stations), ...gaugeParts(sites, stations)],

@@ -1,6 +1,7 @@
 import type { NoseStyle, TailStyle } from '../section/index.ts';
 import type { EndSchool } from '../skin/index.ts';
 import { lengthField, type FormField } from './form-field.ts';
+import type { WingBraces } from './brace-parameters.ts';
 import type { WingCore } from './core-parameters.ts';
 import type { WingGauges } from './gauge-parameters.ts';
 import type { WingRibs } from './rib-parameters.ts';
@@ -84,6 +85,8 @@ export interface WingParameters {
   readonly core?: WingCore;
   /** Between folded skins; none when undefined. */
   readonly ribs?: WingRibs;
+  /** Over joints that are glued; none when undefined. */
+  readonly braces?: WingBraces;
   readonly middle: WingMiddle;
   readonly dihedralAgainst: (typeof DIHEDRAL_AGAINST)[number];
   readonly sweepAt: (typeof SWEEP_LINES)[number];

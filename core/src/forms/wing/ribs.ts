@@ -14,6 +14,7 @@ import {
 } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner, type MadeHole } from '../form/index.ts';
+import { braceDepth } from './brace-place.ts';
 import { controlsOf, tailAft } from './control-surface.ts';
 import { GLUE_FILM_MM, panelWord, type PanelSite } from './panel.ts';
 import { onRib, ribPlaces, type RibPlace } from './rib-places.ts';
@@ -68,6 +69,10 @@ function sparAt(site: PanelSite, { map, thicknessMm }: RibPlace): ReturnType<typ
   return sparSides(site, ...reachOf({ map, thicknessMm }, 2 * site.sections.root.sparHeightMm));
 }
 
+/** How deep before the spar a brace lies where a rib stands. */
+const braceAt = (site: PanelSite, { map, thicknessMm }: RibPlace): number =>
+  braceDepth(site, ...reachOf({ map, thicknessMm }, 2 * site.sections.root.sparHeightMm));
+
 /** From where to where a rib reaches out along its panel, over its thickness and its lean up to a height. */
 function reachOf(
   { map, thicknessMm }: Pick<RibPlace, 'map' | 'thicknessMm'>,
@@ -83,7 +88,7 @@ function obstacles(site: PanelSite, place: RibPlace): Region {
     t = board.thicknessMm,
     taken: Polygon[] = [];
   const spar = sparAt(site, place);
-  if (spar) taken.push(column(spar.frontMm - PLAY_MM, spar.rearMm + PLAY_MM));
+  if (spar) taken.push(column(spar.frontMm - braceAt(site, place) - PLAY_MM, spar.rearMm + PLAY_MM));
   // Over a rod the rib is notched from below.
   const rod = rodOf(site);
   if (rod) {
@@ -92,6 +97,11 @@ function obstacles(site: PanelSite, place: RibPlace): Region {
     const [fore, aft] = [Math.min(...both.map(({ x }) => x)) - half, Math.max(...both.map(({ x }) => x)) + half];
     const top = Math.max(...both.map(({ y }) => y)) + half;
     taken.push(box(fore, aft, -FAR_MM, top / Math.cos(Math.asin(Math.min(0.9, Math.abs(place.map.y.x))))));
+  }
+  const brace = rod ? braceAt(site, place) : 0;
+  if (rod && brace > 0) {
+    const front = Math.min(...reachOf(place, 0).map((out) => rod.at(out).x)) - rod.diameterMm / 2;
+    taken.push(column(front - brace - PLAY_MM, front + PLAY_MM));
   }
   const tail = Math.min(...reachOf(place, (wing.stripBoards + 2) * t).map((out) => tailAft(site, out)));
   if (wing.tail === 'strip' && wing.section.kind === 'strip-spar') taken.push(column(tail - 3 * t - PLAY_MM, FAR_MM));

@@ -15,6 +15,7 @@ export const scaleWing = (wing: WingParameters, factor: number): WingParameters 
         },
       }
     : {}),
+  ...(wing.braces ? { braces: { ...wing.braces, reachMm: wing.braces.reachMm * factor } } : {}),
   panels: wing.panels.map((panel) => ({
     ...panel,
     spanMm: panel.spanMm * factor,

@@ -1,3 +1,4 @@
+import { BRACE_FIELDS } from './brace-parameters.ts';
 import { CAMBER_FIELDS, LAYER_FIELDS } from './builds.ts';
 import { CORE_FIELDS } from './core-parameters.ts';
 import { GAUGE_FIELDS } from './gauge-parameters.ts';
@@ -25,6 +26,7 @@ export function numbersOf(wing: WingParameters): readonly (readonly [path: strin
     ...(wing.layers ?? []).flatMap((_, index) => of(`layers.${index}.`, LAYER_FIELDS)),
     ...(wing.camber ? of('camber.', CAMBER_FIELDS) : []),
     ...(wing.ribs ? of('ribs.', RIB_FIELDS) : []),
+    ...(wing.braces ? of('braces.', BRACE_FIELDS) : []),
     ...(wing.core ? of('core.', CORE_FIELDS) : []),
     ...(wing.gauges ? of('gauges.', GAUGE_FIELDS) : []),
     ...(wing.ribs?.tubes ?? []).flatMap((_, index) => of(`ribs.tubes.${index}.`, TUBE_FIELDS)),

@@ -18,6 +18,7 @@ export function wingWorking(
     ...blockSteps(figures, length),
     ...rodSteps(sites[0]!, figures, length),
     ...tubeSteps(figures, length),
+    ...braceSteps(sites[0]!, figures, length),
     ...coreSteps(sites[0]!, figures, length),
     {
       words: 'Mean chord of the wing',
@@ -188,6 +189,22 @@ const rodSteps = ({ wing }: PanelSite, { rods }: WingFigures, length: Length): r
     result: `${length(lengthMm)} of ${length(wing.sparHeightMm)}`,
     source: 'it butts in the joints: a sleeve or a brace carries it across one that turns',
   }));
+
+const braceSteps = (
+  { wing: { braces } }: PanelSite,
+  { joints }: WingFigures,
+  length: Length,
+): readonly WorkingStep[] =>
+  braces && joints.length > 0
+    ? [
+        {
+          words: 'Braces through the joints that are glued',
+          formula: 'foot and top of the spar in both panels, met in the plane of the joint',
+          result: `${length(braces.reachMm)} into each panel, of ${braces.material}`,
+          source: 'on the front of the spar: the servo leads run behind it',
+        },
+      ]
+    : [];
 
 const tubeSteps = ({ tubes }: WingFigures, length: Length): readonly WorkingStep[] =>
   tubes.map(({ name, tubeMm, sleeveMm, diameterMm, leanDegrees }) => ({

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
+import { BRACE_FIELDS, WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
+import CheckRow from '../../../kit/CheckRow.vue';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
@@ -27,12 +28,33 @@ const setKind = (kind: string): void =>
       ? [{ path: 'sparBoards', value: LEAST_CHANNEL }]
       : []),
   ]);
+const known = computed(() => materialsOf(work.airframe?.boards ?? []));
 const materials = computed(() => [
   ['', 'the board of the skins'] as const,
-  ...materialsOf(work.airframe?.boards ?? [])
-    .filter((one) => one !== wing.value.material)
-    .map((one) => [one, one] as const),
+  ...known.value.filter((one) => one !== wing.value.material).map((one) => [one, one] as const),
 ]);
+/** Every sheet there is, and the one that the braces are of. */
+const braceMaterials = computed(() =>
+  [...new Set([...(wing.value.braces ? [wing.value.braces.material] : []), wing.value.material, ...known.value])].map(
+    (one) => [one, one] as const,
+  ),
+);
+/** Braces of the first wood there is, as long as the shortest panel lets them be. */
+function setBraces(isWanted: boolean): void {
+  const form = props.desk.stored.value!,
+    { braces: _before, ...rest } = form.parameters;
+  const shortest = Math.min(
+    ...rest.panels.map(({ spanMm }, at) => (rest.middle === 'panel' && at === 0 ? spanMm / 2 : spanMm)),
+  );
+  const braces = {
+    material: known.value.find((one) => /ply|wood|balsa/i.test(one)) ?? rest.material,
+    reachMm: Math.max(15, Math.round(Math.min(60, 0.5 * shortest))),
+  };
+  props.desk.replace(isWanted ? 'Brace the joints' : 'Leave the braces out', {
+    ...form,
+    parameters: isWanted ? { ...rest, braces } : rest,
+  });
+}
 const fields = computed(() => ({
   sparPercent: WING_FIELDS.sparPercent,
   ...(wing.value.section.kind === 'strip-spar' || wing.value.sparKind === 'rod'
@@ -89,6 +111,23 @@ const fields = computed(() => ({
         :choices="ENDS"
         @update:model-value="set('ends', 'panel ends', $event)"
       />
+      <template v-if="(wing.build ?? 'folded') === 'folded' && wing.sparKind !== 'none'">
+        <CheckRow
+          label="Braces through glued joints"
+          :model-value="wing.braces !== undefined"
+          @update:model-value="setBraces"
+        />
+        <template v-if="wing.braces">
+          <FieldRows :wing="wing" prefix="braces." :fields="BRACE_FIELDS" :unit="work.unit" @change="change" />
+          <ChoiceRow
+            label="Braces of"
+            :model-value="wing.braces.material"
+            :choices="braceMaterials"
+            is-list
+            @update:model-value="change('Change sheet of the braces', [{ path: 'braces.material', value: $event }])"
+          />
+        </template>
+      </template>
       <template v-if="desk.made.value?.figures">
         <div v-for="joint in desk.made.value.figures.joints" :key="joint.name" class="row">
           <span class="label">{{ joint.name }}, tape on the {{ joint.tapeSide }}</span>

@@ -16,7 +16,17 @@ function valueOf(text: string): ParameterChange['value'] {
 }
 
 /** What a wing may be without, and be given here. */
-const MAY_BE_LEFT_OUT = ['lapMm', 'tipSparHeightMm', 'digits', 'build', 'noseRoundMm', 'sparMaterial'];
+const MAY_BE_LEFT_OUT = [
+  'lapMm',
+  'tipSparHeightMm',
+  'tipChordMm',
+  'digits',
+  'build',
+  'noseRoundMm',
+  'sparMaterial',
+  'hinge',
+  'hasUpperSkin',
+];
 
 /** `panels.0.spanMm=450,ends=bevelled` as changes. */
 function changesOf(typed: string, form: Form): readonly ParameterChange[] {

@@ -4,6 +4,7 @@ import {
   BRACE_FIELDS,
   CAMBER_FIELDS,
   CONTROL_FIELDS,
+  CONTROL_HINGES,
   CONTROL_KINDS,
   CORE_FIELDS,
   DIHEDRAL_AGAINST,
@@ -78,6 +79,8 @@ withFields(WingServoDto, SERVO_FIELDS);
 export class WingControlDto {
   @IsIdentifier() panelId!: string;
   @IsOneOf(CONTROL_KINDS) kind!: string;
+  @IsOptional() @IsOneOf(CONTROL_HINGES) hinge?: string;
+  @IsOptional() @IsFlag() hasUpperSkin?: boolean;
 }
 withFields(WingControlDto, CONTROL_FIELDS);
 

@@ -66,12 +66,12 @@ describe('braces through glued joints', () => {
             braces: { material: 'ply', reachMm },
             panels: [panel('p1', { spanMm: 300, tipChordMm, dihedralDegrees })],
           });
-          const { faults } = makeWing(formOf(wing), CONTEXT);
-          const mend = faults.find(({ isBlocking }) => isBlocking)?.mend;
-          const mended = mend ? withParameters(wing, mend.changes) : wing;
-          const again = makeWing(formOf(mended), CONTEXT);
-          const then = again.faults.find(({ isBlocking }) => isBlocking)?.mend;
-          const made = then ? makeWing(formOf(withParameters(mended, then.changes)), CONTEXT) : again;
+          let mended = wing,
+            made = makeWing(formOf(mended), CONTEXT);
+          for (let step = 0; step < 4 && made.parts.length === 0; step++) {
+            mended = withParameters(mended, made.faults.find(({ isBlocking }) => isBlocking)!.mend!.changes);
+            made = makeWing(formOf(mended), CONTEXT);
+          }
           expect(made.parts.length).toBeGreaterThan(0);
           expect(closingFaults(airframeOf(made.parts)).filter((title) => title.includes('brace'))).toEqual([]);
         },

@@ -1,4 +1,4 @@
-import { applyRigid, boundsOf, intersectionOf, point3, type Point, type RigidMap } from '../../geometry/index.ts';
+import { applyRigid, point3, type Point, type RigidMap } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { formatAngle, formatLengthWithUnit, radians } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
@@ -6,14 +6,13 @@ import { madePart, placeIn } from '../form/index.ts';
 import { blocking } from './blocking.ts';
 import { bracedEnds, MOST_OFF_MM, sparFrontAt } from './brace-place.ts';
 import { GLUE_FILM_MM, type PanelSite } from './panel.ts';
-import { ribRoom } from './ribs.ts';
+import { freeOver, roomAcross } from './skin-room.ts';
 import type { WingStation } from './stations.ts';
 
 /** A brace reaches over at most this share of each panel. */
 const MOST_SHARE = 0.8;
 /** Lower than this a brace holds nothing, in mm. */
 const LEAST_HIGH_MM = 3;
-const FAR_MM = 1e4;
 
 /** A joint that is braced: the panel outboard of it, and the one inboard, which is its own twin in the middle. */
 interface BracedJoint {
@@ -50,31 +49,8 @@ const offOf = (joint: BracedJoint, reachMm: number): number => {
 
 /** Foot and top of a brace at a place out along a panel, between the skins before the spar. */
 function heightsAt(site: PanelSite, outMm: number, aftMm: number, thicknessMm: number): readonly [number, number] {
-  const map: RigidMap = { x: point3(0, 1, 0), y: point3(0, 0, 1), z: point3(1, 0, 0), origin: point3(outMm, 0, 0) };
-  const room = ribRoom(site, {
-    panel: site.laid.number,
-    number: 0,
-    at: 'between',
-    material: '',
-    thicknessMm: 0,
-    isPlugged: false,
-    map,
-    outMm,
-  });
-  // What is free over the whole of its thickness: on either side of it.
-  const sides = [aftMm - thicknessMm, aftMm].map((x) => {
-    const ring = intersectionOf(room, [
-      [
-        { x: x - 0.01, y: -FAR_MM },
-        { x: x + 0.01, y: -FAR_MM },
-        { x: x + 0.01, y: FAR_MM },
-        { x: x - 0.01, y: FAR_MM },
-      ],
-    ]).flat();
-    return ring.length > 0 ? boundsOf(ring) : undefined;
-  });
-  if (sides.some((side) => !side)) return [0, 0];
-  return [Math.max(...sides.map((side) => side!.minY)), Math.min(...sides.map((side) => side!.maxY)) - GLUE_FILM_MM];
+  const free = freeOver(roomAcross(site, outMm), aftMm - thicknessMm, aftMm);
+  return free ? [free.low, free.top] : [0, 0];
 }
 
 /** The foot and the top line of a brace in one panel, from the joint's plane outward, in the frame of the wing: out, and up. */

@@ -1,6 +1,7 @@
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts';
 import type { FormFault } from '../form/index.ts';
 import { blocking } from './blocking.ts';
+import { controlChords } from './control-chords.ts';
 import { dihedrals } from './panel-layout.ts';
 import type { WingControl, WingParameters } from './parameters.ts';
 
@@ -23,6 +24,10 @@ function roomOf(wing: WingParameters, index: number): readonly [number, number] 
   const left = (turn: number): number => LEFT_MM + depth * Math.abs(Math.tan((turn * Math.PI) / 360));
   return [left(own - before), wing.panels[index]!.spanMm - left(after - own)];
 }
+
+/** Whether the outer end of a panel is a free tip, which a control may run out of. */
+const isFreeTip = (wing: WingParameters, index: number): boolean =>
+  index === wing.panels.length - 1 && !(wing.middle === 'panel' && index === 0);
 
 /** Controls that reach past their panel, over each other, or too far forward: each with numbers that work. */
 export function controlFaults(wing: WingParameters, unit: LengthUnit): readonly FormFault[] {
@@ -55,7 +60,22 @@ function faultOf(wing: WingParameters, control: WingControl, at: number, unit: L
       `Set ${length(Math.ceil(panel.spanMm + least - to + from))}`,
       [{ path: `panels.${index}.spanMm`, value: Math.ceil(panel.spanMm + least - to + from) }],
     );
-  if (control.fromMm < from - 1e-6 || control.toMm > to + 1e-6 || control.toMm - control.fromMm < least - 1e-6) {
+  const isOut = isFreeTip(wing, index) && control.toMm > to + 1e-6;
+  if (isOut && control.toMm < panel.spanMm - 1e-6)
+    return blocking(
+      'CONTROL',
+      path('toMm'),
+      `${name} leaves a sliver of wing at the tip`,
+      `It ends at ${length(to)} at most, or runs out of the tip at ${length(panel.spanMm)}.`,
+      `Run it out at ${length(panel.spanMm)}`,
+      [{ path: path('toMm'), value: panel.spanMm }],
+    );
+  const runsOut = isOut && control.toMm <= panel.spanMm + 1e-6;
+  if (
+    control.fromMm < from - 1e-6 ||
+    (control.toMm > to + 1e-6 && !runsOut) ||
+    control.toMm - control.fromMm < least - 1e-6
+  ) {
     const begins = Math.min(Math.max(from, control.fromMm), to - least),
       ends = Math.max(begins + least, Math.min(to, control.toMm));
     return blocking(
@@ -72,14 +92,19 @@ function faultOf(wing: WingParameters, control: WingControl, at: number, unit: L
   }
   const rootChord = index === 0 ? wing.rootChordMm : wing.panels[index - 1]!.tipChordMm,
     deepest = Math.floor(DEEPEST_CONTROL * Math.min(rootChord, panel.tipChordMm));
-  if (control.chordMm > deepest && deepest >= 8)
+  if (controlChords(control).most > deepest && deepest >= 8)
     return blocking(
       'CONTROL',
       path('chordMm'),
       `${name} reaches too far forward`,
       'Its hinge line has to lie well aft of the spar.',
       `Set chord ${length(deepest)}`,
-      [{ path: path('chordMm'), value: deepest }],
+      [
+        { path: path('chordMm'), value: Math.min(control.chordMm, deepest) },
+        ...(control.tipChordMm === undefined
+          ? []
+          : [{ path: path('tipChordMm'), value: Math.min(control.tipChordMm, deepest) }]),
+      ],
     );
   const other = wing.controls.findIndex(
     (one, number) =>

@@ -3,7 +3,7 @@ import type { Part } from '../../part/index.ts';
 import { formatAngle, radians } from '../../units/index.ts';
 import type { MadeCorner, MadeLine } from '../form/index.ts';
 import { balancePlace } from './balance-place.ts';
-import { controlsOf } from './control-surface.ts';
+import { controlsOf } from './control-place.ts';
 import { helperPart, lengthIn, type Helper } from './helper-part.ts';
 import { placedCorners } from './panel-sections.ts';
 import { isSheet, type PanelSite } from './panel.ts';
@@ -176,7 +176,11 @@ const RIM_DEGREES = 3;
 const FOOT_MM = { long: 45, deep: 18 } as const;
 
 /** A rim with the throw marked in degrees and at the edge, its notch on the hinge. */
-function throwGauge(sites: readonly PanelSite[], { kind, chordMm, throwDegrees }: WingControl, number: number): Part {
+function throwGauge(
+  sites: readonly PanelSite[],
+  { kind, chordMm, tipChordMm, throwDegrees }: WingControl,
+  number: number,
+): Part {
   const radius = 1.25 * chordMm + 12,
     most = throwDegrees + 8;
   const at = (degrees: number, r: number): Point => ({
@@ -200,7 +204,7 @@ function throwGauge(sites: readonly PanelSite[], { kind, chordMm, throwDegrees }
     {
       role: `throw-${number}`,
       name: `${kind} throw${number > 1 ? ` ${number}` : ''}`,
-      notes: `Its foot under the wing, its corner on the hinge, beside the ${kind}: read where the tail of the ${kind} stands.`,
+      notes: `Its foot under the wing, its corner on the hinge, beside the ${kind}${tipChordMm === undefined ? '' : ' at its inner end'}: read where the tail of the ${kind} stands.`,
       lines,
     },
     1,

@@ -11,6 +11,7 @@ export {
   type WingBuild,
   type WingLayer,
 } from './builds.ts';
+export { controlChordAt } from './control-chords.ts';
 export { CORE_FIELDS, USUAL_CORE, type WingCore } from './core-parameters.ts';
 export { GAUGE_FIELDS, NO_GAUGES, type WingGauges } from './gauge-parameters.ts';
 export type { FormField } from './form-field.ts';
@@ -20,6 +21,7 @@ export { drawnOutlineOf } from './panel-sections.ts';
 export type { PanelSite } from './panel.ts';
 export {
   CONTROL_FIELDS,
+  CONTROL_HINGES,
   CONTROL_KINDS,
   DIHEDRAL_AGAINST,
   MOST_CONTROLS,

@@ -15,6 +15,7 @@ import {
 } from '../section/index.ts';
 import type { FormContext } from '../form/index.ts';
 import { USUAL_CAMBER } from './builds.ts';
+import { controlChords } from './control-chords.ts';
 import type { LaidPanel } from './panel-layout.ts';
 import type { WingParameters, WingSection } from './parameters.ts';
 import { planeSpar } from './plane-spar.ts';
@@ -80,7 +81,7 @@ export const drawnOutlineOf = memo(({ kind, digits = '', points = [] }: WingSect
 
 /** Length of the lap: no bevel runs on past the hinge line of a control. */
 function lapOf({ lapMm, controls }: WingParameters, thicknessMm: number): { readonly lapMm?: number } {
-  const most = Math.min(...controls.map(({ chordMm }) => Math.max(0, chordMm - thicknessMm)));
+  const most = Math.min(...controls.map((control) => Math.max(0, controlChords(control).least - thicknessMm)));
   return lapMm === undefined && most === Infinity ? {} : { lapMm: Math.min(lapMm ?? Infinity, most) };
 }
 
@@ -98,7 +99,7 @@ function sheetSection(wing: WingParameters, chordMm: number, thicknessMm: number
 
 /** The share of every chord that stays one flat strip at the tail, so that controls are cut out of no other: one share leaves strips plane. */
 function flatTail({ controls, rootChordMm, panels }: WingParameters, thicknessMm: number): number {
-  const deepest = Math.max(0, ...controls.map(({ chordMm }) => chordMm)),
+  const deepest = Math.max(0, ...controls.map((control) => controlChords(control).most)),
     narrowest = Math.min(rootChordMm, ...panels.map(({ tipChordMm }) => tipChordMm));
   return deepest > 0 ? Math.min((deepest + thicknessMm) / narrowest, MOST_FLAT_TAIL) : 0;
 }

@@ -45,13 +45,20 @@ export interface WingServo {
 }
 
 export const CONTROL_KINDS = ['aileron', 'flap', 'flaperon', 'elevon'] as const;
-/** A part of the tail that moves, hinged along the lower skin: from one place out along its panel to another. */
+export const CONTROL_HINGES = ['tape', 'skin'] as const;
+/** A part of the tail that moves, hinged along the lower skin: from one place out along its panel to another, or out of a free tip. */
 export interface WingControl {
   readonly panelId: string;
   readonly kind: (typeof CONTROL_KINDS)[number];
   readonly fromMm: number;
   readonly toMm: number;
   readonly chordMm: number;
+  /** Chord at its outer end, where it tapers. */
+  readonly tipChordMm?: number;
+  /** What it hangs on: tape beneath when undefined, or the lower skin itself, out of which it is cut. */
+  readonly hinge?: (typeof CONTROL_HINGES)[number];
+  /** Whether the upper skin moves with it, over prisms that fill it; only the lower one when undefined. */
+  readonly hasUpperSkin?: boolean;
   /** Greatest throw either way: its nose is bevelled by it. */
   readonly throwDegrees: number;
   /** Between each of its ends and the wing. */
@@ -159,6 +166,7 @@ export const CONTROL_FIELDS = {
   fromMm: lengthField('Begins, out', 0, 4000),
   toMm: lengthField('Ends, out', 1, 4000),
   chordMm: lengthField('Chord', 8, 600),
+  tipChordMm: { ...lengthField('Chord at its outer end', 8, 600), isOptional: true },
   throwDegrees: { word: 'Throw, either way', kind: 'angle', least: 1, most: 60 },
   gapMm: lengthField('Gap at its ends', 0, 20),
 } as const satisfies Partial<Record<keyof WingControl, FormField>>;

@@ -7,7 +7,7 @@ import type { WingParameters } from './parameters.ts';
 import { MOST_RIBS, MOST_TUBES, TUBE_FIELDS } from './rib-parameters.ts';
 import { ribPlaces, type RibPlace } from './rib-places.ts';
 import { leftRound, tubeHoles, type TubeHole } from './rib-tubes.ts';
-import { ribRoom } from './ribs.ts';
+import { ribRoom } from './skin-room.ts';
 import { sparSides } from './spar-place.ts';
 
 /** Board that is left round a tube's hole, in mm. */

@@ -86,7 +86,7 @@ export function ribPlaces(site: PanelSite): readonly RibPlace[] {
 }
 
 /** Where a line through two places of a panel meets a rib's plane, on the flat rib. @param depthMm into the rib's thickness */
-export function onRib({ map }: RibPlace, root: Point3, tip: Point3, depthMm: number): Point {
+export function onRib({ map }: Pick<RibPlace, 'map'>, root: Point3, tip: Point3, depthMm: number): Point {
   const from = dot3(subtract3(root, map.origin), map.z) - depthMm,
     to = dot3(subtract3(tip, map.origin), map.z) - depthMm;
   const share = from / (from - to);

@@ -3,9 +3,7 @@ import {
   composeRigid,
   differenceOf,
   distance,
-  dot3,
   growRegion,
-  intersectionOf,
   isInside,
   polygonArea,
   type Point,
@@ -15,10 +13,12 @@ import {
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner, type MadeHole } from '../form/index.ts';
 import { braceDepth } from './brace-place.ts';
-import { controlsOf, tailAft } from './control-surface.ts';
-import { GLUE_FILM_MM, panelWord, type PanelSite } from './panel.ts';
-import { onRib, ribPlaces, type RibPlace } from './rib-places.ts';
+import { controlChords } from './control-chords.ts';
+import { controlsOf, tailAft } from './control-place.ts';
+import { panelWord, type PanelSite } from './panel.ts';
+import { ribPlaces, type RibPlace } from './rib-places.ts';
 import { tubeHoles, type TubeHole } from './rib-tubes.ts';
+import { ribRoom } from './skin-room.ts';
 import { rodOf, sparSides } from './spar-place.ts';
 
 /** Ribs stay clear of what they stand beside by this, in mm. */
@@ -41,21 +41,6 @@ const box = (fromX: number, toX: number, low: number, top: number): Polygon => [
   { x: fromX, y: top },
 ];
 const column = (from: number, to: number): Polygon => box(from, to, -FAR_MM, FAR_MM);
-
-/** What lies between the skins in the plane of a rib, over its whole thickness. */
-export function ribRoom(site: PanelSite, place: RibPlace): Region {
-  const { skin, board } = site;
-  // A skin that leans along the panel is thicker where the rib cuts it.
-  const lean = Math.max(
-    ...skin.plates.flatMap(({ pieces }) => pieces.map(({ inward }) => Math.abs(dot3(inward, place.map.z)))),
-  );
-  const by = board.thicknessMm / Math.sqrt(1 - Math.min(0.5, lean) ** 2) + GLUE_FILM_MM;
-  const rooms = [0, place.thicknessMm].map((depth): Region => {
-    const ring = skin.ends.map(({ root, tip }) => onRib(place, root, tip, depth));
-    return growRegion([[...ring].reverse()], -by, 0.01, 'sharp');
-  });
-  return intersectionOf(rooms[0]!, rooms[1]!);
-}
 
 /** Where leads pass a rib: inboard of a servo of its panel, or of one further out. */
 const hasLead = ({ wing, laid }: PanelSite, { outMm }: RibPlace): boolean =>
@@ -106,9 +91,9 @@ function obstacles(site: PanelSite, place: RibPlace): Region {
   const tail = Math.min(...reachOf(place, (wing.stripBoards + 2) * t).map((out) => tailAft(site, out)));
   if (wing.tail === 'strip' && wing.section.kind === 'strip-spar') taken.push(column(tail - 3 * t - PLAY_MM, FAR_MM));
   const reach = place.thicknessMm + t;
-  for (const { fromMm, toMm, chordMm } of controlsOf(site))
-    if (place.outMm > fromMm - reach && place.outMm < toMm + reach)
-      taken.push(column(tail - chordMm - t - 2 * PLAY_MM, FAR_MM));
+  for (const control of controlsOf(site))
+    if (place.outMm > control.fromMm - reach && place.outMm < control.toMm + reach)
+      taken.push(column(tail - controlChords(control).most - t - 2 * PLAY_MM, FAR_MM));
   return taken;
 }
 

@@ -27,6 +27,7 @@ export const scaleWing = (wing: WingParameters, factor: number): WingParameters 
     fromMm: control.fromMm * factor,
     toMm: control.toMm * factor,
     chordMm: control.chordMm * factor,
+    ...(control.tipChordMm !== undefined ? { tipChordMm: control.tipChordMm * factor } : {}),
   })),
   servos: wing.servos.map((servo) => ({ ...servo, outMm: servo.outMm * factor })),
 });

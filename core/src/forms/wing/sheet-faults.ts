@@ -2,6 +2,7 @@ import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../../units/
 import type { FormFault } from '../form/index.ts';
 import { blocking } from './blocking.ts';
 import { MOST_LAYERS, type WingLayer } from './builds.ts';
+import { controlChords } from './control-chords.ts';
 import type { WingParameters } from './parameters.ts';
 
 /** Least width of a layer, in per cent of the chord. */
@@ -81,7 +82,8 @@ function controlUnderLayer(wing: WingParameters, unit: LengthUnit): readonly For
     const share = Math.min(1, Math.max(control.fromMm, control.toMm) / panel.spanMm),
       narrow = Math.min(root, panel.tipChordMm, root + (panel.tipChordMm - root) * share);
     const free = (1 - furthest / 100) * narrow - HINGE_OFF_MM;
-    if (control.chordMm <= free + 1e-9) return [];
+    if (controlChords(control).most <= free + 1e-9) return [];
+    const constant = control.tipChordMm === undefined ? [] : [{ path: `controls.${at}.tipChordMm`, value: undefined }];
     const title = `The ${control.kind} of panel ${index + 1} reaches under a layer`,
       detail = `Behind ${percent(furthest)} of the chord ${formatLengthWithUnit(Math.max(0, free), unit)} are free where the panel is narrowest along it.`;
     const least = Math.floor(free * 10) / 10;
@@ -93,13 +95,14 @@ function controlUnderLayer(wing: WingParameters, unit: LengthUnit): readonly For
           title,
           detail,
           `Set chord ${formatLengthWithUnit(least, unit)}`,
-          [{ path: `controls.${at}.chordMm`, value: least }],
+          [{ path: `controls.${at}.chordMm`, value: least }, ...constant],
         ),
       ];
     const most = Math.max(5, Math.floor((1 - (LEAST_CONTROL_MM + HINGE_OFF_MM + 0.2) / narrow) * 100));
     return [
       blocking('CONTROL_UNDER_LAYER', `controls.${at}.chordMm`, title, detail, `End the layers at ${most} %`, [
         { path: `controls.${at}.chordMm`, value: LEAST_CONTROL_MM },
+        ...constant,
         ...layers.flatMap(({ toPercent }, layer) =>
           toPercent > most ? [{ path: `layers.${layer}.toPercent`, value: most }] : [],
         ),

@@ -1,9 +1,17 @@
-import { composeRigid, midpoint, polygonArea } from '../../geometry/index.ts';
+import {
+  composeRigid,
+  counterClockwise,
+  intersectionOf,
+  midpoint,
+  polygonArea,
+  roomiestPlace,
+  type Point,
+} from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
-import { madePart, placeIn, type MadeCorner, type MadeLine } from '../form/index.ts';
+import { madePart, placeIn, type MadeCorner, type MadeHole, type MadeLine } from '../form/index.ts';
 import { skinOutline, type SkinPiece } from '../skin/index.ts';
 import { balanceMarks } from './balance-place.ts';
-import { controlCuts } from './control-surface.ts';
+import { hingeLines, withControls } from './control-cuts.ts';
 import { jointSeams } from './joint-seams.ts';
 import { lowerPlateAt, ontoPlate } from './onto-plate.ts';
 import { isSheet, panelWord, type PanelSite } from './panel.ts';
@@ -30,14 +38,6 @@ function sparMarks(site: PanelSite): readonly MadeLine[] {
   });
 }
 
-/** The outline with what its controls cut out of both tail edges. */
-function withControls(site: PanelSite, corners: readonly MadeCorner[]): readonly MadeCorner[] {
-  const { low, top } = controlCuts(site);
-  return corners.flatMap((corner) =>
-    corner.edge === 'tail-low' ? [corner, ...low] : corner.edge === 'tail-top' ? [corner, ...top] : [corner],
-  );
-}
-
 /** The piece of a sheet that tells how it stands: the one that was laid first, or its largest. */
 function standingPiece({ skin, plates }: SkinSheet): SkinPiece {
   const pieces = skin.plates.flatMap(({ pieces: [piece] }, index) => (plates[index]!.isSkin ? [] : [piece]));
@@ -47,13 +47,25 @@ function standingPiece({ skin, plates }: SkinSheet): SkinPiece {
   );
 }
 
+/** How near to the roomiest place on a piece is near enough, in mm. */
+const ROOMIEST_MM = 1;
+
+/** A place on a piece of a sheet that is board: none of its controls, its openings and its exits. */
+function placeOn({ corners }: SkinPiece, outline: readonly MadeCorner[], holes: readonly MadeHole[]): Point {
+  const middle = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
+  const openings = holes.flatMap((hole) => ('corners' in hole ? [hole.corners] : []));
+  const board = intersectionOf([counterClockwise(outline.map(({ at }) => at))], [counterClockwise(corners)]);
+  const largest = board.reduce((best, ring) => (polygonArea(ring) > polygonArea(best) ? ring : best), board[0] ?? []);
+  return largest.length > 2 ? roomiestPlace(largest, openings, ROOMIEST_MM).place : middle;
+}
+
 function skinPart(site: PanelSite, sheet: SkinSheet): Part {
   const { formId, formName, wing, laid, board, place } = site,
     { role, word, isLower, isUpper } = sheet;
   const outline = skinOutline(sheet.skin, sheet.plates, site.root, site.tip, board.thicknessMm, sheet.edges);
   const standing = standingPiece(sheet),
-    { corners } = standing;
-  const onPlate = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
+    corners = withControls(site, outline.corners),
+    holes = [...(isLower ? servoOpenings(site) : []), ...(isUpper ? leadExit(site) : [])];
   const lap = lapMark(site),
     boards = sheet.plates.filter(({ isSkin }) => !isSkin).map((plate) => plate.role);
   const own = role.slice(0, role.lastIndexOf('-'));
@@ -65,14 +77,14 @@ function skinPart(site: PanelSite, sheet: SkinSheet): Part {
     material: wing.material,
     handed: laid.isMiddle ? 'single' : 'pair',
     grain: { directionDegrees: 0, rule: 'along' },
-    outline: withControls(site, outline.corners),
-    holes: [...(isLower ? servoOpenings(site) : []), ...(isUpper ? leadExit(site) : [])],
+    outline: corners,
+    holes,
     lines: [
       ...foldLines(sheet, outline),
       ...(isLower ? sparMarks(site) : []),
       ...(isUpper ? lap : []),
       ...(isSheet(site) ? sheetMarks(site) : []),
-      ...(isLower ? balanceMarks(site) : []),
+      ...(isLower ? [...balanceMarks(site), ...hingeLines(site)] : []),
     ],
     edgeWork: [...outline.endWork, ...noseWork(site), ...tailWork(site)],
     seams: [
@@ -80,7 +92,7 @@ function skinPart(site: PanelSite, sheet: SkinSheet): Part {
       ...(!isLower || wing.tail === 'strip' || isSheet(site) ? [] : tailSeams(site, closesOnLap(site, lap))),
       ...jointSeams(site, boards, (panel) => `${own}-${panel}`),
     ],
-    place: placeIn(place, composeRigid(standing.map, laid.map), onPlate),
+    place: placeIn(place, composeRigid(standing.map, laid.map), placeOn(standing, corners, holes)),
   });
 }
 

@@ -3,7 +3,8 @@ import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
 import { isSheet, type PanelSite } from './panel.ts';
 import { boardAdvice } from './board-advice.ts';
-import { controlsOf } from './control-surface.ts';
+import { controlChords } from './control-chords.ts';
+import { controlsOf } from './control-place.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
 import { blocking } from './blocking.ts';
 
@@ -97,13 +98,13 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
     }
     const { lowDegrees } = site.sections.root.section.tailBevels,
       run = board.thicknessMm * Math.tan((lowDegrees * Math.PI) / 180),
-      short = controlsOf(site).find(({ chordMm }) => chordMm < run);
+      short = controlsOf(site).find((control) => controlChords(control).least < run);
     if (short)
       advise(
         'TAIL_PAST_HINGE',
         'tail',
         `The tail is sanded past the hinge of the ${short.kind}`,
-        `Its bevels run ${length(run)} forward, the ${short.kind} is ${length(short.chordMm)} deep: at the hinge the skins are thinner than the board.`,
+        `Its bevels run ${length(run)} forward, the ${short.kind} is ${length(controlChords(short).least)} deep: at the hinge the skins are thinner than the board.`,
         'Lap it square',
         [{ path: 'tail', value: 'square' }],
       );

@@ -1,5 +1,5 @@
 import { applyRigid, type Bounds, type Point, type Point3 } from '@grain-fold/core/geometry';
-import { ribPlaces, sheetRings, type MadeWing, type PanelSite } from '@grain-fold/core/forms';
+import { controlChordAt, ribPlaces, sheetRings, type MadeWing, type PanelSite } from '@grain-fold/core/forms';
 
 /** One panel as it is seen, port and starboard. */
 export interface SeenPanel {
@@ -96,12 +96,15 @@ export function wingViews({ sites }: MadeWing): WingViews {
         tail0.root.y + ((tail0.tip.y - tail0.root.y) * (out - tail0.root.x)) / (tail0.tip.x - tail0.root.x);
     const controls = site.wing.controls
       .filter(({ panelId }) => panelId === laid.panel.id)
-      .map(({ fromMm, toMm, chordMm }): readonly Point[] => [
-        sparAt(fromMm, tailAft(fromMm)),
-        sparAt(toMm, tailAft(toMm)),
-        sparAt(toMm, tailAft(toMm) - chordMm),
-        sparAt(fromMm, tailAft(fromMm) - chordMm),
-      ]);
+      .map((control): readonly Point[] => {
+        const { fromMm, toMm } = control;
+        return [
+          sparAt(fromMm, tailAft(fromMm)),
+          sparAt(toMm, tailAft(toMm)),
+          sparAt(toMm, tailAft(toMm) - controlChordAt(control, toMm)),
+          sparAt(fromMm, tailAft(fromMm) - controlChordAt(control, fromMm)),
+        ];
+      });
     const folds = (sections.root.section.isSolid ? [] : skin.ends.slice(1, -1)).flatMap(
       (_, at): readonly (readonly [Point, Point])[] => {
         const own = line(at + 1);

@@ -7,11 +7,14 @@ import {
   type ParameterChange,
   type WingControl,
 } from '@grain-fold/core/forms';
+import CheckRow from '../../../kit/CheckRow.vue';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
+import SchoolRow from './SchoolRow.vue';
+import { HINGES } from './schools.ts';
 
 /** Ailerons, flaps and elevons: cut out of the tail, hinged along the lower skin. */
 const props = defineProps<{ desk: FormsDesk }>();
@@ -41,6 +44,14 @@ function addControl(): void {
     parameters: { ...form.parameters, controls: [...controls, fresh] },
   });
 }
+/** Whether a control ends at the free tip of the last panel, or has none to run out of. */
+const isOut = ({ panelId, toMm }: WingControl): boolean => {
+  const { panels: all, middle } = wing.value,
+    last = all.at(-1)!;
+  return panelId !== last.id || toMm >= last.spanMm || (middle === 'panel' && all.length === 1);
+};
+const runOut = (at: number): void =>
+  change('Run control out of the tip', [{ path: `controls.${at}.toMm`, value: wing.value.panels.at(-1)!.spanMm }]);
 function removeControl(at: number): void {
   const form = props.desk.stored.value!;
   props.desk.replace('Take out control', {
@@ -72,14 +83,29 @@ function removeControl(at: number): void {
           :wing="wing"
           :prefix="`controls.${at}.`"
           :fields="CONTROL_FIELDS"
+          :follows="{ tipChordMm: { word: 'the same', value: control.chordMm } }"
           :unit="work.unit"
           @change="change"
         />
+        <SchoolRow
+          label="Hangs on"
+          :model-value="control.hinge ?? 'tape'"
+          :choices="HINGES"
+          @update:model-value="change('Change hinge', [{ path: `controls.${at}.hinge`, value: $event }])"
+        />
+        <CheckRow
+          v-if="(wing.build ?? 'folded') === 'folded'"
+          label="Both skins move"
+          :model-value="control.hasUpperSkin === true"
+          @update:model-value="change('Skins of the control', [{ path: `controls.${at}.hasUpperSkin`, value: $event }])"
+        />
+        <el-button v-if="!isOut(control)" link size="small" @click="runOut(at)">Run it out of the tip</el-button>
         <el-button link size="small" @click="removeControl(at)">Take it out</el-button>
       </div>
       <p>
-        Cut out of both skins and hinged on tape along the underside: its nose is bevelled by the throw, a strip closes
-        the wing before it where there is room.
+        Cut out of both skins and hinged along the underside: its nose is bevelled by the throw, a strip closes the wing
+        before it where there is room. With both skins it is closed again: a strip at its nose, prisms where it is
+        thick.
       </p>
       <el-button size="small" :disabled="wing.controls.length >= MOST_CONTROLS" @click="addControl"
         >Add a control</el-button

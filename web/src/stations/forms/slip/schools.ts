@@ -55,6 +55,12 @@ export const SKINS: Choices<'skin'> = [
   ['bent', 'bent', 'No crease: tape or film outside, the board bends over the spar by itself.'],
 ];
 
+/** What a control hangs on. */
+export const HINGES: readonly (readonly [string, string, string])[] = [
+  ['tape', 'tape beneath', 'Cut right out and taped on along the underside: replaced when it tears, free at once.'],
+  ['skin', 'the lower skin', 'Cut beside and grooved, never off: the paper is its hinge. Work it until it is free.'],
+];
+
 /** What a wing is built of. */
 export const BUILDS: readonly (readonly [string, string, string])[] = [
   [

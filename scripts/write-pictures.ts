@@ -283,6 +283,10 @@ write(
   'w1-skin-1',
   'airframe',
 );
+writeSection('wing-covered', 'Two sheets, the upper one bent over the spar', { nose: 'parted', skin: 'bent' });
+const braced = madeWing({ braces: { material: 'board', reachMm: 60 } });
+const brace = braced.parts.find(({ source }) => source!.role === 'brace-0')!;
+writeRings('wing-brace', 'A brace through the joint in the middle', ringsOf(brace), []);
 write('wing-gull', withForm(airframe(), gull), 'w1-skin-1', 'airframe');
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');

@@ -120,3 +120,35 @@ test('takes the lower wing of a biplane out of what the upper leaves of its boar
   // Both skins of both wings come out of two boards.
   await expect(ticket(page, 'Boards')).toContainText(/^Boards.*2 · \d+ %/, { timeout: 60_000 });
 });
+
+test('covers a plate with a second sheet, braces it, and lets both skins of an aileron move', async ({
+  page,
+  workshop,
+}) => {
+  await toForms(page, workshop, 'Cover');
+  await choose(start(page), 'Built as', 'a covered plate');
+  await page.getByRole('button', { name: 'Make the wing' }).click();
+  await expect(made(page)).toHaveText([/lower skin/, /upper skin/, /spar strip 1/, /spar strip 2/, /tip block/]);
+  await openUp(page, /^Creased beside bent$/);
+  const row = (word: string) => slip(page).getByRole('row', { name: new RegExp(`^${word}`) });
+  // Two creases over the spar of a panel of 451 mm, on both sides; none when it is bent.
+  await expect(row('Folds to make')).toHaveText(/1799 mm\s*0 mm/);
+  await openUp(page, /^Joints$/);
+  await slip(page).getByLabel('Braces through glued joints').check({ force: true });
+  await expect(made(page).filter({ hasText: 'brace through the middle' })).toHaveCount(1);
+  await openUp(page, /^Controls/);
+  await slip(page).getByRole('button', { name: 'Add a control' }).click();
+  await slip(page).getByLabel('Both skins move').check({ force: true });
+  await slip(page).getByRole('button', { name: 'Run it out of the tip' }).click();
+  await expect(slip(page).getByLabel('Ends, out')).toHaveValue('451.1');
+  await expect(made(page).filter({ hasText: 'aileron top' })).toHaveCount(1);
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/2\d closed/);
+  await openUp(page, /^Working, step by step$/);
+  await page.evaluate(() => {
+    window.print = () =>
+      document.body.setAttribute('data-printed', document.querySelector('.working-sheet')!.textContent!);
+  });
+  await slip(page).getByRole('button', { name: 'Print the working' }).click();
+  await expect(page.locator('body')).toHaveAttribute('data-printed', /working of Wing.*Depth over the spar.*20\.0 mm/s);
+  await saved(page);
+});

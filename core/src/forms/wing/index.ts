@@ -48,10 +48,12 @@ export {
 } from './parameters.ts';
 export { MOST_RIBS, MOST_TUBES, RIB_FIELDS, TUBE_FIELDS, type WingRibs, type WingTube } from './rib-parameters.ts';
 export { formFromPlanned, plannedFrom, withPlannedShape } from './planned-wing.ts';
+export { rodWords } from './rod-lengths.ts';
 export { ribPlaces } from './rib-places.ts';
 export { sheetRings } from './sheet-layers.ts';
 export { WING_STARTS, type WingStartBuild, type WingStartKind, formsFromNumbers, usualNumbers } from './wing-starts.ts';
 export { scaleWing } from './scale-wing.ts';
 export { type LaidServo, laidServo } from './servo-opening.ts';
+export { withPanels } from './with-panels.ts';
 export type { WingStation } from './stations.ts';
 export type { WingFigures } from './wing-figures.ts';

@@ -2,6 +2,7 @@ import type { SurfaceThing } from '../../plan/index.ts';
 import { degrees } from '../../units/index.ts';
 import type { Form } from '../form/index.ts';
 import { dihedrals, layPanels } from './panel-layout.ts';
+import { withPanels } from './with-panels.ts';
 import { wingFromNumbers, type WingPanel, type WingParameters } from './parameters.ts';
 
 /** Chords and lengths are kept to this, in mm, on the way between plan and form. */
@@ -32,7 +33,6 @@ export function withPlannedShape(wing: WingParameters, thing: SurfaceThing): Win
   const hasMiddle = wing.middle === 'panel',
     own = panelsOf(thing, hasMiddle ? wing.panels.slice(0) : wing.panels);
   const [first] = own;
-  const ids = new Set(own.map(({ id }) => id));
   // A level, straight first panel may run across the middle, told by its whole width.
   const isStillMiddle =
     hasMiddle &&
@@ -44,14 +44,11 @@ export function withPlannedShape(wing: WingParameters, thing: SurfaceThing): Win
     ? [{ ...first, spanMm: 2 * first.spanMm, sweepDegrees: 0, washoutDegrees: 0 }, ...own.slice(1)]
     : own;
   return {
-    ...wing,
+    ...withPanels(wing, panels),
     middle: isStillMiddle ? 'panel' : 'joint',
     dihedralAgainst: 'table',
     sweepAt: 'nose',
     rootChordMm: kept(thing.stations[0]!.chordMm),
-    panels,
-    servos: wing.servos.filter(({ panelId }) => ids.has(panelId)),
-    controls: wing.controls.filter(({ panelId }) => ids.has(panelId)),
   };
 }
 

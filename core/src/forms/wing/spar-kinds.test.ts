@@ -6,6 +6,7 @@ import { withForm, withFormsKept } from '../../airframe/index.ts';
 import { makeWing } from './make-wing.ts';
 import type { WingParameters } from './parameters.ts';
 import { scaleWing } from './scale-wing.ts';
+import { withPanels } from './with-panels.ts';
 
 describe('spars of other kinds', () => {
   const tapered: WingParameters = {
@@ -50,6 +51,46 @@ describe('spars of other kinds', () => {
     );
     expect(ribbed.parts.filter(({ source }) => source!.role.startsWith('rib')).length).toBeGreaterThan(4);
     expect(closingFaults(airframeOf(ribbed.parts))).toEqual([]);
+  });
+
+  it('should run one rod through joints that are straight, right across where both halves lie level', () => {
+    const level = (dihedralDegrees: number): WingParameters => ({
+      ...USUAL,
+      sparKind: 'rod',
+      sparHeightMm: 8,
+      panels: [
+        panel('p1', { spanMm: 300 }),
+        panel('p2', { spanMm: 200 }),
+        panel('p3', { spanMm: 150, dihedralDegrees }),
+      ],
+    });
+    const rodsOf = (wing: WingParameters) => makeWing(formOf(wing), CONTEXT).figures!.rods;
+    // By hand: both halves of all three panels; with tips that go up one through the first two, and one in each tip.
+    const [whole] = rodsOf(level(0));
+    expect(whole).toMatchObject({ panels: [1, 2, 3], isThrough: true });
+    expect(whole!.lengthMm).toBeCloseTo(1300, 0);
+    const [across, tip] = rodsOf(level(10));
+    expect([across!.panels, across!.isThrough, tip!.panels, tip!.isThrough]).toEqual([[1, 2], true, [3], false]);
+    expect(Math.round(across!.lengthMm)).toBe(1000 - Math.round(2 * T * Math.tan((5 * Math.PI) / 180)));
+  });
+
+  it('should take what belonged to a panel out with it', () => {
+    const ribs = {
+      spacingMm: 100,
+      material: 'foam',
+      endMaterial: 'foam',
+      hasWindows: false,
+      tubes: ['p1', 'p2'].map((panelId) => ({ panelId, atPercent: 45, diameterMm: 4, reachMm: 40 })),
+    };
+    const wing: WingParameters = {
+      ...USUAL,
+      ribs,
+      panels: [panel('p1', { spanMm: 300 }), panel('p2', { spanMm: 200 })],
+      controls: [{ panelId: 'p2', kind: 'aileron', fromMm: 20, toMm: 150, chordMm: 40, throwDegrees: 20, gapMm: 1 }],
+    };
+    const left = withPanels(wing, wing.panels.slice(0, 1));
+    expect(left.controls).toEqual([]);
+    expect(left.ribs!.tubes.map(({ panelId }) => panelId)).toEqual(['p1']);
   });
 
   it('should keep a rod and a sleeve as thick as they are bought at another scale, and carry reach and spacing along', () => {

@@ -8,7 +8,7 @@ import { coreMiddle, middleOf, partMiddle } from './mass-place.ts';
 import { planformOf, type Planform } from './planform.ts';
 import { tubeAt } from './rib-places.ts';
 import { leadRoutes, type LeadRoute } from './servo-opening.ts';
-import { rodOf } from './spar-place.ts';
+import { rodLengths, type RodLength } from './rod-lengths.ts';
 import type { WingStation } from './stations.ts';
 
 /** Mass of what a wing is made of: of a part, both sides together, or of the cores of a panel. */
@@ -65,8 +65,8 @@ export interface WingFigures extends Planform {
   readonly foldMm: number;
   readonly leads: readonly LeadRoute[];
   readonly tubes: readonly TubeLengths[];
-  /** Rods in the place of a spar, one a panel and side. */
-  readonly rods: readonly { readonly panel: number; readonly lengthMm: number }[];
+  /** Rods in the place of a spar: one goes through every joint that is straight. */
+  readonly rods: readonly RodLength[];
   /** Of foam cores, one a panel. */
   readonly blocks: readonly CoreBlock[];
   /** Greatest distance from a drawn section, in mm; undefined over a strip spar. */
@@ -197,10 +197,7 @@ export function wingFigures(
     foldMm: foldLengths(parts),
     leads: leadRoutes(sites),
     tubes: tubeLengths(sites, stations),
-    rods: sites.flatMap((site) => {
-      const rod = rodOf(site);
-      return rod ? [{ panel: site.laid.number, lengthMm: rod.lengthMm }] : [];
-    }),
+    rods: rodLengths(sites),
     blocks,
     ...(wing.gauges?.hasBalance ? { balance: balancePlace(sites) } : {}),
     twistMm: Math.max(...sites.flatMap(({ skin }) => skin.plates.map(({ twistMm }) => twistMm))),

@@ -3,6 +3,7 @@ import type { FormContext, WorkingStep } from '../form/index.ts';
 import { coreOf } from './core-block.ts';
 import { USUAL_CAMBER } from './builds.ts';
 import { isSheet, type PanelSite } from './panel.ts';
+import { rodWords } from './rod-lengths.ts';
 import type { WingFigures } from './wing-figures.ts';
 
 /** The hand calculation that the wing replaces, step by step. */
@@ -183,11 +184,11 @@ function coreSteps({ wing }: PanelSite, { blocks }: WingFigures, length: Length)
 }
 
 const rodSteps = ({ wing }: PanelSite, { rods }: WingFigures, length: Length): readonly WorkingStep[] =>
-  rods.map(({ panel, lengthMm }) => ({
-    words: `Rod in panel ${panel}, a side`,
+  rods.map((rod) => ({
+    words: `Rod through ${rodWords(rod)}`,
     formula: 'from joint to joint along the lower skin',
-    result: `${length(lengthMm)} of ${length(wing.sparHeightMm)}`,
-    source: 'it butts in the joints: a sleeve or a brace carries it across one that turns',
+    result: `${length(rod.lengthMm)} of ${length(wing.sparHeightMm)}`,
+    source: 'it goes on through a joint that is straight, and butts in one that turns: a sleeve or a brace carries it',
   }));
 
 const braceSteps = (

@@ -27,11 +27,17 @@ const numbers = reactive({
 });
 const kind = ref<WingStartKind>('wing');
 const build = ref<WingStartBuild>('folded');
+/** Once it was chosen by hand it stays. */
+let isBuildChosen = false;
+function setBuild(next: string): void {
+  isBuildChosen = true;
+  build.value = next as WingStartBuild;
+}
 /** Another kind starts from the numbers that are usual for it. */
 function setKind(next: WingStartKind): void {
   kind.value = next;
   Object.assign(numbers, usualNumbers(next, work.unit));
-  if (next === 'flying wing' || next === 'V-tail') build.value = 'stepped';
+  if (!isBuildChosen) build.value = next === 'flying wing' || next === 'V-tail' ? 'stepped' : 'folded';
 }
 const ROWS = [
   ['spanMm', 'Span, tip to tip', 'length', 100, 6000],
@@ -99,12 +105,7 @@ function make(): void {
         is-list
         @update:model-value="numbers.material = $event"
       />
-      <SchoolRow
-        label="Built as"
-        :model-value="build"
-        :choices="START_BUILDS"
-        @update:model-value="build = $event as WingStartBuild"
-      />
+      <SchoolRow label="Built as" :model-value="build" :choices="START_BUILDS" @update:model-value="setBuild" />
     </div>
     <div class="go">
       <el-button type="primary" @click="make">{{

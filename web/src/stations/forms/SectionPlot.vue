@@ -144,7 +144,10 @@ const words = computed(() => {
   return [
     ...(rings.value.length > 0
       ? [`${formatLengthWithUnit(deepest.value, props.unit)} deep`]
-      : [`${section.plates.length - 1} folds`, `spar ${formatLengthWithUnit(sparHeightMm, props.unit)}`]),
+      : [
+          section.plates.some(({ isBent }) => isBent) ? 'bent' : `${section.plates.length - 1} folds`,
+          `spar ${formatLengthWithUnit(sparHeightMm, props.unit)}`,
+        ]),
     ...(section.deviationMm === undefined
       ? []
       : [`off the drawn section by ${formatLengthWithUnit(section.deviationMm, props.unit, 2)}`]),

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { GAUGE_FIELDS, NO_GAUGES, type ParameterChange, type WingGauges } from '@grain-fold/core/forms';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import CheckRow from '../../../kit/CheckRow.vue';
+import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
@@ -28,6 +29,26 @@ function set(key: Flag, word: string, is: boolean): void {
   });
 }
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
+/** The gauges that are cut, and the one variant that they exist in; in every one with nothing. */
+const cut = computed(() =>
+  (work.airframe?.parts ?? []).filter(
+    ({ source, group }) => source?.formId === props.desk.stored.value!.id && group.endsWith(' gauges'),
+  ),
+);
+const variants = computed(() => [
+  ['', 'every variant'] as const,
+  ...(work.airframe?.settings.variants ?? []).map((name) => [name, `only ${name}`] as const),
+]);
+const inVariant = computed(() => (cut.value[0]?.variants?.length === 1 ? cut.value[0].variants[0]! : ''));
+function setVariant(name: string): void {
+  work.runEach(
+    cut.value.map(({ id }) => ({
+      partId: id,
+      command: { name: 'setVariants', args: { targetId: id, variants: name === '' ? null : [name] } },
+    })),
+    name === '' ? 'Gauges in every variant' : `Gauges only in ${name}`,
+  );
+}
 const balance = computed(() => props.desk.made.value?.figures?.balance);
 const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
 </script>
@@ -40,6 +61,14 @@ const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
     :label="word"
     :model-value="gauges[key]"
     @update:model-value="set(key, word, $event)"
+  />
+  <ChoiceRow
+    v-if="cut.length > 0 && variants.length > 1"
+    label="Gauges exist in"
+    :model-value="inVariant"
+    :choices="variants"
+    is-list
+    @update:model-value="setVariant"
   />
   <template v-if="gauges.hasBalance">
     <FieldRows :wing="wing" prefix="gauges." :fields="GAUGE_FIELDS" :unit="work.unit" @change="change" />

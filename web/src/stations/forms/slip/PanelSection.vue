@@ -6,6 +6,7 @@ import {
   type FormField,
   type ParameterChange,
   type WingPanel,
+  withPanels,
 } from '@grain-fold/core/forms';
 import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import FieldRows from './FieldRows.vue';
@@ -60,15 +61,13 @@ function addPanel(): void {
 }
 function removePanel(at: number): void {
   const form = props.desk.stored.value!,
-    { panels, servos } = form.parameters,
-    gone = panels[at]!;
+    { panels } = form.parameters;
   props.desk.replace(`Take out panel ${at + 1}`, {
     ...form,
-    parameters: {
-      ...form.parameters,
-      panels: panels.filter((_, one) => one !== at),
-      servos: servos.filter(({ panelId }) => panelId !== gone.id),
-    },
+    parameters: withPanels(
+      form.parameters,
+      panels.filter((_, one) => one !== at),
+    ),
   });
   props.desk.chosen.value = undefined;
 }

@@ -11,10 +11,12 @@ import {
 } from '@grain-fold/core/forms';
 import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
+import FoldAway from '../../../kit/FoldAway.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
+import SkinCompare from './SkinCompare.vue';
 import SchoolRow from './SchoolRow.vue';
 import { DRAWN_NOSES, NOSES, SKINS, TAILS } from './schools.ts';
 
@@ -125,6 +127,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
       :choices="SKINS"
       @update:model-value="change('Change skin', [{ path: 'skin', value: $event }])"
     />
+    <FoldAway title="Creased beside bent"><SkinCompare :desk="desk" /></FoldAway>
     <SchoolRow
       label="Nose"
       :model-value="isDrawn && wing.nose !== 'parted' ? 'bevels' : wing.nose"

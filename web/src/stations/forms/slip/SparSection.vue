@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { BRACE_FIELDS, WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
+import { BRACE_FIELDS, rodWords, WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
 import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import CheckRow from '../../../kit/CheckRow.vue';
@@ -84,8 +84,8 @@ const fields = computed(() => ({
       <template v-if="desk.made.value?.figures">
         <FigureRow
           v-for="rod in desk.made.value.figures.rods"
-          :key="rod.panel"
-          :label="`Rod in panel ${rod.panel}, a side`"
+          :key="rodWords(rod)"
+          :label="`Rod: ${rodWords(rod)}`"
           :value="formatLengthWithUnit(rod.lengthMm, work.unit)"
         />
       </template>

@@ -5,6 +5,7 @@ import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
+import WorkingSheet from './WorkingSheet.vue';
 
 /** What the wing comes to, and the hand calculation that it replaces. */
 const props = defineProps<{ desk: FormsDesk }>();
@@ -34,41 +35,7 @@ const rows = computed(() => {
     <h3 class="eyebrow">What it comes to</h3>
     <FigureRow v-for="[label, value] in rows" :key="label" :label="label!" :value="value!" />
     <FoldAway title="Working, step by step">
-      <ol class="working">
-        <li v-for="(step, index) in made!.working" :key="index">
-          <b>{{ step.words }}</b>
-          <span class="formula figures">{{ step.formula }}</span>
-          <span class="result figures">{{ step.result }}</span>
-          <small>{{ step.source }}</small>
-        </li>
-      </ol>
+      <WorkingSheet :name="desk.form.value!.name" :airframe="work.airframe?.name ?? ''" :steps="made!.working" />
     </FoldAway>
   </section>
 </template>
-
-<style scoped>
-.working {
-  padding-left: 0;
-  list-style: none;
-  display: grid;
-  gap: 10px;
-}
-li {
-  display: grid;
-  gap: 1px;
-  background: var(--ticket);
-  padding: 8px 10px;
-  font-size: 13.5px;
-}
-.formula {
-  color: var(--label);
-}
-.result {
-  font-weight: 600;
-  font-size: 15px;
-}
-small {
-  font-style: italic;
-  color: var(--ink-soft);
-}
-</style>

@@ -249,6 +249,7 @@ writeSection('wing-bevels-sanded', 'Two bevels at the nose, both skins sanded to
   sparPercent: 16,
   sparHeightMm: 16,
 });
+writeSection('wing-nose-bent', 'A skin bent round its nose', { nose: 'bent', noseRadiusMm: 8 });
 writeSection('wing-strip', 'A strip at the tail', { tail: 'strip' });
 writeSection('wing-bent', 'A skin bent over its spar', { skin: 'bent' });
 writeSection('wing-creased', 'Seven creases on a section of five digits', {

@@ -23,6 +23,7 @@ const MAY_BE_LEFT_OUT = [
   'digits',
   'build',
   'noseRoundMm',
+  'noseRadiusMm',
   'sparMaterial',
   'hinge',
   'hasUpperSkin',

@@ -19,7 +19,15 @@ export {
 } from './form/index.ts';
 export { type RestOfBoards, restOfBoards } from './rest-of-boards.ts';
 export { type RebuiltForm, isBlocked, makeForm, rebuildForm, scaleForm } from './rebuild.ts';
-export { NOSE_STYLES, TAIL_STYLES, innerHeights, nacaFault, nacaOutline, readSection } from './section/index.ts';
+export {
+  NOSE_STYLES,
+  TAIL_STYLES,
+  USUAL_NOSE_BOARDS,
+  innerHeights,
+  nacaFault,
+  nacaOutline,
+  readSection,
+} from './section/index.ts';
 export { END_SCHOOLS } from './skin/index.ts';
 export {
   BRACE_FIELDS,

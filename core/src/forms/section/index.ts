@@ -7,6 +7,7 @@ export { type SectionPlate, type SectionPoint, type SectionRefusal, type SkinSec
 export {
   NOSE_STYLES,
   TAIL_STYLES,
+  USUAL_NOSE_BOARDS,
   type NoseStyle,
   type StripSparNumbers,
   type TailStyle,

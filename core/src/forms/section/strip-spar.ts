@@ -3,8 +3,8 @@ import { degrees, radians } from '../../units/index.ts';
 import { bentLine, stripCorners, tightestRadius, type BentLine } from './bent-line.ts';
 import type { SectionPlate, SectionPoint, SectionRefusal, SkinSection } from './section.ts';
 
-export const NOSE_STYLES = ['trench', 'bevels', 'parted'] as const;
-/** How the skin comes round the nose: a doubled trench, a fold whose two bevels meet, or two sheets of which the lower is feathered under the upper. */
+export const NOSE_STYLES = ['trench', 'bevels', 'bent', 'parted'] as const;
+/** How the skin comes round the nose: a doubled trench, a fold whose two bevels meet, a bend, or two sheets of which the lower is feathered under the upper. */
 export type NoseStyle = (typeof NOSE_STYLES)[number];
 
 export const TAIL_STYLES = ['lap', 'square', 'sanded', 'strip'] as const;
@@ -21,6 +21,8 @@ export interface StripSparNumbers {
   readonly sparHeightMm: number;
   readonly thicknessMm: number;
   readonly nose: NoseStyle;
+  /** Of the outside of a bent nose; two boards when undefined. */
+  readonly noseRadiusMm?: number;
   readonly tail: TailStyle;
   /** Length of a bevelled lap; as long as its bevel runs out when undefined. */
   readonly lapMm?: number;
@@ -39,6 +41,7 @@ const MOST_ROUNDS = 60;
 const STEEPEST_FRONT_DEGREES: Readonly<Record<NoseStyle, number>> = {
   trench: MOST_OPEN_DEGREES - 1,
   bevels: 75,
+  bent: 60,
   parted: 60,
 };
 /** A sloped plate shorter than this many boards is no plate. */
@@ -152,27 +155,62 @@ function tailRest(
   }
 }
 
-/** Height of the upper skin's corner at the nose, in boards: on the lower skin, in one point with it, or on its feathered edge. */
-const NOSE_UP: Readonly<Record<NoseStyle, (front: number) => number>> = {
-  trench: (front) => 1 + Math.cos(front),
-  bevels: () => 0,
-  parted: (front) => Math.cos(front),
-};
+/** A bent nose is so many boards round, on its outside, unless it is said otherwise. */
+export const USUAL_NOSE_BOARDS = 2;
+/** Strips that a bent nose is drawn with. */
+const NOSE_STRIPS = 16;
 
-/** Where the lower skin ends at the nose. */
-function lowerNose({ nose, thicknessMm: t }: StripSparNumbers, front: number): SectionPoint {
-  // The skin of a trench leans by half of what the nose stays open, so its lower end lies that much aft of the nose.
-  if (nose === 'trench') return { x: openTrenchWidth(degrees(front), t) * Math.sin(front / 2), y: 0 };
-  // A feathered edge comes to nothing where the upper sheet's face ends.
-  return { x: nose === 'parted' ? t * Math.sin(front) : 0, y: 0 };
+/** Where the upper skin begins at the nose: on the lower skin, in one point with it, on its feathered edge, or where the bend ends. */
+function upperNose({ nose, noseRadiusMm, thicknessMm: t }: StripSparNumbers, front: number): SectionPoint {
+  switch (nose) {
+    case 'trench':
+      return { x: 0, y: t * (1 + Math.cos(front)) };
+    case 'bevels':
+      return { x: 0, y: 0 };
+    case 'parted':
+      return { x: 0, y: t * Math.cos(front) };
+    case 'bent': {
+      const radius = noseRadiusMm ?? USUAL_NOSE_BOARDS * t;
+      return { x: radius * (1 - Math.sin(front)), y: radius * (1 + Math.cos(front)) };
+    }
+  }
 }
 
-/** What lies between both skins at the nose, where they do not end in one corner. */
-const noseGap = (nose: NoseStyle): SectionPlate => ({
-  role: 'nose',
-  isSkin: true,
-  ...(nose === 'parted' ? { isParted: true } : {}),
-});
+/** Corners between the lower skin and the upper one: of a bend from where it leaves the bottom, strip by strip. */
+function noseCorners(numbers: StripSparNumbers, front: number): readonly SectionPoint[] {
+  const { nose, noseRadiusMm, thicknessMm: t } = numbers;
+  switch (nose) {
+    case 'bevels':
+      return [];
+    // The skin of a trench leans by half of what the nose stays open, so its lower end lies that much aft of the nose.
+    case 'trench':
+      return [{ x: openTrenchWidth(degrees(front), t) * Math.sin(front / 2), y: 0 }];
+    // A feathered edge comes to nothing where the upper sheet's face ends.
+    case 'parted':
+      return [{ x: t * Math.sin(front), y: 0 }];
+    case 'bent': {
+      const radius = noseRadiusMm ?? USUAL_NOSE_BOARDS * t;
+      return Array.from({ length: NOSE_STRIPS }, (_, step) => {
+        const turned = ((Math.PI - front) * step) / NOSE_STRIPS;
+        return { x: radius * (1 - Math.sin(turned)), y: radius * (1 - Math.cos(turned)) };
+      });
+    }
+  }
+}
+
+/** What lies between both skins at the nose. */
+function nosePlates(nose: NoseStyle): readonly SectionPlate[] {
+  switch (nose) {
+    case 'bevels':
+      return [];
+    case 'trench':
+      return [{ role: 'nose', isSkin: true }];
+    case 'parted':
+      return [{ role: 'nose', isSkin: true, isParted: true }];
+    case 'bent':
+      return Array.from({ length: NOSE_STRIPS }, (_, step) => ({ role: `nose-${step + 1}`, isBent: true }));
+  }
+}
 
 function cornersAt(
   numbers: StripSparNumbers,
@@ -183,10 +221,10 @@ function cornersAt(
   readonly rearCrease: SectionPoint;
   readonly tail: SectionPoint;
 } {
-  const { chordMm: c, sparFrontMm, sparWidthMm, sparHeightMm: h, thicknessMm: t, nose } = numbers;
+  const { chordMm: c, sparFrontMm, sparWidthMm, sparHeightMm: h, thicknessMm: t } = numbers;
   const top = h + 2 * t;
   return {
-    nose: { x: 0, y: NOSE_UP[nose](front) * t },
+    nose: upperNose(numbers, front),
     frontCrease: { x: sparFrontMm - t * Math.tan(front / 2), y: top },
     rearCrease: { x: sparFrontMm + sparWidthMm + t * Math.tan(rear / 2), y: top },
     tail: { x: c, y: numbers.tail === 'sanded' ? 0 : tailRest(numbers, rear).innerUp + t * Math.cos(rear) },
@@ -198,7 +236,6 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
     { front, rear } = slopes;
   const { nose, frontCrease, rearCrease, tail } = cornersAt(numbers, slopes);
   const rest = tailRest(numbers, rear);
-  const hasGap = numbers.nose !== 'bevels';
   const feather = 90 - degrees(rear) / (numbers.tail === 'sanded' ? 2 : 1);
   const lowBevel: Record<TailStyle, number> = {
     lap: degrees(Math.atan(rest.lap / t)),
@@ -212,10 +249,10 @@ function sectionOf(numbers: StripSparNumbers, slopes: Slopes): SkinSection {
     ? stripCorners(bent.line, [nose, tail], bent.rests, numbers.flatTailMm)
     : [nose, frontCrease, rearCrease, tail];
   return {
-    corners: [{ x: rest.lowEnd, y: 0 }, lowerNose(numbers, front), ...(hasGap ? topCorners : topCorners.slice(1))],
+    corners: [{ x: rest.lowEnd, y: 0 }, ...noseCorners(numbers, front), ...topCorners],
     plates: [
       board('bottom'),
-      ...(hasGap ? [noseGap(numbers.nose)] : []),
+      ...nosePlates(numbers.nose),
       ...(bent
         ? topCorners.slice(1).map((_, index) => ({ role: `top-${index + 1}`, isBent: true }) as const)
         : [board('front'), board('cap'), board('rear')]),

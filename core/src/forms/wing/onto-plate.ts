@@ -14,7 +14,9 @@ export function lowerPlateAt({ sections }: PanelSite, atRoot: number, atTip: num
     Math.min(corners[index]!.x, corners[index + 1]!.x) <= aft &&
     aft <= Math.max(corners[index]!.x, corners[index + 1]!.x);
   const { root, tip } = sections,
-    nose = root.section.plates.findIndex(({ role }) => role === 'nose' || role === 'front' || role.startsWith('top'));
+    nose = root.section.plates.findIndex(
+      ({ role }) => role.startsWith('nose') || role === 'front' || role.startsWith('top'),
+    );
   const found = root.section.plates
     .slice(0, nose < 0 ? undefined : nose)
     .findIndex(

@@ -35,8 +35,6 @@ export interface EndSection {
 export interface PanelSections {
   readonly root: EndSection;
   readonly tip: EndSection;
-  /** Whether the tip's spar was given so that the skins are not plane. */
-  readonly isTwisted: boolean;
 }
 
 /** A refusal, with the path of the number that it is about. */
@@ -124,6 +122,7 @@ function endSection(
       sparHeightMm,
       thicknessMm,
       nose: wing.nose,
+      ...(wing.noseRadiusMm === undefined ? {} : { noseRadiusMm: wing.noseRadiusMm }),
       tail: wing.tail,
       stripBoards: wing.stripBoards,
       isBent: wing.skin === 'bent',
@@ -232,21 +231,15 @@ function sectionsAt(
       isGiven = given !== undefined && !isDrawn;
     const share = panel.tipChordMm / before.chordMm;
     const isPlane = !isGiven && (plane?.heightMm ?? 0) >= LEAST_SPAR_MM;
-    const tip = endSection(
-      wing,
-      panel.tipChordMm,
-      isPlane ? plane!.frontMm : before.sparFrontMm * share,
-      isGiven ? given : isPlane ? plane!.heightMm : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share),
-      sparWidthMm,
-      thicknessMm,
-    );
+    const tipWith = (frontMm: number, heightMm: number): EndSection | SectionRefusal =>
+      endSection(wing, panel.tipChordMm, frontMm, heightMm, sparWidthMm, thicknessMm);
+    const scaled = (): EndSection | SectionRefusal =>
+      tipWith(before.sparFrontMm * share, isGiven ? given : Math.max(LEAST_SPAR_MM, before.sparHeightMm * share));
+    // Where a blunt nose leaves hardly a slope the plane one may have no room for its spar: then both slopes twist a little.
+    const wanted = isPlane ? tipWith(plane!.frontMm, plane!.heightMm) : scaled(),
+      tip = isPlane && isRefusal(wanted) ? scaled() : wanted;
     if (isRefusal(tip)) return tipRefusal(tip, index, panel.tipChordMm, before.chordMm);
-    const isLevel = before.chordMm === panel.tipChordMm && before.sparHeightMm === tip.sparHeightMm;
-    sections.push({
-      root: before,
-      tip,
-      isTwisted: !isDrawn && !isPlane && !isLevel && !tip.section.isOpen && !tip.section.isSolid,
-    });
+    sections.push({ root: before, tip });
     root = tip;
   }
   return sections;

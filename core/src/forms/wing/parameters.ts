@@ -101,6 +101,8 @@ export interface WingParameters {
   readonly section: WingSection;
   readonly skin: (typeof SKIN_WAYS)[number];
   readonly nose: NoseStyle;
+  /** Of the outside of a bent nose; two boards when undefined. */
+  readonly noseRadiusMm?: number;
   readonly tail: TailStyle;
   /** Length of a bevelled lap; as long as its bevel runs out when undefined. */
   readonly lapMm?: number;
@@ -133,6 +135,7 @@ export interface WingParameters {
 export const WING_FIELDS = {
   rootChordMm: lengthField('Root chord', 20, 2000),
   lapMm: { ...lengthField('Lap', 0, 200), isOptional: true },
+  noseRadiusMm: { ...lengthField('Nose bent round, outside', 2, 100), isOptional: true },
   stripBoards: { word: 'Boards in the tail strip', kind: 'count', least: 1, most: 4 },
   sparBoards: { word: 'Boards side by side', kind: 'count', least: 1, most: 8 },
   sparPercent: { word: 'Spar stands at', kind: 'percent', least: 5, most: 80 },

@@ -1,7 +1,8 @@
 import { largestFoldOf } from '../../allowance/index.ts';
 import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
-import { isSheet, type PanelSite } from './panel.ts';
+import { USUAL_NOSE_BOARDS } from '../section/index.ts';
+import { hasSkins, isSheet, type PanelSite } from './panel.ts';
 import { boardAdvice } from './board-advice.ts';
 import { controlChords } from './control-chords.ts';
 import { controlsOf } from './control-place.ts';
@@ -36,6 +37,9 @@ function rollAdvice({ sections, wing, board }: PanelSite, index: number, { unit 
   ];
 }
 
+/** A nose bent tighter than this on its outside, in boards, is crushed on its inside. */
+const LEAST_NOSE_BOARDS = 1.6;
+
 /** What can be made but wants a look: steep noses, twist, tight bends, servos that do not fit. */
 export function adviceFaults(sites: readonly PanelSite[], context: FormContext): readonly FormFault[] {
   const { wing, board } = sites[0]!,
@@ -59,6 +63,17 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
       `Two sanded bevels take up to ${formatAngle(steepest)}; a doubled trench takes it as it is.`,
       'Make it a doubled trench',
       [{ path: 'nose', value: 'trench' }],
+    );
+  const radius = wing.noseRadiusMm ?? USUAL_NOSE_BOARDS * board.thicknessMm,
+    least = LEAST_NOSE_BOARDS * board.thicknessMm;
+  if (hasSkins(sites[0]!) && wing.nose === 'bent' && wing.section.kind === 'strip-spar' && radius < least)
+    advise(
+      'NOSE_TIGHT',
+      'noseRadiusMm',
+      `The nose bends round ${length(radius)}`,
+      `The inside is a board tighter: under ${length(least)} outside its foam is crushed, with its inner paper peeled too.`,
+      `Set ${length(least)}`,
+      [{ path: 'noseRadiusMm', value: least }],
     );
   sites.forEach((site, index) => {
     const twist = Math.max(...site.skin.plates.map(({ twistMm }) => twistMm));

@@ -2,6 +2,7 @@ import { formatAngle, formatLengthWithUnit, degrees } from '../../units/index.ts
 import type { FormContext, WorkingStep } from '../form/index.ts';
 import { coreOf } from './core-block.ts';
 import { USUAL_CAMBER } from './builds.ts';
+import { USUAL_NOSE_BOARDS } from '../section/index.ts';
 import { isSheet, type PanelSite } from './panel.ts';
 import { rodWords } from './rod-lengths.ts';
 import type { WingFigures } from './wing-figures.ts';
@@ -105,6 +106,22 @@ function sectionSteps(site: PanelSite, length: Length): readonly WorkingStep[] {
       source: `spar ${length(sparHeightMm)}, board ${length(t, 2)} as measured`,
     },
   ];
+  if (wing.nose === 'bent') {
+    const bent = section.plates
+      .map(({ role }, index) => (role.startsWith('nose') ? index : -1))
+      .filter((index) => index >= 0)
+      .reduce(
+        (sum, index) =>
+          sum + Math.hypot(corners[index + 1]!.x - corners[index]!.x, corners[index + 1]!.y - corners[index]!.y),
+        0,
+      );
+    steps.push({
+      words: 'Round the nose on the flat',
+      formula: 'r·(π − θ₁)',
+      result: length(bent),
+      source: `bent round ${length(wing.noseRadiusMm ?? USUAL_NOSE_BOARDS * t)} on its outside, which does not stretch`,
+    });
+  }
   if (at < 0) {
     steps.push({
       words: 'Bent over the spar, its tightest radius',

@@ -6,6 +6,7 @@ import {
   nacaFault,
   readSection,
   SECTION_FIELDS,
+  USUAL_NOSE_BOARDS,
   WING_FIELDS,
   type ParameterChange,
 } from '@grain-fold/core/forms';
@@ -40,6 +41,10 @@ const change = (label: string, changes: readonly ParameterChange[]): void => pro
 const lap = computed(() => {
   const own = props.desk.made.value?.sites[0]?.sections.root.section.lapMm ?? 0;
   return { lapMm: { word: formatLength(own, work.unit), value: own } };
+});
+const nose = computed(() => {
+  const own = USUAL_NOSE_BOARDS * (props.desk.made.value?.sites[0]?.board.thicknessMm ?? 0);
+  return { noseRadiusMm: { word: formatLength(own, work.unit), value: own } };
 });
 const wantsFile = ref(false);
 
@@ -133,6 +138,14 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
       :model-value="isDrawn && wing.nose !== 'parted' ? 'bevels' : wing.nose"
       :choices="isDrawn ? DRAWN_NOSES : NOSES"
       @update:model-value="change('Change nose', [{ path: 'nose', value: $event }])"
+    />
+    <FieldRows
+      v-if="!isDrawn && wing.nose === 'bent'"
+      :wing="wing"
+      :fields="{ noseRadiusMm: WING_FIELDS.noseRadiusMm }"
+      :follows="nose"
+      :unit="work.unit"
+      @change="change"
     />
     <SchoolRow
       label="Tail"

@@ -6,6 +6,7 @@ type Choices<Key extends keyof WingParameters> = readonly (readonly [WingParamet
 export const NOSES: Choices<'nose'> = [
   ['trench', 'doubled trench', 'A strip of foam comes out and the skin wraps round both edges: blunt, quick, strong.'],
   ['bevels', 'two bevels', 'Both edges are cut back until their faces meet in a fold: sharp, and slow to sand.'],
+  ['bent', 'bent', 'Rolled warm over a tube with the inner paper peeled: round, one piece, no edge to sand.'],
   [
     'parted',
     'two sheets',

@@ -126,7 +126,7 @@ describe('the joint in the middle', () => {
           expect(closingFaults(airframeOf(made.parts))).toEqual([]);
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 });

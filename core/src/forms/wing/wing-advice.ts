@@ -4,6 +4,7 @@ import type { FormContext, FormFault } from '../form/index.ts';
 import { USUAL_NOSE_BOARDS } from '../section/index.ts';
 import { hasSkins, isSheet, type PanelSite } from './panel.ts';
 import { boardAdvice } from './board-advice.ts';
+import { controlAdvice } from './control-advice.ts';
 import { controlChords } from './control-chords.ts';
 import { controlsOf } from './control-place.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
@@ -95,7 +96,7 @@ export function adviceFaults(sites: readonly PanelSite[], context: FormContext):
         'Take strips side by side',
         [{ path: 'sparKind', value: 'strips' }],
       );
-    faults.push(...boardAdvice(site, context));
+    faults.push(...boardAdvice(site, context), ...controlAdvice(site, context));
     if (isSheet(site)) faults.push(...rollAdvice(site, index, context));
     for (const end of isSheet(site) ? [] : [site.sections.root, site.sections.tip]) {
       const radius = end.section.tightestMm;

@@ -133,7 +133,18 @@ const fields = computed(() => ({
           <span class="label">{{ joint.name }}, tape on the {{ joint.tapeSide }}</span>
           <span class="value">{{ formatLengthWithUnit(joint.glueMm, work.unit, 0) }} <small>of glue</small></span>
         </div>
+        <p v-if="desk.made.value.figures.joints.length > 0" class="hint">
+          Tape over both sides where it may fly inverted.
+        </p>
       </template>
     </FoldAway>
   </section>
 </template>
+
+<style scoped>
+.hint {
+  font-size: 13px;
+  color: var(--ink-soft);
+  padding: 4px 0;
+}
+</style>

@@ -14,8 +14,16 @@ async function isAccessible(page: Page, where: string): Promise<void> {
   ).toEqual([]);
 }
 
-test('axe finds nothing serious on any view, by day and in the evening', async ({ page, workshop }) => {
-  test.setTimeout(240_000);
+async function openDemo(page: Page, address: string, name: string): Promise<void> {
+  await page.goto(address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: `Open ${name}` }).click();
+}
+
+test('axe finds nothing serious on what lies before the stations, in the plan and the versions', async ({
+  page,
+  workshop,
+}) => {
   await page.goto(workshop.address);
   await isAccessible(page, 'welcome');
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
@@ -24,12 +32,37 @@ test('axe finds nothing serious on any view, by day and in the evening', async (
   await page.getByRole('button', { name: 'New airframe' }).click();
   await isAccessible(page, 'new airframe');
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Open Paperbark Mite' }).click();
-  for (const theme of ['day', 'evening']) {
-    for (const word of ['Stock', 'Parts', 'Scale', 'Pages', 'Boards', 'Cut list']) {
+  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await station(page, 'Plan');
+  for (const word of ['Figures', 'Things', 'Trace', 'What if']) {
+    await page.getByRole('complementary', { name: 'Slip' }).getByText(word, { exact: true }).click();
+    await page.waitForTimeout(300);
+    await isAccessible(page, `plan, ${word}`);
+  }
+  await station(page, 'Forms');
+  await page.getByRole('complementary', { name: 'Slip' }).getByRole('button', { name: 'Creased beside bent' }).click();
+  await isAccessible(page, 'forms, compared');
+  await page.getByRole('link', { name: /^version/ }).click();
+  await page.getByRole('button', { name: /Demo workshop/ }).click();
+  await isAccessible(page, 'versions');
+  await page.keyboard.press('?');
+  await isAccessible(page, 'key card');
+});
+
+for (const theme of ['day', 'evening'])
+  test(`axe finds nothing serious on any station, in the ${theme}`, async ({ page, workshop }) => {
+    test.setTimeout(240_000);
+    await openDemo(page, workshop.address, 'Paperbark Mite');
+    if (theme === 'evening') await page.getByRole('button', { name: 'Dim' }).click();
+    for (const word of ['Stock', 'Parts', 'Forms', 'Scale', 'Pages', 'Boards', 'Cut list']) {
       await station(page, word);
       await page.waitForTimeout(900);
       await isAccessible(page, `${word}, ${theme}`);
+      if (word === 'Forms') {
+        for (const title of [/^Controls/, /^Working, step by step/])
+          await page.getByRole('complementary', { name: 'Slip' }).getByRole('button', { name: title }).first().click();
+        await isAccessible(page, `forms unfolded, ${theme}`);
+      }
       if (word !== 'Parts') continue;
       await page.getByRole('button', { name: 'take out' }).click();
       await page.getByRole('dialog', { name: 'Take out' }).waitFor();
@@ -54,22 +87,7 @@ test('axe finds nothing serious on any view, by day and in the evening', async (
       await isAccessible(page, `folded, ${theme}`);
       await page.locator('body').press('u');
     }
-    await page.getByRole('button', { name: theme === 'day' ? 'Dim' : 'Day' }).click();
-  }
-  await page.getByRole('link', { name: 'All airframes' }).click();
-  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
-  await station(page, 'Plan');
-  for (const word of ['Figures', 'Things', 'Trace', 'What if']) {
-    await page.getByRole('complementary', { name: 'Slip' }).getByText(word, { exact: true }).click();
-    await page.waitForTimeout(300);
-    await isAccessible(page, `plan, ${word}`);
-  }
-  await page.getByRole('link', { name: /^version/ }).click();
-  await page.getByRole('button', { name: /Demo workshop/ }).click();
-  await isAccessible(page, 'versions');
-  await page.keyboard.press('?');
-  await isAccessible(page, 'key card');
-});
+  });
 
 test('a part is drawn, folded, undone and found again with the keyboard alone', async ({ page, workshop }) => {
   await signUp(page, workshop);

@@ -53,6 +53,7 @@ const ROOMIEST_MM = 1;
 /** A place on a piece of a sheet that is board: none of its controls, its openings and its exits. */
 function placeOn({ corners }: SkinPiece, outline: readonly MadeCorner[], holes: readonly MadeHole[]): Point {
   const middle = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
+  if (outline.every(({ edge }) => !edge.startsWith('cut-')) && holes.length === 0) return middle;
   const openings = holes.flatMap((hole) => ('corners' in hole ? [hole.corners] : []));
   const board = intersectionOf([counterClockwise(outline.map(({ at }) => at))], [counterClockwise(corners)]);
   const largest = board.reduce((best, ring) => (polygonArea(ring) > polygonArea(best) ? ring : best), board[0] ?? []);

@@ -177,27 +177,38 @@ function endSection(
  * The sections at both ends of every panel.
  * @returns the first number that makes no section, with its path
  */
-export function panelSections(
+export const panelSections = (
   wing: WingParameters,
   laid: readonly LaidPanel[],
   boardOf: FormContext['boardOf'],
-): readonly PanelSections[] | WingRefusal {
-  const { thicknessMm } = boardOf(wing.material),
-    width = sparBoardsOf(wing) * stripThickness(wing, boardOf);
-  let askew = laid.map(() => 0),
-    found: readonly PanelSections[] | WingRefusal = [];
-  for (let round = 0; round < ROUNDS; round++) {
-    const widthMm = Math.max(...laid.map(({ panel }, index) => chordwise(width, askew[index]!, panel.spanMm)));
-    found = sectionsAt(wing, laid, thicknessMm, widthMm);
-    if ('refused' in found) return found;
-    const runs = found.map(
-      ({ root, tip }, index) => laid[index]!.tipNoseMm + tip.sparFrontMm - laid[index]!.rootNoseMm - root.sparFrontMm,
-    );
-    if (runs.every((run, index) => Math.abs(run - askew[index]!) < 1e-6)) break;
-    askew = runs;
-  }
-  return found;
-}
+): readonly PanelSections[] | WingRefusal =>
+  settledSections(wing, laid, boardOf(wing.material).thicknessMm, sparBoardsOf(wing) * stripThickness(wing, boardOf));
+
+/** The same for a board and a spar so wide; remembered by the wing, whose panels lie as it says: what is looked over is made next. */
+const settledSections = memo(
+  (
+    wing: WingParameters,
+    laid: readonly LaidPanel[],
+    thicknessMm: number,
+    width: number,
+  ): readonly PanelSections[] | WingRefusal => {
+    let askew = laid.map(() => 0),
+      found: readonly PanelSections[] | WingRefusal = [];
+    for (let round = 0; round < ROUNDS; round++) {
+      const widthMm = Math.max(...laid.map(({ panel }, index) => chordwise(width, askew[index]!, panel.spanMm)));
+      found = sectionsAt(wing, laid, thicknessMm, widthMm);
+      if ('refused' in found) return found;
+      const runs = found.map(
+        ({ root, tip }, index) => laid[index]!.tipNoseMm + tip.sparFrontMm - laid[index]!.rootNoseMm - root.sparFrontMm,
+      );
+      if (runs.every((run, index) => Math.abs(run - askew[index]!) < 1e-6)) break;
+      askew = runs;
+    }
+    return found;
+  },
+  (_laid, thicknessMm, width) => `${thicknessMm}/${width}`,
+  2,
+);
 
 function sectionsAt(
   wing: WingParameters,

@@ -32,10 +32,10 @@ const widest = (parts: readonly Part[], which: 'x' | 'y'): number =>
     }),
   );
 
-/** What the strips of a wing take across a board, each beside the other. */
+/** What the strips of a wing take across a board, each beside the other: what controls leave of one lies in a row. */
 const stripsWidth = (parts: readonly Part[], apartMm: number): number =>
   parts
-    .filter(({ source }) => source!.role.startsWith('spar-1') || source!.role.startsWith('tail-1'))
+    .filter(({ source }) => source!.role.startsWith('spar-1') || /^tail-1-\d+$/.test(source!.role))
     .reduce((sum, part) => {
       const { minY, maxY } = boundsOf(outlineOf(part)!.nodes);
       return sum + maxY - minY + apartMm;

@@ -16,6 +16,15 @@ const AT_TIP_MM = 1e-6;
 export const runsOut = ({ laid, isLast }: Pick<PanelSite, 'laid' | 'isLast'>, { toMm }: WingControl): boolean =>
   isLast && !laid.isMiddle && toMm > laid.panel.spanMm - AT_TIP_MM;
 
+/** Both ends of a control out along its panel, within its gaps: flush where it runs out of the tip. */
+export const controlEnds = (
+  site: Pick<PanelSite, 'laid' | 'isLast'>,
+  control: WingControl,
+): readonly [number, number] => [
+  control.fromMm + control.gapMm,
+  control.toMm - (runsOut(site, control) ? 0 : control.gapMm),
+];
+
 const between = (from: number, to: number, share: number): number => from + (to - from) * share;
 
 /** How far aft the lower tail lies at a place out along the panel. */

@@ -1,66 +1,42 @@
-import { composeRigid, interpolate, point3, type Point, type RigidMap } from '../../geometry/index.ts';
+import { composeRigid, interpolate, type Point } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeIn, type MadeCorner } from '../form/index.ts';
 import { controlChordAt } from './control-chords.ts';
-import { controlsOf, hingeAft, ontoTailPlate, runsOut, tailAft } from './control-place.ts';
+import { controlEnds, controlsOf, hingeAft, ontoTailPlate, tailAft } from './control-place.ts';
 import { upperControlParts } from './control-upper.ts';
 import { hasSkins, type PanelSite } from './panel.ts';
 import type { WingControl } from './parameters.ts';
 import { freeOver, roomAcross } from './skin-room.ts';
 import { upperTail } from './skin-tail.ts';
 import { tailBevel } from './tail-bevels.ts';
-
-/** A strip lower than this closes nothing, in mm. */
-const LEAST_STRIP_MM = 1.5;
+import { tailStripWidth } from './tail-strip.ts';
+import { uprightStrip } from './upright-strip.ts';
 
 /** The strip of one board that stands on the lower skin before a hinge line, and ends the upper skin. */
 function hingeStrip(site: PanelSite, control: WingControl, number: number): readonly Part[] {
   if (!hasSkins(site)) return [];
-  const { laid } = site;
-  const long = (out: number): number => hingeAft(site, control, out);
   const t = site.board.thicknessMm;
-  const [root, tip] = [control.fromMm, control.toMm].map((out) =>
-    freeOver(roomAcross(site, out), long(out) - t, long(out)),
-  );
-  if (!root || !tip || Math.min(root.top - root.low, tip.top - tip.low) < LEAST_STRIP_MM) return [];
-  const run = control.toMm - control.fromMm,
-    aft = long(control.toMm) - long(control.fromMm),
-    length = Math.hypot(run, aft),
-    along = point3(run / length, aft / length, 0);
-  const map: RigidMap = {
-    x: along,
-    y: point3(0, 0, 1),
-    z: point3(along.y, -along.x, 0),
-    origin: point3(control.fromMm, long(control.fromMm), 0),
+  const end = (outMm: number) => {
+    const aftMm = hingeAft(site, control, outMm);
+    return { outMm, aftMm, free: freeOver(roomAcross(site, outMm), aftMm - t, aftMm) };
   };
-  const corners: readonly MadeCorner[] = [
-    { at: { x: 0, y: root.low }, edge: 'foot' },
-    { at: { x: length, y: tip.low }, edge: 'tip' },
-    { at: { x: length, y: tip.top }, edge: 'top' },
-    { at: { x: 0, y: root.top }, edge: 'root' },
-  ];
-  const middle = { x: length / 2, y: (corners[0]!.at.y + corners[3]!.at.y) / 2 };
-  return [
-    madePart({
-      formId: site.formId,
-      role: `hinge-strip-${laid.number}-${number}`,
+  return uprightStrip(
+    site,
+    {
+      role: `hinge-strip-${site.laid.number}-${number}`,
       name: `${site.formName} strip before the ${control.kind}`,
-      group: site.formName,
-      material: site.wing.material,
-      handed: laid.isMiddle ? 'single' : 'pair',
-      grain: { directionDegrees: 0, rule: 'along' },
-      outline: corners,
       notes: 'Stands on the lower skin along the hinge line: the upper skin ends on it.',
-      place: placeIn(site.place, composeRigid(map, laid.map), middle),
-    }),
-  ];
+    },
+    end(control.fromMm),
+    end(control.toMm),
+  );
 }
 
 /** The control itself: a plate level with the lower skin, hinged on tape beneath, its nose bevelled by its throw. */
 function controlPlate(site: PanelSite, control: WingControl, number: number): Part {
   const { laid, skin } = site,
-    { fromMm, toMm, gapMm, kind, throwDegrees } = control;
-  const [from, to] = [fromMm + gapMm, runsOut(site, control) ? toMm : toMm - gapMm];
+    { kind, throwDegrees } = control;
+  const [from, to] = controlEnds(site, control);
   const at = (out: number, fromTail: number): Point => ontoTailPlate(site, 0, out, tailAft(site, out) - fromTail);
   const isClosed = control.hasUpperSkin === true && hasSkins(site),
     lowTail = isClosed ? tailBevel(site, 'low') : undefined;
@@ -95,7 +71,8 @@ function controlPlate(site: PanelSite, control: WingControl, number: number): Pa
     notes: 'Hinged on tape along the underside: fold it right up, tape, then press it down.',
     seams: [
       { name: 'hinge', from: 'nose', to: `hinge-low-${number}`, role: `skin-${laid.number}`, mayOverhang: true },
-      ...(isClosed
+      // Over a strip at the tail it is that which meets the upper half.
+      ...(isClosed && tailStripWidth(site) === 0
         ? [
             {
               name: 'tail',

@@ -1,21 +1,24 @@
-import { composeRigid, interpolate, point3, STILL, type Point, type RigidMap } from '../../geometry/index.ts';
+import { composeRigid, interpolate, STILL, type Point } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { degrees, radians } from '../../units/index.ts';
 import { madePart, placeIn, type MadeCorner, type MadePartDraft } from '../form/index.ts';
 import { STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
-import { hingeAft, ontoTailPlate, runsOut, tailAft } from './control-place.ts';
+import { controlEnds, hingeAft, ontoTailPlate, tailAft } from './control-place.ts';
 import { GLUE_FILM_MM, hasSkins, type PanelSite } from './panel.ts';
 import type { WingControl } from './parameters.ts';
 import { freeOver, roomAcross } from './skin-room.ts';
 import { lapStretch } from './skin-tail.ts';
 import { tailBevel } from './tail-bevels.ts';
+import { tailStripWidth } from './tail-strip.ts';
+import { uprightStrip } from './upright-strip.ts';
 
 /** Prisms keep so far from what they fill, in mm. */
 const PLAY_MM = 0.1;
-/** A nose strip lower than this closes nothing, and a prism narrower than this fills nothing, in mm. */
-const LEAST_STRIP_MM = 1.5;
+/** A prism narrower than this fills nothing, in mm. */
 const LEAST_PRISM_MM = 3;
 const MOST_PRISMS = 6;
+/** Bevels of less than this are none, in degrees. */
+const SQUARE_DEGREES = 0.05;
 
 /** What a control's upper half is fitted to at a place out along the panel. */
 interface Fit {
@@ -57,17 +60,11 @@ const draftOf = ({ formId, formName, wing, laid }: PanelSite): Draft => ({
   grain: { directionDegrees: 0, rule: 'along' },
 });
 
-/** Both ends of a control out along its panel, within its gaps. */
-const endsOf = (site: PanelSite, control: WingControl): readonly [number, number] => [
-  control.fromMm + control.gapMm,
-  control.toMm - (runsOut(site, control) ? 0 : control.gapMm),
-];
-
 /** The upper skin of a control, from its clearance to the tail. */
 function upperPlate(site: PanelSite, control: WingControl, number: number): Part {
   const { skin, laid } = site,
     plate = skin.plates.length - 1,
-    [from, to] = endsOf(site, control);
+    [from, to] = controlEnds(site, control);
   const nose = (out: number): Point => ontoTailPlate(site, plate, out, fitAt(site, control, out).frontMm);
   const tail = (out: number): Point => {
     const { root, tip } = skin.ends[plate + 1]!,
@@ -103,50 +100,44 @@ function upperPlate(site: PanelSite, control: WingControl, number: number): Part
 function noseStrip(site: PanelSite, control: WingControl, number: number): readonly Part[] {
   const { laid, board } = site,
     t = board.thicknessMm,
-    [from, to] = endsOf(site, control);
-  const [inner, outer] = [from, to].map((out) => fitAt(site, control, out)) as [Fit, Fit];
-  const [root, tip] = [inner, outer].map(({ room, frontMm }) => freeOver(room, frontMm, frontMm + t));
-  if (!root || !tip || Math.min(root.top - root.low, tip.top - tip.low) < LEAST_STRIP_MM) return [];
-  const run = to - from,
-    aft = outer.frontMm - inner.frontMm,
-    length = Math.hypot(run, aft),
-    along = point3(run / length, aft / length, 0);
-  const map: RigidMap = {
-    x: along,
-    y: point3(0, 0, 1),
-    z: point3(along.y, -along.x, 0),
-    // Its far skin looks aft.
-    origin: point3(from, inner.frontMm + (t * length) / run, 0),
-  };
-  const corners: readonly MadeCorner[] = [
-    { at: { x: 0, y: root.low }, edge: 'foot' },
-    { at: { x: length, y: tip.low }, edge: 'tip' },
-    { at: { x: length, y: tip.top }, edge: 'top' },
-    { at: { x: 0, y: root.top }, edge: 'root' },
-  ];
-  return [
-    madePart({
-      ...draftOf(site),
+    [from, to] = controlEnds(site, control);
+  const fits = [from, to].map((out) => fitAt(site, control, out)) as [Fit, Fit];
+  // Its skin looks aft: a board behind the nose, square to that.
+  const behind = t * Math.hypot(1, (fits[1].frontMm - fits[0].frontMm) / (to - from));
+  const end = (outMm: number, { room, frontMm }: Fit) => ({
+    outMm,
+    aftMm: frontMm + behind,
+    free: freeOver(room, frontMm, frontMm + t),
+  });
+  return uprightStrip(
+    site,
+    {
       role: `${control.kind}-nose-${laid.number}-${number}`,
       name: `${site.formName} ${control.kind} nose strip`,
-      outline: corners,
       notes: 'Stands on edge between both skins of the control, along its nose.',
-      place: placeIn(site.place, composeRigid(map, laid.map), { x: length / 2, y: (root.low + root.top) / 2 }),
-    }),
-  ];
+    },
+    end(from, fits[0]),
+    end(to, fits[1]),
+  );
 }
 
 /** The prisms that fill a control between its skins: strips that lie flat, one a board higher than the other, each bevelled to the upper skin. */
 function prisms(site: PanelSite, control: WingControl, number: number): readonly Part[] {
-  const { laid, board, skin } = site,
+  const { laid, board, skin, wing } = site,
     t = board.thicknessMm,
-    [from, to] = endsOf(site, control);
+    strip = tailStripWidth(site),
+    [from, to] = controlEnds(site, control);
   const fits = [from, to].map((out) => fitAt(site, control, out)),
     fronts = fits.map(({ frontMm }) => frontMm + t * 1.02 + PLAY_MM);
   const { map, inward } = skin.plates[0]!.pieces[0];
   return Array.from({ length: MOST_PRISMS }, (_, index) => index).flatMap((layer): readonly Part[] => {
-    const rear = (end: 0 | 1, boards: number): number | undefined =>
-      aftOfHeight(fits[end]!, fronts[end]!, tailAft(site, end === 0 ? from : to), boards * t + PLAY_MM);
+    // A strip at the tail lies where the lowest of them would end.
+    const isBesideStrip = strip > 0 && layer < wing.stripBoards;
+    const rear = (end: 0 | 1, boards: number): number | undefined => {
+      const tail = tailAft(site, end === 0 ? from : to),
+        found = aftOfHeight(fits[end]!, fronts[end]!, tail, boards * t + PLAY_MM);
+      return found === undefined || !isBesideStrip ? found : Math.min(found, tail - strip - PLAY_MM);
+    };
     const [footFrom, footTo, topFrom, topTo] = [rear(0, layer), rear(1, layer), rear(0, layer + 1), rear(1, layer + 1)];
     if (footFrom === undefined || footTo === undefined || topFrom === undefined || topTo === undefined) return [];
     if (Math.min(topFrom - fronts[0]!, topTo - fronts[1]!) < LEAST_PRISM_MM) return [];
@@ -170,19 +161,22 @@ function prisms(site: PanelSite, control: WingControl, number: number): readonly
         role: `${control.kind}-prism-${laid.number}-${number}${layer === 0 ? '' : `-${layer + 1}`}`,
         name: `${site.formName} ${control.kind} prism${layer === 0 ? '' : ` ${layer + 1}`}`,
         outline: corners,
-        edgeWork: [
-          {
-            name: 'bevel-rear',
-            edges: ['rear'],
-            work: {
-              kind: 'bevel',
-              face: 'face',
-              bevelDegrees,
-              ...(bevelDegrees > STEEPEST_BEVEL_DEGREES ? { cutBy: 'block' as const } : {}),
-              label: 'prism',
-            },
-          },
-        ],
+        edgeWork:
+          bevelDegrees < SQUARE_DEGREES
+            ? []
+            : [
+                {
+                  name: 'bevel-rear',
+                  edges: ['rear'],
+                  work: {
+                    kind: 'bevel',
+                    face: 'face',
+                    bevelDegrees,
+                    ...(bevelDegrees > STEEPEST_BEVEL_DEGREES ? { cutBy: 'block' as const } : {}),
+                    label: 'prism',
+                  },
+                },
+              ],
         notes: 'Fills the control between its skins: sand its rear edge down to the slope of the upper skin.',
         place: placeIn(
           site.place,

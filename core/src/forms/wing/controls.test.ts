@@ -103,6 +103,24 @@ describe('controls of both skins', () => {
     return rear;
   }
 
+  it('should cut a strip at the tail where a control is, and give one of its own to a control of both skins', () => {
+    const strips = (hasUpperSkin: boolean): readonly (readonly [string, number])[] => {
+      const wing = wingWith([control({ chordMm: 50, hasUpperSkin })], { tail: 'strip', sparHeightMm: 20 });
+      const { parts } = made(wing);
+      expect(closingFaults(airframeOf(parts))).toEqual([]);
+      return parts.flatMap(({ source }): readonly (readonly [string, number])[] =>
+        source!.role.startsWith('tail-') ? [[source!.role, Math.round(sizeOf(wing, source!.role)[0])]] : [],
+      );
+    };
+    // By hand: 150 inboard less the tilt of the joint over two boards, 50 outboard, and 200 less both gaps.
+    const inboard = Math.round(150 - 2 * T * Math.tan((4 * Math.PI) / 180));
+    expect(strips(false)).toEqual([
+      ['tail-1-1', inboard],
+      ['tail-1-1-2', 50],
+    ]);
+    expect(strips(true)).toContainEqual(['tail-1-1-aileron-1', 198]);
+  });
+
   it('should fill what is thick with prisms, a board higher each, and close with a lap, a drawn section, and square under washout', () => {
     fc.assert(
       fc.property(

@@ -46,7 +46,7 @@ export function rodLengths(sites: readonly PanelSite[]): readonly RodLength[] {
   return rods;
 }
 
-/** `panel 2, a side`, `both halves`, `panels 1 to 2 of both sides`. */
+/** `panel 2, a side`, `panels 1 to 2, right across`. */
 export function rodWords({ panels, isThrough }: RodLength): string {
   const [first, last] = [panels[0]!, panels.at(-1)!],
     own = first === last ? `panel ${first}` : `panels ${first} to ${last}`;

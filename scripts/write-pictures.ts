@@ -11,7 +11,7 @@ import {
   sheetRings,
   usualNumbers,
   wingFromNumbers,
-  type Form,
+  type WingForm,
   type WingParameters,
 } from '@grain-fold/core/forms';
 import { emptyPart, outlineOf, type Part } from '@grain-fold/core/part';
@@ -116,7 +116,7 @@ function write(name: string, of: Airframe, partId: string, extent: 'part' | 'air
   console.log(`${name}: ${view.report.join(' ')}`);
 }
 
-const wingOf = (more: Partial<WingParameters>): Form => ({
+const wingOf = (more: Partial<WingParameters>): WingForm => ({
   id: 'w1',
   kind: 'wing',
   name: 'Wing',
@@ -137,7 +137,7 @@ const wingOf = (more: Partial<WingParameters>): Form => ({
 function writeSection(name: string, title: string, more: Partial<WingParameters>): void {
   const form = wingOf(more),
     board = { thicknessMm: 5, gramsPerSquareMetre: 480 };
-  const [site] = makeForm(form, { unit: 'mm', boardOf: () => board }).sites;
+  const [site] = makeForm(form, { unit: 'mm', boardOf: () => board, wingOf: () => undefined }).sites;
   if (!site) throw new Error(`${name} makes no wing`);
   const { section, sparFrontMm, sparFootMm, sparHeightMm, chordMm } = site.sections.root,
     top = Math.max(...section.corners.map(({ y }) => y)) + 6;
@@ -171,7 +171,8 @@ function writeSection(name: string, title: string, more: Partial<WingParameters>
 
 type P = { readonly x: number; readonly y: number };
 const BOARD = { thicknessMm: 5, gramsPerSquareMetre: 480 };
-const madeWing = (more: Partial<WingParameters>) => makeForm(wingOf(more), { unit: 'mm', boardOf: () => BOARD });
+const madeWing = (more: Partial<WingParameters>) =>
+  makeForm(wingOf(more), { unit: 'mm', boardOf: () => BOARD, wingOf: () => undefined });
 
 /** Rings of board, and lines, seen from the side: closed ones filled. */
 function writeRings(

@@ -1,8 +1,12 @@
 /** Times the making of wings: one JSON line a case, medians in milliseconds of new numbers each time. */
-import { makeForm, USUAL_LAYERS, wingFromNumbers, type Form, type WingParameters } from '@grain-fold/core/forms';
+import { makeForm, USUAL_LAYERS, wingFromNumbers, type WingForm, type WingParameters } from '@grain-fold/core/forms';
 
 const RUNS = 41;
-const context = { unit: 'mm', boardOf: () => ({ thicknessMm: 5, gramsPerSquareMetre: 480 }) } as const;
+const context = {
+  unit: 'mm',
+  boardOf: () => ({ thicknessMm: 5, gramsPerSquareMetre: 480 }),
+  wingOf: () => undefined,
+} as const;
 const three: WingParameters = {
   ...wingFromNumbers({
     spanMm: 1200,
@@ -21,7 +25,7 @@ const three: WingParameters = {
     washoutDegrees: 0,
   })),
 };
-const formOf = (parameters: WingParameters): Form => ({
+const formOf = (parameters: WingParameters): WingForm => ({
   id: 'w1',
   kind: 'wing',
   name: 'Wing',

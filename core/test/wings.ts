@@ -1,11 +1,15 @@
 import { DEFAULT_SETTINGS, foldFaults, standardBoard, type Airframe } from '../src/airframe/index.ts';
-import type { Form, FormContext, WingParameters } from '../src/forms/index.ts';
+import type { FormContext, WingForm, WingParameters } from '../src/forms/index.ts';
 import { wingFromNumbers } from '../src/forms/index.ts';
 import type { Part } from '../src/part/index.ts';
 
 export const T = 5;
-export const CONTEXT: FormContext = { unit: 'mm', boardOf: () => ({ thicknessMm: T, gramsPerSquareMetre: 480 }) };
-export const formOf = (parameters: WingParameters): Form => ({
+export const CONTEXT: FormContext = {
+  unit: 'mm',
+  boardOf: () => ({ thicknessMm: T, gramsPerSquareMetre: 480 }),
+  wingOf: () => undefined,
+};
+export const formOf = (parameters: WingParameters): WingForm => ({
   id: 'w1',
   kind: 'wing',
   name: 'Wing',

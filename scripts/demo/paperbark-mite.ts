@@ -1,12 +1,12 @@
 import { DEFAULT_SETTINGS, withForm, type Airframe } from '@grain-fold/core/airframe';
-import { NO_GAUGES, wingFromNumbers, type Form } from '@grain-fold/core/forms';
+import { NO_GAUGES, wingFromNumbers, type WingForm } from '@grain-fold/core/forms';
 import { closed, Drafter, mark } from './drafter.ts';
 
 const FOAM = 'unfaced foam 3 mm';
 const along = { directionDegrees: 0, rule: 'along' } as const;
 
 /** One sheet rolled to a camber, both halves raised; with the gauges that make thirty of them alike. */
-const WING: Form = {
+const WING: WingForm = {
   id: 'wing',
   kind: 'wing',
   name: 'Wing',

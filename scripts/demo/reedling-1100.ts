@@ -1,5 +1,5 @@
 import { DEFAULT_SETTINGS, withForm, type Airframe } from '@grain-fold/core/airframe';
-import { formFromPlanned, withPlannedShape, type Form } from '@grain-fold/core/forms';
+import { formFromPlanned, withPlannedShape, type WingForm } from '@grain-fold/core/forms';
 import type { Plan, SurfaceThing } from '@grain-fold/core/plan';
 import { reedlingPlan } from './plans.ts';
 import { box, closed, crease, Drafter, groove, mark, pocket, trench } from './drafter.ts';
@@ -47,7 +47,7 @@ function facetedNose(facets: number, facetDegrees: number, outerMm: number, inne
 }
 
 /** The planned wing as parts: flat in the middle, its tips raised, flaperons in them. */
-function reedlingWing({ things }: Plan, boardMm: number): Form {
+function reedlingWing({ things }: Plan, boardMm: number): WingForm {
   const thing = things.find(({ id }) => id === 'wing') as SurfaceThing,
     form = formFromPlanned(thing, 'wing', 'Wing', BOARD, boardMm);
   const parameters = withPlannedShape({ ...form.parameters, middle: 'panel' }, thing),

@@ -1,6 +1,6 @@
 import { saltboxPlan } from './plans.ts';
 import { DEFAULT_SETTINGS, withForm, type Airframe } from '@grain-fold/core/airframe';
-import { formFromPlanned, type Form } from '@grain-fold/core/forms';
+import { formFromPlanned, type WingForm } from '@grain-fold/core/forms';
 import type { Part } from '@grain-fold/core/part';
 import type { Plan, SurfaceThing } from '@grain-fold/core/plan';
 import { box, closed, crease, Drafter, groove, mark, pocket, throughCut, trench } from './drafter.ts';
@@ -16,7 +16,7 @@ const FOUR = 'four channels';
 const THREE = 'three channels';
 
 /** The planned wing as parts: two halves of one chord, their ends bevelled to the joint. */
-function saltboxWing({ things }: Plan, boardMm: number): Form {
+function saltboxWing({ things }: Plan, boardMm: number): WingForm {
   const thing = things.find(({ id }) => id === 'wing') as SurfaceThing,
     form = formFromPlanned(thing, 'wing', 'Wing', BOARD, boardMm);
   return {

@@ -1,16 +1,21 @@
 import {
+  formMaterials,
+  isWing,
   leaderOf,
   makeForm,
   mergeScaled,
   placeBy,
   plannedFrom,
+  readsOf,
   rebuildForm,
   releaseParts,
   scaleForm,
+  standingWing,
   withPlannedShape,
   type Form,
   type FormContext,
-  type MadeWing,
+  type Made,
+  type MadeOf,
 } from '../forms/index.ts';
 import type { Part } from '../part/index.ts';
 import type { SurfaceThing } from '../plan/index.ts';
@@ -20,15 +25,25 @@ import { identityOf, memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { ASSUMED_BOARD } from './assumed-board.ts';
 
-/** What the airframe's forms are made with: its boards as they are measured. */
-export const formContext = ({ boards, settings: { unit } }: Pick<Airframe, 'boards' | 'settings'>): FormContext => ({
-  unit,
-  boardOf: (material) => ({
+/** What of an airframe its forms are made with. */
+type FormSurroundings = Pick<Airframe, 'boards' | 'settings' | 'forms'>;
+
+/** What the airframe's forms are made with: its boards as they are measured, and its wings, at a factor. */
+export const formContext = ({ boards, settings: { unit }, forms = [] }: FormSurroundings, factor = 1): FormContext => {
+  const boardOf: FormContext['boardOf'] = (material) => ({
     thicknessMm: thicknessOf(material, boards) ?? ASSUMED_BOARD.thicknessMm,
     gramsPerSquareMetre: arealMassOf(material, boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
     ...sizeOf(material, boards),
-  }),
-});
+  });
+  return {
+    unit,
+    boardOf,
+    wingOf: (formId) => {
+      const form = forms.find(({ id }) => id === formId);
+      return isWing(form) ? standingWing(factor === 1 ? form : scaleForm(form, factor), boardOf) : undefined;
+    },
+  };
+};
 
 /** Length of the longest board of a material, and how wide that one is. */
 function sizeOf(material: string, boards: readonly Board[]): { readonly longestMm: number; readonly widthMm: number } {
@@ -49,14 +64,17 @@ export function withForm(airframe: Airframe, form: Form): Airframe {
   const leader = leaderOf(form, airframe.forms ?? []);
   const placed = leader ? { ...form, place: placeBy(leader, form.standsBy!) } : form;
   const { form: rebuilt, parts } = rebuildForm(placed, airframe.parts, formContext(airframe));
-  const next = { ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) };
-  return next.forms
-    .filter(({ standsBy }) => standsBy?.formId === form.id)
-    .reduce<Airframe>(
-      (held, follower) => (leaderOf(follower, held.forms ?? []) ? withForm(held, follower) : held),
-      next,
-    );
+  return withFollowers({ ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) }, form.id);
 }
+
+/** An airframe with what stands by a form, or is made by it, made anew. */
+const withFollowers = (airframe: Airframe, formId: string): Airframe =>
+  (airframe.forms ?? [])
+    .filter((form) => form.standsBy?.formId === formId || readsOf(form).includes(formId))
+    .reduce<Airframe>((held, { id }) => {
+      const follower = held.forms!.find((form) => form.id === id)!;
+      return leaderOf(follower, held.forms!) || readsOf(follower).length > 0 ? withForm(held, follower) : held;
+    }, airframe);
 
 /** A form that stood by one that is gone stays where it stands. */
 function standingAlone(form: Form, goneId: string): Form {
@@ -68,40 +86,54 @@ function standingAlone(form: Form, goneId: string): Form {
 export function withoutForm(airframe: Airframe, formId: string, keepParts: boolean): Airframe {
   const { forms = [], ...rest } = airframe;
   const left = forms.filter(({ id }) => id !== formId).map((form) => standingAlone(form, formId));
-  return {
+  const without: Airframe = {
     ...rest,
     parts: keepParts
       ? releaseParts(airframe.parts, formId)
       : airframe.parts.filter(({ source }) => source?.formId !== formId),
     ...(left.length > 0 ? { forms: left } : {}),
   };
+  return withFollowers(without, formId);
 }
 
 /** An airframe whose forms are all made anew: when a board is measured again, or a file was written elsewhere. */
 export const withFormsMade = (airframe: Airframe): Airframe =>
   (airframe.forms ?? []).reduce<Airframe>((held, form) => withForm(held, form), airframe);
 
-/** A form as it is made; remembered by the form. */
-export const madeOf = memo(
-  (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing => makeForm(form, formContext(airframe)),
-  ({ boards, settings: { unit } }) => `${identityOf(boards)}/${unit}`,
+/** What a form is made by beside its own numbers, as a key. */
+const surroundingsKey = (
+  { boards, settings: { unit } }: FormSurroundings,
+  reads: readonly (Form | undefined)[],
+): string => [identityOf(boards), unit, ...reads.map(identityOf)].join('/');
+const formsRead = (form: Form, { forms = [] }: FormSurroundings): readonly (Form | undefined)[] =>
+  readsOf(form).map((id) => forms.find((one) => one.id === id));
+
+const madeAsItIs = memo(
+  (form: Form, airframe: FormSurroundings, _reads: readonly (Form | undefined)[]): Made =>
+    makeForm(form, formContext(airframe)),
+  surroundingsKey,
+);
+const madeScaled = memo(
+  (form: Form, airframe: FormSurroundings, _reads: readonly (Form | undefined)[]): Made => {
+    const { scale } = airframe.settings;
+    return makeForm(scaleForm(form, scale), formContext(airframe, scale));
+  },
+  (airframe, reads) => `${surroundingsKey(airframe, reads)}/${airframe.settings.scale}`,
 );
 
-const madeScaled = memo(
-  (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing =>
-    makeForm(scaleForm(form, airframe.settings.scale), formContext(airframe)),
-  ({ boards, settings: { unit, scale } }) => `${identityOf(boards)}/${unit}/${scale}`,
-);
+/** A form as it is made; remembered by the form. */
+export const madeOf = <F extends Form>(form: F, airframe: FormSurroundings): MadeOf<F> =>
+  madeAsItIs(form, airframe, formsRead(form, airframe)) as MadeOf<F>;
 
 /** A form as it is made at the airframe's factor; remembered by the form. */
-export const madeAtScale = (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): MadeWing =>
-  airframe.settings.scale === 1 ? madeOf(form, airframe) : madeScaled(form, airframe);
+export const madeAtScale = <F extends Form>(form: F, airframe: FormSurroundings): MadeOf<F> =>
+  airframe.settings.scale === 1
+    ? madeOf(form, airframe)
+    : (madeScaled(form, airframe, formsRead(form, airframe)) as MadeOf<F>);
 
-/** The parts of a form at another size: made of its scaled numbers in the same board. */
-const scaledParts = memo(
-  (form: Form, airframe: Pick<Airframe, 'boards' | 'settings'>): ReadonlyMap<string, Part> =>
-    new Map(madeAtScale(form, airframe).parts.map((part) => [part.id, part] as const)),
-  ({ boards, settings: { unit, scale } }) => `${identityOf(boards)}/${unit}/${scale}`,
+/** The parts of a form as it was made, by their ids. */
+const partsById = memo(
+  (made: Made): ReadonlyMap<string, Part> => new Map(made.parts.map((part) => [part.id, part] as const)),
 );
 
 /**
@@ -111,7 +143,7 @@ const scaledParts = memo(
 export const partAtScale = (airframe: Airframe, part: Part): Part => {
   const { scale } = airframe.settings;
   const form = part.source && scale !== 1 ? airframe.forms?.find(({ id }) => id === part.source!.formId) : undefined;
-  const made = form && scaledParts(form, airframe).get(part.id);
+  const made = form && partsById(madeAtScale(form, airframe)).get(part.id);
   return made ? merged(part, made, scale) : scalePart(part, scale);
 };
 
@@ -145,15 +177,7 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
   const left = linked(before, isSame ? next : { ...next, forms: kept });
   if (before.boards === next.boards) return left;
   return (left.forms ?? [])
-    .filter(({ parameters }) =>
-      [
-        parameters.material,
-        parameters.jigMaterial,
-        ...(parameters.sparMaterial === undefined ? [] : [parameters.sparMaterial]),
-        ...(parameters.ribs ? [parameters.ribs.material, parameters.ribs.endMaterial] : []),
-        ...(parameters.braces ? [parameters.braces.material] : []),
-      ].some((material) => isOtherBoard(before, next, material)),
-    )
+    .filter((form) => formMaterials(form).some((material) => isOtherBoard(before, next, material)))
     .reduce<Airframe>((held, form) => withForm(held, form), left);
 }
 
@@ -166,7 +190,7 @@ const plannedWing = ({ plan }: Airframe, id: string | undefined): SurfaceThing |
 function linked(before: Airframe, next: Airframe): Airframe {
   return (next.forms ?? []).reduce<Airframe>((held, form) => {
     const thing = plannedWing(held, form.plannedId);
-    if (!thing) return held;
+    if (!thing || !isWing(form)) return held;
     const wasThing = plannedWing(before, form.plannedId),
       wasForm = before.forms?.find(({ id }) => id === form.id);
     if (wasForm && wasThing && wasThing !== thing) {

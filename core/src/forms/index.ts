@@ -1,11 +1,11 @@
 export {
-  type Form,
   type FormBoard,
   type FormContext,
   type FormFault,
   type FormPlace,
   type ParameterChange,
   type ParkedAddition,
+  type StandingWing,
   type StandsBy,
   type WorkingStep,
   leaderOf,
@@ -18,7 +18,8 @@ export {
   withParameters,
 } from './form/index.ts';
 export { type RestOfBoards, restOfBoards } from './rest-of-boards.ts';
-export { type RebuiltForm, isBlocked, makeForm, rebuildForm, scaleForm } from './rebuild.ts';
+export { type Form, type Made, type MadeOf, formMaterials, isWing, makeForm, readsOf, scaleForm } from './kinds.ts';
+export { type RebuiltForm, isBlocked, rebuildForm } from './rebuild.ts';
 export {
   NOSE_STYLES,
   TAIL_STYLES,
@@ -99,6 +100,8 @@ export {
   makeWing,
   plannedFrom,
   scaleWing,
+  standingWing,
+  type WingForm,
   wingFromNumbers,
   withPlannedShape,
 } from './wing/index.ts';

@@ -11,10 +11,11 @@ import {
 import { applyCommand, type PartCommand } from '../editing/index.ts';
 import type { Part } from '../part/index.ts';
 import { EMPTY_PLAN, usualThing, type SurfaceThing } from '../plan/index.ts';
-import { withParameter, type Form } from './form/index.ts';
+import { withParameter } from './form/index.ts';
+import type { WingForm } from './wing/index.ts';
 import { formFromPlanned, wingFromNumbers } from './wing/index.ts';
 
-const form: Form = {
+const form: WingForm = {
   id: 'w1',
   kind: 'wing',
   name: 'Wing',

@@ -1,20 +1,12 @@
-import { times3 } from '../geometry/index.ts';
 import type { Part } from '../part/index.ts';
-import {
-  drawnOnGone,
-  mergeMade,
-  type Form,
-  type FormContext,
-  type FormFault,
-  type ParkedAddition,
-} from './form/index.ts';
-import { makeWing, scaleWing, type MadeWing } from './wing/index.ts';
+import { drawnOnGone, mergeMade, type FormContext, type FormFault, type ParkedAddition } from './form/index.ts';
+import { makeForm, type Form, type MadeOf } from './kinds.ts';
 
 /** A form made anew among the parts of its airframe. */
-export interface RebuiltForm {
-  readonly form: Form;
+export interface RebuiltForm<F extends Form> {
+  readonly form: F;
   readonly parts: readonly Part[];
-  readonly made: MadeWing;
+  readonly made: MadeOf<F>;
   /** Names of parts that are new, changed, or gone. */
   readonly changes: {
     readonly added: readonly string[];
@@ -23,26 +15,13 @@ export interface RebuiltForm {
   };
 }
 
-/** Makes a form, by its kind. */
-export const makeForm = (form: Form, context: FormContext): MadeWing => makeWing(form, context);
-
-/** A form of another size. */
-export const scaleForm = (form: Form, factor: number): Form => ({
-  ...form,
-  parameters: scaleWing(form.parameters, factor),
-  place: { ...form.place, at: times3(form.place.at, factor) },
-  ...(form.standsBy
-    ? { standsBy: { ...form.standsBy, aftMm: form.standsBy.aftMm * factor, upMm: form.standsBy.upMm * factor } }
-    : {}),
-});
-
 const isSame = (a: Part, b: Part): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * Makes a form anew: its parts take the places of those that it made before, with what the builder added to them.
  * @returns the parts as they were, with the faults, when its numbers make none: the last good parts stay
  */
-export function rebuildForm(form: Form, parts: readonly Part[], context: FormContext): RebuiltForm {
+export function rebuildForm<F extends Form>(form: F, parts: readonly Part[], context: FormContext): RebuiltForm<F> {
   const whole = makeForm(form, context),
     { leftOut = [] } = form;
   // A drawn part may bear the name of one that was split or released: it stays.
@@ -75,7 +54,8 @@ export function rebuildForm(form: Form, parts: readonly Part[], context: FormCon
   );
   const gone = [...before.values()].filter(({ id }) => !now.has(id));
   for (const part of gone) parked.push(...drawnOnGone(part));
-  const { parked: _parked, ...rest } = form;
+  const { parked: _parked, ...bare } = form,
+    rest = bare as F;
   return {
     form: parked.length > 0 ? { ...rest, parked } : rest,
     parts: inPlace(parts, now, form.id),

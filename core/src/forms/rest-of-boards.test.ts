@@ -10,20 +10,21 @@ import {
   WING_STARTS,
   withParameters,
   makeForm,
-  type Form,
+  type WingForm,
   type WingBuild,
 } from './index.ts';
 
 const CONTEXT: FormContext = {
   unit: 'mm',
   boardOf: () => ({ thicknessMm: 5, gramsPerSquareMetre: 480, longestMm: 1000, widthMm: 560 }),
+  wingOf: () => undefined,
 };
 const naming = (name: string) => ({ id: name.toLowerCase().replace(/\W/g, ''), name });
 const start = (
   kind: (typeof WING_STARTS)[number],
   build: WingBuild = 'folded',
   unit: 'mm' | 'in' = 'mm',
-): readonly Form[] => formsFromNumbers(kind, build, { ...usualNumbers(kind, unit), material: 'foam' }, naming);
+): readonly WingForm[] => formsFromNumbers(kind, build, { ...usualNumbers(kind, unit), material: 'foam' }, naming);
 const width = (part: Part): number => {
   const { minY, maxY } = boundsOf(outlineOf(part)!.nodes);
   return maxY - minY;

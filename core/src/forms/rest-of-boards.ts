@@ -1,8 +1,9 @@
 import { boundsOf } from '../geometry/index.ts';
 import { outlineOf, type Part } from '../part/index.ts';
 import { formatLengthWithUnit } from '../units/index.ts';
-import { withParameters, type Form, type FormContext, type ParameterChange } from './form/index.ts';
-import { makeForm } from './rebuild.ts';
+import { withParameters, type FormContext, type ParameterChange } from './form/index.ts';
+import { makeForm } from './kinds.ts';
+import type { WingForm } from './wing/index.ts';
 
 /** What the skins of one wing leave of each board, and the chords of another that come out of it. */
 export interface RestOfBoards {
@@ -41,7 +42,7 @@ const stripsWidth = (parts: readonly Part[], apartMm: number): number =>
       return sum + maxY - minY + apartMm;
     }, 0);
 
-const scaled = ({ parameters }: Form, factor: number): readonly ParameterChange[] => [
+const scaled = ({ parameters }: WingForm, factor: number): readonly ParameterChange[] => [
   { path: 'rootChordMm', value: Math.floor(parameters.rootChordMm * factor * 10) / 10 },
   ...parameters.panels.map(({ tipChordMm }, at) => ({
     path: `panels.${at}.tipChordMm`,
@@ -55,8 +56,8 @@ const scaled = ({ parameters }: Form, factor: number): readonly ParameterChange[
  * @returns words when there is none
  */
 export function restOfBoards(
-  leader: Form,
-  form: Form,
+  leader: WingForm,
+  form: WingForm,
   context: FormContext,
   apartMm: number,
 ): RestOfBoards | { readonly refused: string } {

@@ -1,6 +1,6 @@
+import type { Point } from '../../geometry/index.ts';
 import type { AirframePoint, Part } from '../../part/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
-import type { WingParameters } from '../wing/parameters.ts';
 
 /** Where a form stands in the airframe: its own origin, and how it is tilted about the axis across, nose up above 0. */
 export interface FormPlace {
@@ -26,12 +26,12 @@ export interface ParkedAddition {
   readonly pieces: Pick<Part, 'contours' | 'lines' | 'operations' | 'features'>;
 }
 
-/** A maker of parts: its parameters, and what the builder added that waits for a place. */
-export interface Form {
+/** A maker of parts of one kind: its parameters, and what the builder added that waits for a place. */
+export interface FormOf<Kind extends string, Parameters extends object> {
   readonly id: string;
-  readonly kind: 'wing';
+  readonly kind: Kind;
   readonly name: string;
-  readonly parameters: WingParameters;
+  readonly parameters: Parameters;
   readonly place: FormPlace;
   /** The form that it stands by: its place follows that one's. */
   readonly standsBy?: StandsBy;
@@ -41,6 +41,9 @@ export interface Form {
   /** Roles of parts that the builder does without. */
   readonly leftOut?: readonly string[];
 }
+
+/** A form of whatever kind. */
+export type AnyForm = FormOf<string, object>;
 
 /** A board as far as a form needs it. */
 export interface FormBoard {
@@ -52,10 +55,19 @@ export interface FormBoard {
   readonly widthMm?: number;
 }
 
-/** What a form is made with: the boards by their material. */
+/** A wing as far as what it sits in needs it. */
+export interface StandingWing {
+  readonly name: string;
+  /** Its outside so far to port of the middle plane: x aft and y up in the airframe, from the lower tail round the nose to the upper tail. */
+  readonly sectionAt: (outMm: number) => readonly Point[];
+}
+
+/** What a form is made with: the boards by their material, and the wings beside it. */
 export interface FormContext {
   readonly boardOf: (material: string) => FormBoard;
   readonly unit: LengthUnit;
+  /** A wing of the airframe as it stands there, by the id of its form; undefined when it is none or cannot be made. */
+  readonly wingOf: (formId: string) => StandingWing | undefined;
 }
 
 /** One value of a form's parameters to set: its path and what it becomes. */

@@ -1,12 +1,14 @@
 export type {
-  Form,
+  AnyForm,
   FormBoard,
   FormContext,
   FormFault,
+  FormOf,
   FormPlace,
   MadeForm,
   ParameterChange,
   ParkedAddition,
+  StandingWing,
   StandsBy,
   WorkingStep,
 } from './form.ts';

@@ -9,6 +9,7 @@ const PLY = 3;
 const CONTEXT: FormContext = {
   unit: 'mm',
   boardOf: (material) => ({ thicknessMm: material === 'ply' ? PLY : T, gramsPerSquareMetre: 480 }),
+  wingOf: () => undefined,
 };
 const braced = (more: Partial<WingParameters> = {}): WingParameters => ({
   ...USUAL,

@@ -55,5 +55,8 @@ export { WING_STARTS, type WingStartBuild, type WingStartKind, formsFromNumbers,
 export { scaleWing } from './scale-wing.ts';
 export { type LaidServo, laidServo } from './servo-opening.ts';
 export { withPanels } from './with-panels.ts';
+export { standingWing } from './standing-wing.ts';
+export type { WingForm } from './wing-form.ts';
+export { wingMaterials } from './wing-materials.ts';
 export type { WingStation } from './stations.ts';
 export type { WingFigures } from './wing-figures.ts';

@@ -1,4 +1,4 @@
-import type { Form, FormContext, MadeForm } from '../form/index.ts';
+import type { FormContext, MadeForm } from '../form/index.ts';
 import { braceFaults, braceParts } from './braces.ts';
 import { channelFaults } from './channel-faults.ts';
 import { templateParts } from './core-templates.ts';
@@ -16,6 +16,7 @@ import { sparParts } from './spar-strips.ts';
 import { wingStations, type WingStation } from './stations.ts';
 import { tailStripParts } from './tail-strip.ts';
 import { adviceFaults } from './wing-advice.ts';
+import type { WingForm } from './wing-form.ts';
 import { blockingFaults, crossedEnds } from './wing-faults.ts';
 import { wingFigures, type WingFigures } from './wing-figures.ts';
 import { wingWorking } from './wing-working.ts';
@@ -49,7 +50,7 @@ function coredWing(sites: readonly PanelSite[], stations: readonly WingStation[]
  * Makes a wing: its skins, spars, strips and helps, each with its place in the airframe, and its seams.
  * @returns no parts, and faults with values that work, when the numbers make no wing
  */
-export function makeWing(form: Form, context: FormContext): MadeWing {
+export function makeWing(form: WingForm, context: FormContext): MadeWing {
   const wing = form.parameters;
   const blocking = blockingFaults(wing, context);
   if (blocking.length > 0) return nothing(blocking);

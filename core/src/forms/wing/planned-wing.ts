@@ -1,7 +1,7 @@
 import type { SurfaceThing } from '../../plan/index.ts';
 import { degrees } from '../../units/index.ts';
-import type { Form } from '../form/index.ts';
 import { dihedrals, layPanels } from './panel-layout.ts';
+import type { WingForm } from './wing-form.ts';
 import { withPanels } from './with-panels.ts';
 import { wingFromNumbers, type WingPanel, type WingParameters } from './parameters.ts';
 
@@ -59,7 +59,7 @@ export function formFromPlanned(
   name: string,
   material: string,
   boardMm: number,
-): Form {
+): WingForm {
   const root = thing.stations[0]!.chordMm,
     depth = thing.thicknessMm > 3 * boardMm ? thing.thicknessMm : 0.1 * root;
   const usual = wingFromNumbers({
@@ -81,7 +81,7 @@ export function formFromPlanned(
 }
 
 /** A planned wing with the shape of the form that was made from it. */
-export function plannedFrom(thing: SurfaceThing, { parameters, place }: Form): SurfaceThing {
+export function plannedFrom(thing: SurfaceThing, { parameters, place }: WingForm): SurfaceThing {
   const laid = layPanels(parameters);
   let outMm = 0;
   const stations = laid.map(({ panel, isMiddle, tipNoseMm }) => {

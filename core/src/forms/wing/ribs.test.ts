@@ -11,6 +11,7 @@ const PLY = 3;
 const CONTEXT: FormContext = {
   unit: 'mm',
   boardOf: (material) => ({ thicknessMm: material === 'ply' ? PLY : T, gramsPerSquareMetre: 480 }),
+  wingOf: () => undefined,
 };
 const RIBS: WingRibs = { spacingMm: 120, material: 'foam', endMaterial: 'ply', hasWindows: true, tubes: [] };
 const TUBE = { panelId: 'p1', atPercent: 50, diameterMm: 6, reachMm: 100 };

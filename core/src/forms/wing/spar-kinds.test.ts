@@ -18,6 +18,7 @@ describe('spars of other kinds', () => {
     const context: FormContext = {
       unit: 'mm',
       boardOf: (material) => ({ thicknessMm: material === 'ply' ? 3 : T, gramsPerSquareMetre: 480 }),
+      wingOf: () => undefined,
     };
     const made = makeWing(formOf({ ...USUAL, sparMaterial: 'ply' }), context);
     const strips = made.parts.filter(({ source }) => source!.role.startsWith('spar'));

@@ -1,9 +1,9 @@
 import type { LengthUnit } from '../../units/index.ts';
-import type { Form } from '../form/index.ts';
 import { USUAL_CAMBER, USUAL_LAYERS, type WingBuild } from './builds.ts';
 import { USUAL_CORE } from './core-parameters.ts';
 import { NO_GAUGES } from './gauge-parameters.ts';
 import { wingFromNumbers, type WingControl, type WingParameters, type WingStart } from './parameters.ts';
+import type { WingForm } from './wing-form.ts';
 
 export const WING_STARTS = ['wing', 'flying wing', 'V-tail', 'biplane', 'canard'] as const;
 /** What is started: one wing, or two of which one stands by the other. */
@@ -96,9 +96,9 @@ export function formsFromNumbers(
   build: WingStartBuild,
   numbers: WingStart,
   naming: (name: string) => { readonly id: string; readonly name: string },
-): readonly Form[] {
+): readonly WingForm[] {
   const place = { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 };
-  const form = (name: string, parameters: WingParameters): Form => ({
+  const form = (name: string, parameters: WingParameters): WingForm => ({
     ...naming(name),
     kind: 'wing',
     parameters,

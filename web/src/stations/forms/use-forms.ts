@@ -7,28 +7,32 @@ import {
   withParameters,
   type Form,
   type FormFault,
-  type MadeWing,
+  type Made,
+  type MadeOf,
   type ParameterChange,
-  type WingParameters,
+  type WingForm,
 } from '@grain-fold/core/forms';
 import { formContext } from '@grain-fold/core/airframe';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 
-/** What of a wing is chosen: a panel by its number from 0, or the joint inboard of it. */
-export type WingChosen =
-  { readonly kind: 'panel'; readonly index: number } | { readonly kind: 'joint'; readonly index: number };
+/** What of a form is chosen: one of a list of its parameters by its number from 0; of a wing a panel, or the joint inboard of it. */
+export interface FormChosen {
+  readonly kind: string;
+  readonly index: number;
+}
 
-export interface FormsDesk {
+/** The forms, and the one of some kind that is worked on. */
+export interface DeskOf<F extends Form> {
   readonly forms: ComputedRef<readonly Form[]>;
   /** As it is saved. */
-  readonly stored: ComputedRef<Form | undefined>;
+  readonly stored: ComputedRef<F | undefined>;
   /** As it shows: with what is being dragged. */
-  readonly form: ComputedRef<Form | undefined>;
-  readonly draft: ShallowRef<WingParameters | undefined>;
-  /** The wing as it was last made well, and what is wrong with the numbers as they are. */
-  readonly made: ComputedRef<MadeWing | undefined>;
+  readonly form: ComputedRef<F | undefined>;
+  readonly draft: ShallowRef<F['parameters'] | undefined>;
+  /** The form as it was last made well, and what is wrong with the numbers as they are. */
+  readonly made: ComputedRef<MadeOf<F> | undefined>;
   readonly faults: ComputedRef<readonly FormFault[]>;
-  readonly chosen: ShallowRef<WingChosen | undefined>;
+  readonly chosen: ShallowRef<FormChosen | undefined>;
   readonly chosenId: Ref<string | undefined>;
   /** Changes numbers as one step of the history. */
   readonly change: (label: string, changes: readonly ParameterChange[]) => void;
@@ -42,27 +46,30 @@ export interface FormsDesk {
   readonly airframe: ComputedRef<Airframe | undefined>;
 }
 
+export type FormsDesk = DeskOf<Form>;
+export type WingDesk = DeskOf<WingForm>;
+
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {
   const work = useAirframe();
   const chosenId = ref<string>();
-  const draft = shallowRef<WingParameters>();
-  const chosen = shallowRef<WingChosen>();
+  const draft = shallowRef<Form['parameters']>();
+  const chosen = shallowRef<FormChosen>();
   const forms = computed(() => work.airframe?.forms ?? []);
   const stored = computed(() => forms.value.find(({ id }) => id === chosenId.value) ?? forms.value[0]);
   const form = computed(() => {
     const now = stored.value;
-    return now && draft.value ? { ...now, parameters: draft.value } : now;
+    return now && draft.value ? ({ ...now, parameters: draft.value } as Form) : now;
   });
   const now = computed(() => {
     if (!form.value || !work.airframe) return undefined;
     return draft.value ? makeForm(form.value, formContext(work.airframe)) : madeOf(form.value, work.airframe);
   });
-  /** Numbers that make no wing leave the last one standing. */
-  let lastGood: { readonly id: string; readonly made: MadeWing } | undefined;
+  /** Numbers that make nothing leave what was made last standing. */
+  let lastGood: { readonly id: string; readonly made: Made } | undefined;
   const made = computed(() => {
     const id = form.value?.id;
-    if (id !== undefined && now.value && now.value.sites.length > 0) lastGood = { id, made: now.value };
+    if (id !== undefined && now.value && now.value.figures) lastGood = { id, made: now.value };
     return lastGood?.id === id ? lastGood?.made : undefined;
   });
   const faults = computed(() => now.value?.faults ?? []);
@@ -74,7 +81,7 @@ export function useForms(): FormsDesk {
   }
   function change(label: string, changes: readonly ParameterChange[]): void {
     const from = stored.value;
-    if (from) replace(label, { ...from, parameters: withParameters(from.parameters, changes) });
+    if (from) replace(label, { ...from, parameters: withParameters(from.parameters, changes) } as Form);
   }
   function add(next: readonly Form[]): void {
     const [first] = next;
@@ -89,7 +96,7 @@ export function useForms(): FormsDesk {
   const withoutParked = (index: number): Form => {
     const { parked = [], ...rest } = stored.value!;
     const left = parked.filter((_, at) => at !== index);
-    return left.length > 0 ? { ...rest, parked: left } : rest;
+    return left.length > 0 ? { ...rest, parked: left } : (rest as Form);
   };
   function putBackParked(index: number): void {
     const airframe = work.airframe,

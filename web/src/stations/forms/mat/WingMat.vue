@@ -7,12 +7,12 @@ import { isWith } from '../../../keys/held-keys.ts';
 import { useKeys } from '../../../keys/use-keys.ts';
 import MatCanvas from '../../../mat/MatCanvas.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import { dragWing } from './drag-wing.ts';
 import { wingViews, type WingHandle } from './wing-views.ts';
 
 /** The wing from above and from the front: its panels are chosen, its tips, breaks and spar are dragged. */
-const props = defineProps<{ desk: FormsDesk; made: MadeWing }>();
+const props = defineProps<{ desk: WingDesk; made: MadeWing }>();
 const work = useAirframe();
 const canvas = useTemplateRef<InstanceType<typeof MatCanvas>>('canvas');
 const REACH_PX = 11;

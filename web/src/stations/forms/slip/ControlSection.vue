@@ -11,13 +11,13 @@ import CheckRow from '../../../kit/CheckRow.vue';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 import SchoolRow from './SchoolRow.vue';
 import { HINGES } from './schools.ts';
 
 /** Ailerons, flaps and elevons: cut out of the tail, hinged along the lower skin. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const panels = computed(() => wing.value.panels.map(({ id }, index) => [id, `panel ${index + 1}`] as const));

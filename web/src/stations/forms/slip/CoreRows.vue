@@ -4,11 +4,11 @@ import { CORE_FIELDS } from '@grain-fold/core/forms';
 import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
 import FigureRow from '../../../kit/FigureRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 
 /** How foam cores are cut, and the blocks that they come from. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const blocks = computed(() => props.desk.made.value?.figures?.blocks ?? []);

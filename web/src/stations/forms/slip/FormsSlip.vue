@@ -6,7 +6,7 @@ import FaultCard from '../../../kit/FaultCard.vue';
 import FigureRow from '../../../kit/FigureRow.vue';
 import InTurn from '../../../kit/InTurn.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import ControlSection from './ControlSection.vue';
 import FieldRows from './FieldRows.vue';
 import FormSection from './FormSection.vue';
@@ -19,7 +19,7 @@ import SparSection from './SparSection.vue';
 import WingFiguresSection from './WingFiguresSection.vue';
 
 /** The numbers of a wing: what is decided first stands first, the rest under its head. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 defineEmits<{ anew: [] }>();
 const work = useAirframe();
 const form = computed(() => props.desk.form.value!);

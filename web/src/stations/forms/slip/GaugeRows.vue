@@ -5,11 +5,11 @@ import { formatLengthWithUnit } from '@grain-fold/core/units';
 import CheckRow from '../../../kit/CheckRow.vue';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 
 /** Gauges that prove the wing while it is built, and where it balances. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const gauges = computed(() => wing.value.gauges ?? NO_GAUGES);

@@ -8,10 +8,10 @@ import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import GaugeRows from './GaugeRows.vue';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 
 /** What holds the wing while it is glued, and the heights on the table that prove it has no twist. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const figures = computed(() => props.desk.made.value?.figures);

@@ -11,11 +11,11 @@ import {
 import { formatLength } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 
 /** The layers on the plate of a stepped wing, each a board thick. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const layers = computed(() => wing.value.layers ?? []);

@@ -12,10 +12,10 @@ import { formatAngle, formatLength, formatLengthWithUnit } from '@grain-fold/cor
 import FieldRows from './FieldRows.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 
 /** The panels of a side, from the middle outward: the chosen one with its numbers. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const index = computed(() => {

@@ -7,11 +7,11 @@ import CheckRow from '../../../kit/CheckRow.vue';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 
 /** Ribs between the skins, and the tubes that joints are plugged on. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const ribs = computed(() => wing.value.ribs);

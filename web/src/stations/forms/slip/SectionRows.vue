@@ -11,7 +11,7 @@ import {
 import { materialsOf } from '@grain-fold/core/stock';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import SectionPlot from '../SectionPlot.vue';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 import CoreRows from './CoreRows.vue';
 import LayerRows from './LayerRows.vue';
@@ -20,7 +20,7 @@ import SkinRows from './SkinRows.vue';
 import { BUILDS } from './schools.ts';
 
 /** What the wing is built of, with the plot of its section. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const end = ref<'root' | 'tip'>('root');
 const wing = computed(() => props.desk.form.value!.parameters);

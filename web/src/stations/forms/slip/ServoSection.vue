@@ -5,11 +5,11 @@ import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 
 /** Servos in the wing: where each lies, how, and what its lead needs. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const panels = computed(() => wing.value.panels.map(({ id }, index) => [id, `panel ${index + 1}`] as const));

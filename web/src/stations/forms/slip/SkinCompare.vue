@@ -4,10 +4,10 @@ import { formContext } from '@grain-fold/core/airframe';
 import { makeForm, type MadeWing } from '@grain-fold/core/forms';
 import { formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 
 /** The wing as it is and with its skin the other way, beside each other: made only while it is looked at. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const WAYS = ['creased', 'bent'] as const;
 const both = computed(() => {

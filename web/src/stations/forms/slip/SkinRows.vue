@@ -15,14 +15,14 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 import SkinCompare from './SkinCompare.vue';
 import SchoolRow from './SchoolRow.vue';
 import { DRAWN_NOSES, NOSES, SKINS, TAILS } from './schools.ts';
 
 /** How a folded skin is shaped: over a strip spar, or creased to a drawn section; its nose and its tail. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const fault = ref('');
 const wing = computed(() => props.desk.form.value!.parameters);

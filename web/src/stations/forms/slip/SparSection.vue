@@ -8,13 +8,13 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import FieldRows from './FieldRows.vue';
 import SchoolRow from './SchoolRow.vue';
 import { ENDS, SPAR_ENDS, SPARS } from './schools.ts';
 
 /** The spar, and how panels meet. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const wing = computed(() => props.desk.form.value!.parameters);
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);

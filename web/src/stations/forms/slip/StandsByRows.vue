@@ -6,10 +6,10 @@ import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 
 /** The wing that this one stands by: with stagger, gap and decalage; and what its skins leave of their boards. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const form = computed(() => props.desk.stored.value!);
 const leader = computed(() => props.desk.forms.value.find(({ id }) => id === form.value.standsBy?.formId));

@@ -4,11 +4,11 @@ import { formatArea, formatLengthWithUnit, formatMass } from '@grain-fold/core/u
 import FigureRow from '../../../kit/FigureRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import type { FormsDesk } from '../use-forms.ts';
+import type { WingDesk } from '../use-forms.ts';
 import WorkingSheet from './WorkingSheet.vue';
 
 /** What the wing comes to, and the hand calculation that it replaces. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const made = computed(() => props.desk.made.value);
 const figures = computed(() => made.value?.figures);

@@ -1,0 +1,48 @@
+import { times3 } from '../geometry/index.ts';
+import type { AnyForm, FormContext } from './form/index.ts';
+import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
+
+/** A maker of parts, of any of the kinds. */
+export type Form = WingForm;
+/** A form made, by its kind. */
+export type MadeOf<F extends Form> = F extends WingForm ? MadeWing : never;
+export type Made = MadeOf<Form>;
+
+/** Everything that is particular to one kind of form. */
+interface FormKind<F extends Form> {
+  readonly make: (form: F, context: FormContext) => MadeOf<F>;
+  /** Its parameters at another size. */
+  readonly scale: (parameters: F['parameters'], factor: number) => F['parameters'];
+  /** The sheets that its parts are cut from: a new measure of one makes it anew. */
+  readonly materials: (parameters: F['parameters']) => readonly string[];
+  /** Ids of the forms that it is made by: it is made anew with them. */
+  readonly reads?: (parameters: F['parameters']) => readonly string[];
+}
+
+const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonly kind: Kind }>> } = {
+  wing: { make: makeWing, scale: scaleWing, materials: wingMaterials },
+};
+// The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
+const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;
+
+/** Makes a form, by its kind. */
+export const makeForm = <F extends Form>(form: F, context: FormContext): MadeOf<F> => kindOf(form).make(form, context);
+
+/** The sheets that the parts of a form are cut from. */
+export const formMaterials = (form: Form): readonly string[] => kindOf(form).materials(form.parameters);
+
+/** Ids of the forms that a form is made by. */
+export const readsOf = (form: Form): readonly string[] => kindOf(form).reads?.(form.parameters) ?? [];
+
+/** Whether a form is of a kind. */
+export const isWing = (form: AnyForm | undefined): form is WingForm => form?.kind === 'wing';
+
+/** A form of another size. */
+export const scaleForm = <F extends Form>(form: F, factor: number): F => ({
+  ...form,
+  parameters: kindOf(form).scale(form.parameters, factor),
+  place: { ...form.place, at: times3(form.place.at, factor) },
+  ...(form.standsBy
+    ? { standsBy: { ...form.standsBy, aftMm: form.standsBy.aftMm * factor, upMm: form.standsBy.upMm * factor } }
+    : {}),
+});

@@ -1,7 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { readProjectFile, writeProjectFile } from '@grain-fold/contract';
 import { madeOf, withForm, withFormsMade, type Airframe } from '@grain-fold/core/airframe';
-import { parameterAt, withParameters, type Form, type ParameterChange } from '@grain-fold/core/forms';
+import { parameterAt, withChanges, type Form, type ParameterChange } from '@grain-fold/core/forms';
 import type { CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
 import type { CommandOutcome } from './outcome.ts';
@@ -64,10 +64,7 @@ function chosenForm(airframe: Airframe, wanted: string | undefined): Form {
 export async function form(file: string, options: CliOptions): Promise<CommandOutcome> {
   const airframe = withFormsMade(await readAirframe(file, options)),
     before = chosenForm(airframe, options.form);
-  const own =
-    options.set === undefined
-      ? before
-      : { ...before, parameters: withParameters(before.parameters, changesOf(options.set, before)) };
+  const own = options.set === undefined ? before : withChanges(before, changesOf(options.set, before));
   const made = madeOf(own, airframe);
   const next = withForm(airframe, own),
     text = writeProjectFile(next),

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, Equals, IsArray, IsOptional } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
-import { FormDto } from './form.dto.ts';
+import { FormDto, TypeOfForm } from './form.dto.ts';
 import { NestDto } from './nest.dto.ts';
 import { PartDto } from './part.dto.ts';
 import { PlanDto } from './plan.dto.ts';
@@ -24,5 +24,5 @@ export class ProjectFileDto {
   @IsArray() @ArrayMaxSize(BOUNDS.boards) @EachNested() @Type(() => BoardDto) boards!: BoardDto[];
   @IsOptional() @Nested(() => NestDto) nest?: NestDto;
   @IsOptional() @Nested(() => PlanDto) plan?: PlanDto;
-  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.forms) @EachNested() @Type(() => FormDto) forms?: FormDto[];
+  @IsOptional() @IsArray() @ArrayMaxSize(BOUNDS.forms) @EachNested() @TypeOfForm() forms?: FormDto[];
 }

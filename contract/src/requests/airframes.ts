@@ -6,11 +6,11 @@ import type { Part } from '@grain-fold/core/part';
 import type { Plan } from '@grain-fold/core/plan';
 import type { Board } from '@grain-fold/core/stock';
 import { BoardDto } from '../project/board.dto.ts';
-import { FormDto } from '../project/form.dto.ts';
+import { FORM_TYPES, FormDto } from '../project/form.dto.ts';
 import { NestDto } from '../project/nest.dto.ts';
 import { PartDto } from '../project/part.dto.ts';
 import { PlanDto } from '../project/plan.dto.ts';
-import { BOUNDS, IsCountBetween, IsIdentifier, IsTextUpTo, Nested, EachNested } from '../project/rules.ts';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsTextUpTo, Nested, NestedOneOf, EachNested } from '../project/rules.ts';
 import { SettingsDto } from '../project/settings.dto.ts';
 
 const hasValue = (object: object): boolean => (object as { value?: unknown }).value !== null;
@@ -33,7 +33,7 @@ export class FormChange {
   @IsIdentifier() id!: string;
   @IsCountBetween(0, MOST_VERSION) basedOn!: number;
   @IsCountBetween(0, 100_000) position!: number;
-  @ValidateIf(hasValue) @Nested(() => FormDto) value!: Form | null;
+  @ValidateIf(hasValue) @NestedOneOf(() => FormDto, FORM_TYPES) value!: Form | null;
 }
 export class SettingsChange {
   @IsCountBetween(1, MOST_VERSION) basedOn!: number;

@@ -5,6 +5,7 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { featureTraits } from '@grain-fold/core/features';
 import { traitsOf } from '@grain-fold/core/operations';
 import { FEATURE_TYPES, GUIDE_TYPES } from '../project/feature.dto.ts';
+import { FORM_TYPES } from '../project/form.dto.ts';
 import { OPERATION_TYPES } from '../project/operation.dto.ts';
 import { SEGMENT_TYPES } from '../project/path.dto.ts';
 import {
@@ -22,6 +23,7 @@ type Schema = Record<string, unknown> & { properties?: Record<string, Schema>; r
 type Subtypes = readonly { readonly value: new () => object; readonly name: string }[];
 
 const TYPES: Subtypes = [
+  ...FORM_TYPES,
   ...SEGMENT_TYPES,
   ...OPERATION_TYPES,
   ...FEATURE_TYPES,
@@ -83,6 +85,7 @@ export function projectSchema(): Schema {
       ['features', FEATURE_TYPES],
       ['guides', GUIDE_TYPES],
       ['things', THING_TYPES],
+      ['forms', FORM_TYPES],
     ] as const)
       // The guides of a plan are of one class.
       if (properties[field] && !(field === 'guides' && name === PlanDto.name)) properties[field].items = oneOf(types);

@@ -18,7 +18,18 @@ export {
   withParameters,
 } from './form/index.ts';
 export { type RestOfBoards, restOfBoards } from './rest-of-boards.ts';
-export { type Form, type Made, type MadeOf, formMaterials, isWing, makeForm, readsOf, scaleForm } from './kinds.ts';
+export {
+  FORM_KINDS,
+  type Form,
+  type Made,
+  type MadeOf,
+  formMaterials,
+  isWing,
+  makeForm,
+  readsOf,
+  scaleForm,
+  withChanges,
+} from './kinds.ts';
 export { type RebuiltForm, isBlocked, rebuildForm } from './rebuild.ts';
 export {
   NOSE_STYLES,
@@ -105,3 +116,4 @@ export {
   wingFromNumbers,
   withPlannedShape,
 } from './wing/index.ts';
+export * from './body/index.ts';

@@ -1,11 +1,12 @@
 import { times3 } from '../geometry/index.ts';
-import type { AnyForm, FormContext } from './form/index.ts';
+import { withParameters, type AnyForm, type FormContext, type ParameterChange } from './form/index.ts';
+import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm;
+export type Form = WingForm | BodyForm;
 /** A form made, by its kind. */
-export type MadeOf<F extends Form> = F extends WingForm ? MadeWing : never;
+export type MadeOf<F extends Form> = F extends WingForm ? MadeWing : F extends BodyForm ? MadeBody : never;
 export type Made = MadeOf<Form>;
 
 /** Everything that is particular to one kind of form. */
@@ -21,12 +22,22 @@ interface FormKind<F extends Form> {
 
 const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonly kind: Kind }>> } = {
   wing: { make: makeWing, scale: scaleWing, materials: wingMaterials },
+  body: { make: makeBody, scale: scaleBody, materials: bodyMaterials, reads: bodyReads },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;
 
+/** The kinds of forms that there are. */
+export const FORM_KINDS = Object.keys(KINDS) as readonly Form['kind'][];
+
 /** Makes a form, by its kind. */
 export const makeForm = <F extends Form>(form: F, context: FormContext): MadeOf<F> => kindOf(form).make(form, context);
+
+/** A form with some of its numbers changed. */
+export const withChanges = <F extends Form>(form: F, changes: readonly ParameterChange[]): F => ({
+  ...form,
+  parameters: withParameters(form.parameters, changes),
+});
 
 /** The sheets that the parts of a form are cut from. */
 export const formMaterials = (form: Form): readonly string[] => kindOf(form).materials(form.parameters);
@@ -34,8 +45,9 @@ export const formMaterials = (form: Form): readonly string[] => kindOf(form).mat
 /** Ids of the forms that a form is made by. */
 export const readsOf = (form: Form): readonly string[] => kindOf(form).reads?.(form.parameters) ?? [];
 
-/** Whether a form is of a kind. */
+/** Whether a form makes a wing. */
 export const isWing = (form: AnyForm | undefined): form is WingForm => form?.kind === 'wing';
+export const isBody = (form: AnyForm | undefined): form is BodyForm => form?.kind === 'body';
 
 /** A form of another size. */
 export const scaleForm = <F extends Form>(form: F, factor: number): F => ({

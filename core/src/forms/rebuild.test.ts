@@ -12,6 +12,7 @@ import { applyCommand, type PartCommand } from '../editing/index.ts';
 import type { Part } from '../part/index.ts';
 import { EMPTY_PLAN, usualThing, type SurfaceThing } from '../plan/index.ts';
 import { withParameter } from './form/index.ts';
+import { isWing } from './kinds.ts';
 import type { WingForm } from './wing/index.ts';
 import { formFromPlanned, wingFromNumbers } from './wing/index.ts';
 
@@ -187,8 +188,10 @@ describe('a wing of the plan and the form that is made from it', () => {
     });
     // What came of the form gives the same form again.
     expect(
-      withFormsKept(back, { ...back, plan: { ...back.plan!, things: [{ ...(back.plan!.things[0] as SurfaceThing) }] } })
-        .forms![0]!.parameters.panels[1]!.spanMm,
+      withFormsKept(back, {
+        ...back,
+        plan: { ...back.plan!, things: [{ ...(back.plan!.things[0] as SurfaceThing) }] },
+      }).forms!.find(isWing)!.parameters.panels[1]!.spanMm,
     ).toBeCloseTo(350, 6);
   });
 });

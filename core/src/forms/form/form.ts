@@ -58,6 +58,7 @@ export interface FormBoard {
 /** A wing as far as what it sits in needs it. */
 export interface StandingWing {
   readonly name: string;
+  readonly incidenceDegrees: number;
   /** Its outside so far to port of the middle plane: x aft and y up in the airframe, from the lower tail round the nose to the upper tail. */
   readonly sectionAt: (outMm: number) => readonly Point[];
 }

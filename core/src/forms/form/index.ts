@@ -12,6 +12,9 @@ export type {
   StandsBy,
   WorkingStep,
 } from './form.ts';
+export { blocking } from './blocking.ts';
+export { type FormNumber, boundFaults, numbersUnder, quantity } from './bound-faults.ts';
+export { type FormField, lengthField } from './form-field.ts';
 export {
   type MadeCorner,
   type MadeEdgeWork,
@@ -23,6 +26,7 @@ export {
   madePart,
   madePartId,
 } from './made-part.ts';
+export { roomOnPiece } from './room-on-piece.ts';
 export { leaderOf, placeBy } from './stands-by.ts';
 export { placeIn, placeOf, standingOf } from './place-of.ts';
 export { parameterAt, withParameter, withParameters } from './parameter-path.ts';

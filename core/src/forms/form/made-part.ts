@@ -62,9 +62,10 @@ export interface MadePartDraft {
 const ONE_CORNER_MM = 1e-4;
 /** Drawn coordinates are kept to this, in mm. */
 const KEPT_MM = 1e-5;
+// A zero has no sign in a file.
 const kept = ({ x, y }: Point): Point => ({
-  x: Math.round(x / KEPT_MM) * KEPT_MM,
-  y: Math.round(y / KEPT_MM) * KEPT_MM,
+  x: Math.round(x / KEPT_MM) * KEPT_MM + 0,
+  y: Math.round(y / KEPT_MM) * KEPT_MM + 0,
 });
 
 /** The id of the part that a form makes for a role. */

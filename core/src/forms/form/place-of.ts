@@ -6,6 +6,9 @@ import type { FormPlace } from './form.ts';
 /** Upright beyond this the roll and the yaw are one turn. */
 const UPRIGHT = 1 - 1e-12;
 
+/** A zero has no sign in a file. */
+const unsigned = ({ x, y, z }: Place['at']): Place['at'] => ({ x: x + 0, y: y + 0, z: z + 0 });
+
 /**
  * A rigid map from the flat part into the airframe as a place: rolled about x, pitched about y, yawed about z, then moved.
  * @param onPlate the point of the flat part whose plate lies so
@@ -15,9 +18,9 @@ export function placeOf(map: RigidMap, onPlate: Point): Place {
   const { x, y, z, origin } = map;
   const isUpright = Math.abs(x.z) > UPRIGHT;
   return {
-    at: origin,
+    at: unsigned(origin),
     rollDegrees: degrees(isUpright ? Math.atan2(-z.y, y.y) : Math.atan2(y.z, z.z)),
-    pitchDegrees: degrees(Math.asin(Math.max(-1, Math.min(1, -x.z)))),
+    pitchDegrees: degrees(Math.asin(Math.max(-1, Math.min(1, -x.z)))) + 0,
     yawDegrees: isUpright ? 0 : degrees(Math.atan2(x.y, x.x)),
     onPlate,
   };

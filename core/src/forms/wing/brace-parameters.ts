@@ -1,4 +1,4 @@
-import { lengthField, type FormField } from './form-field.ts';
+import { lengthField, type FormField } from '../form/index.ts';
 
 /** A plate on the front of the spar over every joint that is glued, bent as the joint turns. */
 export interface WingBraces {

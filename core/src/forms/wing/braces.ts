@@ -3,7 +3,7 @@ import type { Part } from '../../part/index.ts';
 import { formatAngle, formatLengthWithUnit, radians } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
 import { madePart, placeIn } from '../form/index.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 import { bracedEnds, MOST_OFF_MM, sparFrontAt } from './brace-place.ts';
 import { GLUE_FILM_MM, type PanelSite } from './panel.ts';
 import { freeOver, roomAcross } from './skin-room.ts';

@@ -1,4 +1,4 @@
-import type { FormField } from './form-field.ts';
+import type { FormField } from '../form/index.ts';
 
 export const WING_BUILDS = ['folded', 'stepped', 'cambered', 'cored'] as const;
 /** What a wing is built of: a skin folded over a spar, a plate with layers on it, a plate rolled to a camber, or foam cut with a hot wire. */

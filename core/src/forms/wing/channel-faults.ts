@@ -1,6 +1,6 @@
 import { formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 import type { PanelSite } from './panel.ts';
 import type { WingParameters } from './parameters.ts';
 import { stripOf, stripsOf } from './spar-strip.ts';

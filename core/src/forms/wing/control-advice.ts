@@ -1,6 +1,6 @@
 import { formatAngle, formatLengthWithUnit, radians } from '../../units/index.ts';
 import type { FormContext, FormFault } from '../form/index.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 import { controlChords } from './control-chords.ts';
 import { controlsOf, hingeAft } from './control-place.ts';
 import type { PanelSite } from './panel.ts';

@@ -1,6 +1,6 @@
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts';
 import type { FormFault } from '../form/index.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 import { controlChords } from './control-chords.ts';
 import { dihedrals } from './panel-layout.ts';
 import type { WingControl, WingParameters } from './parameters.ts';

@@ -1,4 +1,4 @@
-import { lengthField, type FormField } from './form-field.ts';
+import { lengthField, type FormField } from '../form/index.ts';
 
 /** How a foam core is cut between two templates with a hot wire, and what covers it. */
 export interface WingCore {

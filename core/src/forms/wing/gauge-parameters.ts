@@ -1,4 +1,4 @@
-import type { FormField } from './form-field.ts';
+import type { FormField } from '../form/index.ts';
 
 /** Which gauges are cut beside a wing. */
 export interface WingGauges {

@@ -14,7 +14,7 @@ export {
 export { controlChordAt } from './control-chords.ts';
 export { CORE_FIELDS, USUAL_CORE, type WingCore } from './core-parameters.ts';
 export { GAUGE_FIELDS, NO_GAUGES, type WingGauges } from './gauge-parameters.ts';
-export type { FormField } from './form-field.ts';
+export type { FormField } from '../form/index.ts';
 export { type MadeWing, makeWing } from './make-wing.ts';
 export { type LaidPanel, layPanels } from './panel-layout.ts';
 export { drawnOutlineOf } from './panel-sections.ts';

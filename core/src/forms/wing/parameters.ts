@@ -1,6 +1,6 @@
 import type { NoseStyle, TailStyle } from '../section/index.ts';
 import type { EndSchool } from '../skin/index.ts';
-import { lengthField, type FormField } from './form-field.ts';
+import { lengthField, type FormField } from '../form/index.ts';
 import type { WingBraces } from './brace-parameters.ts';
 import type { WingCore } from './core-parameters.ts';
 import type { WingGauges } from './gauge-parameters.ts';

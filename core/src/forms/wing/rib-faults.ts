@@ -1,7 +1,7 @@
 import { isInside } from '../../geometry/index.ts';
 import { formatLengthWithUnit } from '../../units/index.ts';
 import { withParameter, type FormContext, type FormFault } from '../form/index.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 import type { PanelSite } from './panel.ts';
 import type { WingParameters } from './parameters.ts';
 import { MOST_RIBS, MOST_TUBES, TUBE_FIELDS } from './rib-parameters.ts';

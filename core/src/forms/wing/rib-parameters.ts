@@ -1,4 +1,4 @@
-import { lengthField, type FormField } from './form-field.ts';
+import { lengthField, type FormField } from '../form/index.ts';
 
 /** A tube that a joint is plugged on, straight across it: each panel takes half of the turn. */
 export interface WingTube {

@@ -1,6 +1,6 @@
 import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../../units/index.ts';
 import type { FormFault } from '../form/index.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 import { MOST_LAYERS, type WingLayer } from './builds.ts';
 import { controlChords } from './control-chords.ts';
 import type { WingParameters } from './parameters.ts';

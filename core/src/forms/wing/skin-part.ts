@@ -1,14 +1,6 @@
-import {
-  composeRigid,
-  counterClockwise,
-  intersectionOf,
-  midpoint,
-  polygonArea,
-  roomiestPlace,
-  type Point,
-} from '../../geometry/index.ts';
+import { composeRigid, midpoint, polygonArea, type Point } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
-import { madePart, placeIn, type MadeCorner, type MadeHole, type MadeLine } from '../form/index.ts';
+import { madePart, placeIn, roomOnPiece, type MadeCorner, type MadeHole, type MadeLine } from '../form/index.ts';
 import { skinOutline, type SkinPiece } from '../skin/index.ts';
 import { balanceMarks } from './balance-place.ts';
 import { hingeLines, withControls } from './control-cuts.ts';
@@ -47,17 +39,11 @@ function standingPiece({ skin, plates }: SkinSheet): SkinPiece {
   );
 }
 
-/** How near to the roomiest place on a piece is near enough, in mm. */
-const ROOMIEST_MM = 1;
-
 /** A place on a piece of a sheet that is board: none of its controls, its openings and its exits. */
 function placeOn({ corners }: SkinPiece, outline: readonly MadeCorner[], holes: readonly MadeHole[]): Point {
   const middle = midpoint(midpoint(corners[0]!, corners[1]!), midpoint(corners[2]!, corners.at(-1)!));
   if (outline.every(({ edge }) => !edge.startsWith('cut-')) && holes.length === 0) return middle;
-  const openings = holes.flatMap((hole) => ('corners' in hole ? [hole.corners] : []));
-  const board = intersectionOf([counterClockwise(outline.map(({ at }) => at))], [counterClockwise(corners)]);
-  const largest = board.reduce((best, ring) => (polygonArea(ring) > polygonArea(best) ? ring : best), board[0] ?? []);
-  return largest.length > 2 ? roomiestPlace(largest, openings, ROOMIEST_MM).place : middle;
+  return roomOnPiece(corners, outline, holes);
 }
 
 function skinPart(site: PanelSite, sheet: SkinSheet): Part {

@@ -51,5 +51,5 @@ export function standingWing(form: WingForm, boardOf: FormContext['boardOf']): S
       return { x, y: z };
     });
   };
-  return { name: form.name, sectionAt };
+  return { name: form.name, incidenceDegrees: form.place.incidenceDegrees, sectionAt };
 }

@@ -8,7 +8,7 @@ import { controlAdvice } from './control-advice.ts';
 import { controlChords } from './control-chords.ts';
 import { controlsOf } from './control-place.ts';
 import { laidServo, servosOf } from './servo-opening.ts';
-import { blocking } from './blocking.ts';
+import { blocking } from '../form/index.ts';
 
 /** Radii under which board cracks, in board thicknesses: with its paper on. */
 const FACED_RADIUS_BOARDS = 12;

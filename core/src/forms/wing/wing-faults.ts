@@ -1,5 +1,5 @@
 import { formatAngle, formatLengthWithUnit, worded } from '../../units/index.ts';
-import { parameterAt, withParameter, type FormContext, type FormFault } from '../form/index.ts';
+import { boundFaults, parameterAt, quantity, withParameter, type FormContext, type FormFault } from '../form/index.ts';
 import { nacaFault } from '../section/index.ts';
 import { dihedrals, layPanels } from './panel-layout.ts';
 import { channelNumberFaults } from './channel-faults.ts';
@@ -7,46 +7,13 @@ import { panelSections, type WingRefusal } from './panel-sections.ts';
 import type { PanelSite } from './panel.ts';
 import { ribNumberFaults } from './rib-faults.ts';
 import { sheetFaults } from './sheet-faults.ts';
-import { blocking } from './blocking.ts';
-import type { FormField } from './form-field.ts';
+import { blocking } from '../form/index.ts';
 import { controlFaults } from './control-faults.ts';
 import { MOST_PANELS, PANEL_FIELDS, type WingParameters } from './parameters.ts';
 import { numbersOf } from './wing-numbers.ts';
 
 /** Joints turn by up to this: beyond it the ends of both panels run into each other, in degrees. */
 export const MOST_TURN_DEGREES = 80;
-
-const quantity = (value: number, { kind }: FormField, { unit }: FormContext): string =>
-  kind === 'length'
-    ? formatLengthWithUnit(value, unit)
-    : kind === 'angle'
-      ? formatAngle(value)
-      : kind === 'percent'
-        ? `${value} %`
-        : String(value);
-
-/** Numbers that are none or out of their bounds, with the nearest that is within. */
-function boundFaults(wing: WingParameters, context: FormContext): readonly FormFault[] {
-  return numbersOf(wing).flatMap(([path, field]): readonly FormFault[] => {
-    const value = parameterAt(wing, path);
-    if (value === undefined && field.isOptional) return [];
-    const isWhole = field.kind !== 'count' || Number.isInteger(value);
-    if (typeof value === 'number' && value >= field.least && value <= field.most && isWhole) return [];
-    const known = typeof value === 'number' && Number.isFinite(value) ? Math.round(value * 1e6) / 1e6 : field.least;
-    const whole = field.kind === 'count' ? Math.round(known) : known;
-    const nearest = Math.min(field.most, Math.max(field.least, whole));
-    return [
-      blocking(
-        'OUT_OF_BOUNDS',
-        path,
-        `${field.word}: ${typeof value === 'number' && Number.isFinite(value) ? quantity(value, field, context) : 'no number'}`,
-        `It is from ${quantity(field.least, field, context)} to ${quantity(field.most, field, context)}.`,
-        `Set ${quantity(nearest, field, context)}`,
-        [{ path, value: nearest }],
-      ),
-    ];
-  });
-}
 
 /** What does not go together. */
 function shapeFaults(wing: WingParameters, context: FormContext): readonly FormFault[] {
@@ -248,7 +215,7 @@ function refusalFault(wing: WingParameters, refusal: WingRefusal, context: FormC
 
 /** Why no parts can be made of these numbers: each with a value that works. None when parts can be made. */
 export function blockingFaults(wing: WingParameters, context: FormContext): readonly FormFault[] {
-  const bounds = boundFaults(wing, context);
+  const bounds = boundFaults(wing, numbersOf(wing), context);
   if (bounds.length > 0) return bounds;
   const shape = shapeFaults(wing, context);
   if (shape.length > 0) return shape;

@@ -2,7 +2,7 @@ import { BRACE_FIELDS } from './brace-parameters.ts';
 import { CAMBER_FIELDS, LAYER_FIELDS } from './builds.ts';
 import { CORE_FIELDS } from './core-parameters.ts';
 import { GAUGE_FIELDS } from './gauge-parameters.ts';
-import type { FormField } from './form-field.ts';
+import { numbersUnder, type FormNumber } from '../form/index.ts';
 import {
   CONTROL_FIELDS,
   PANEL_FIELDS,
@@ -14,9 +14,8 @@ import {
 import { RIB_FIELDS, TUBE_FIELDS } from './rib-parameters.ts';
 
 /** Every number of a wing by its path, with its bounds. */
-export function numbersOf(wing: WingParameters): readonly (readonly [path: string, field: FormField])[] {
-  const of = (prefix: string, fields: Readonly<Record<string, FormField>>) =>
-    Object.entries(fields).map(([key, field]) => [`${prefix}${key}`, field] as const);
+export function numbersOf(wing: WingParameters): readonly FormNumber[] {
+  const of = numbersUnder;
   return [
     ...of('', WING_FIELDS),
     ...of('section.', SECTION_FIELDS),

@@ -5,7 +5,7 @@ import { brokenInvariant, outOfBounds, type Part } from '../../part/index.ts';
 import { applyRigid, type Point3 } from '../../geometry/index.ts';
 import { airframeOf, closingFaults, CONTEXT, formOf, panel, T, USUAL } from '../../../test/wings.ts';
 import { withParameters } from '../form/index.ts';
-import type { FormField } from './form-field.ts';
+import type { FormField } from '../form/index.ts';
 import { makeWing } from './make-wing.ts';
 import {
   CONTROL_FIELDS,

@@ -1,4 +1,4 @@
-import type { FormFault, ParameterChange } from '../form/index.ts';
+import type { FormFault, ParameterChange } from './form.ts';
 
 /** A fault that no parts can be made with, and what mends it. */
 export const blocking = (

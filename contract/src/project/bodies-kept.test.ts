@@ -1,0 +1,63 @@
+import { withForm } from '@grain-fold/core/airframe';
+import { bodyFromNumbers, usualBody, type BodyForm } from '@grain-fold/core/forms';
+import { airframeOf } from '../../../core/test/samples.ts';
+import { fieldFaults } from '../field-faults.ts';
+import { readProjectFile, SaveAirframe, writeProjectFile } from '../index.ts';
+
+const form: BodyForm = {
+  id: 'b1',
+  kind: 'body',
+  name: 'Body',
+  parameters: {
+    ...bodyFromNumbers({ ...usualBody('in'), material: 'foam' }, 4.7625),
+    topLine: 'curved',
+    doublers: [{ id: 'd1', fromMm: 101.6, toMm: 254 }],
+    bays: [{ id: 'p1', name: 'Pack', fromMm: 25.4, lengthMm: 76.2, widthMm: 34.925, heightMm: 25.4 }],
+    openings: [{ id: 'o1', kind: 'cooling in', on: 'walls', aftMm: 30, upMm: 30, lengthMm: 10, widthMm: 9.525 }],
+    strips: { atFloor: true, atLid: false, radiusMm: 19.05, leftMm: 3.175 },
+    hatch: { kind: 'tongue', fromMm: 25.4, toMm: 101.6 },
+    gear: { aftMm: 177.8, lengthMm: 38.1, wireMm: 3.175, boards: 2 },
+    skid: { aftMm: 508, lengthMm: 101.6, depthMm: 19.05 },
+    tray: { fromMm: 25.4, toMm: 127, strapMm: 12.7 },
+    balanceMm: 222.25,
+  },
+  place: { at: { x: -12.7, y: 0, z: 6.35 }, incidenceDegrees: 0 },
+};
+const airframe = withForm(airframeOf([]), form);
+
+/** The file with one value of the body changed, by its path. */
+function changed(path: string, value: unknown): string {
+  const file = JSON.parse(writeProjectFile(airframe)) as Record<string, unknown>,
+    keys = `forms.0.${path}`.split('.');
+  const held = keys.slice(0, -1).reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, file);
+  held[keys.at(-1)!] = value;
+  return JSON.stringify(file);
+}
+
+test('a body with all that is in it comes back from a file to the last digit', () => {
+  expect(airframe.parts.length).toBeGreaterThan(9);
+  expect(readProjectFile(writeProjectFile(airframe))).toEqual({ ok: true, airframe });
+});
+
+test.each([
+  ['kind', 'barge', 'kind'],
+  ['kind', 'wing', 'parameters'],
+  ['parameters.corners', 'glued', 'corners'],
+  ['parameters.stations.0.widthMm', 1e9, 'must be at most 1000'],
+  ['parameters.formers.0.boards', 1.5, 'must be a whole number'],
+  ['parameters.tray.strapMm', '12', 'must be a number'],
+  ['parameters.hatch', [], 'must be an object'],
+  ['parameters.rudder', {}, 'is not a known field'],
+])('%s as %j is refused with the field', (path, value, words) => {
+  const read = readProjectFile(changed(path, value));
+  expect(read.ok).toBe(false);
+  expect(JSON.stringify(read)).toContain(words);
+});
+
+test('a body is saved as a change, and what is none is refused', () => {
+  const change = (value: unknown): object => ({ label: 'x', forms: [{ id: 'b1', basedOn: 0, position: 0, value }] });
+  expect(fieldFaults(SaveAirframe, change(form))).toEqual([]);
+  expect(
+    fieldFaults(SaveAirframe, change({ ...form, parameters: { ...form.parameters, lid: 'glass' } })),
+  ).toMatchObject([{ field: 'forms[0].value.parameters.lid' }]);
+});

@@ -25,6 +25,7 @@ const MAY_BE_LEFT_OUT = [
   'noseRoundMm',
   'noseRadiusMm',
   'sparMaterial',
+  'balanceMm',
   'hinge',
   'hasUpperSkin',
 ];

@@ -25,7 +25,7 @@ export const bodyForm = (parameters: BodyParameters): BodyForm => ({
   place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
 });
 export const USUAL_BODY: BodyParameters = {
-  ...bodyFromNumbers({ ...usualBody('mm'), material: 'foam' }, T),
+  ...bodyFromNumbers({ ...usualBody('mm'), lengthMm: 720, material: 'foam' }, T),
   plateMaterial: 'ply',
 };
 export const bodyOf = (more: Partial<BodyParameters> = {}, wings: readonly WingForm[] = []): MadeBody =>

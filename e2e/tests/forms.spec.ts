@@ -11,7 +11,7 @@ async function toForms(page: Page, workshop: Parameters<typeof signUp>[1], name:
   await signUp(page, workshop);
   await newAirframe(page, name);
   await station(page, 'Forms');
-  await page.getByRole('heading', { name: 'Make a wing' }).waitFor();
+  await page.getByRole('heading', { name: 'Make a form' }).waitFor();
 }
 const openUp = (page: Page, title: RegExp): Promise<void> =>
   slip(page).getByRole('button', { name: title }).first().click();

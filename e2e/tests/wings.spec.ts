@@ -13,7 +13,7 @@ async function toForms(page: Page, workshop: Parameters<typeof signUp>[1], name:
   await signUp(page, workshop);
   await newAirframe(page, name);
   await station(page, 'Forms');
-  await page.getByRole('heading', { name: 'Make a wing' }).waitFor();
+  await page.getByRole('heading', { name: 'Make a form' }).waitFor();
 }
 
 test('makes a flying wing thickened in steps, with elevons, and sees it closed', async ({ page, workshop }) => {

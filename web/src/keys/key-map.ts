@@ -101,7 +101,7 @@ export const KEY_LINES = [
   line(FOLDED, 'folded', 'foldOne', [']'], ']', 'one fold on'),
 
   line(FORMS, 'forms', 'seeWingFolded', ['u'], 'U', 'see it folded'),
-  line(FORMS, 'forms', 'nextPanel', ['(\\[|\\])'], '[ ]', 'panel before, panel after'),
+  line(FORMS, 'forms', 'nextPanel', ['(\\[|\\])'], '[ ]', 'panel or station before, after'),
   line(FORMS, 'forms', 'back', ['Escape'], 'Esc', 'back out one step'),
 
   line(BOARDS, 'boards', 'nest', ['Enter'], 'Enter', 'nest', { isLeftToControls: true }),

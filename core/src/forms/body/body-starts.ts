@@ -2,7 +2,7 @@ import type { BodyThing } from '../../plan/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
 import { MM_PER_INCH } from '../../units/index.ts';
 import type { BodyForm } from './body-form.ts';
-import type { BodyFormer, BodyParameters, BodyStation } from './parameters.ts';
+import type { BodyFormer, BodyParameters, BodySeat, BodyStation } from './parameters.ts';
 
 /** The few numbers that a body starts from. */
 export interface BodyStart {
@@ -27,7 +27,16 @@ export const usualBody = (unit: LengthUnit): Omit<BodyStart, 'material'> =>
         tailHeightMm: 1.5 * MM_PER_INCH,
         tailWidthMm: 1 * MM_PER_INCH,
       }
-    : { lengthMm: 720, heightMm: 90, widthMm: 64, noseHeightMm: 62, tailHeightMm: 36, tailWidthMm: 26 };
+    : { lengthMm: 640, heightMm: 90, widthMm: 64, noseHeightMm: 62, tailHeightMm: 36, tailWidthMm: 26 };
+
+/** How a wing sits where nothing else is said: glued. */
+export const USUAL_SEAT: Omit<BodySeat, 'id' | 'formId'> = {
+  hold: 'none',
+  dowelMm: 4,
+  aheadMm: 12,
+  behindMm: 12,
+  inMm: 16,
+};
 
 /** Shares of the length where the full height begins and ends. */
 const FULL_FROM = 0.25;

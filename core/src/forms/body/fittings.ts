@@ -11,9 +11,10 @@ import { sheetPieces } from './sheet-pieces.ts';
 const TAB_SHARE = 0.6;
 /** Room of a slot round what goes through it, in mm. */
 const SLOT_ROOM_MM = 0.2;
-/** Thickness of a strap, in mm, and how far from the middle its slots lie as a share of the half width. */
+/** Thickness of a strap, in mm. */
 const STRAP_MM = 3;
-const STRAP_SHARE = 0.7;
+/** Board that stays between an opening and an edge, in boards. */
+const WEB_BOARDS = 1.6;
 /** Of the tongue under a hatch: how far it is glued, and how far it reaches under the lid, in mm. */
 const TONGUE_MM = 12;
 
@@ -57,11 +58,18 @@ export function floorHoles(site: BodySite, fromMm: number, toMm: number): readon
   return holes;
 }
 
+/** How far from the middle the slots of a strap lie. */
+const strapOut = (site: BodySite, x: number, strapMm: number): number =>
+  Math.max(
+    STRAP_MM,
+    freeHalf(site, x - strapMm / 2, x + strapMm / 2) - WEB_BOARDS * site.board.thicknessMm - STRAP_MM / 2,
+  );
+
 const strapSlots = (site: BodySite, x: number, strapMm: number): readonly MadeHole[] =>
   [-1, 1].map((side) => ({
     name: `strap-${side < 0 ? 'port' : 'starboard'}`,
     sizing: 'fixed',
-    corners: box(site, x, side * STRAP_SHARE * freeHalf(site, x - strapMm / 2, x + strapMm / 2), strapMm, STRAP_MM),
+    corners: box(site, x, side * strapOut(site, x, strapMm), strapMm, STRAP_MM),
   }));
 
 const common = ({ form }: BodySite): Pick<MadePartDraft, 'formId' | 'group' | 'handed'> => ({
@@ -138,7 +146,7 @@ function gearParts(site: BodySite): readonly Part[] {
     { at: { x: -gear.lengthMm / 2, y: half }, edge: 'fore' },
   ];
   const wide = gear.wireMm / 2,
-    slot = half - 3;
+    slot = half - WEB_BOARDS * t;
   return Array.from({ length: gear.boards }, (_, index) =>
     madePart({
       ...common(site),

@@ -20,6 +20,8 @@ export interface DowelPlace {
 /** Pads reach so many dowels across, at least so far, in mm. */
 const PAD_DOWELS = 4;
 const LEAST_PAD_MM = 18;
+/** Of a pad, round its hole, in boards. */
+const PAD_WEB_BOARDS = 1.6;
 /** Between a pad and what stands beside it, in mm. */
 const PAD_ROOM_MM = 0.3;
 /** Of a plate that bolts are screwed into, along the body, in mm; its bolt stands in the middle. */
@@ -70,11 +72,13 @@ function padReach(site: BodySite, x: number, half: number): readonly [fore: numb
 
 /** Pads round the dowels, on the inside of the walls: foam alone tears. */
 function padParts(site: BodySite): readonly Part[] {
-  const { form, body, board, wall } = site;
+  const { form, body, board, wall } = site,
+    plateMm = site.boardOf(body.plateMaterial).thicknessMm;
   return dowelPlaces(site).flatMap((dowel): readonly Part[] => {
     const { name, x, z, cut } = dowel;
     if (formerAtDowel(site, dowel) !== undefined) return [];
-    const half = Math.max(LEAST_PAD_MM, PAD_DOWELS * cut.seat.dowelMm) / 2,
+    const half =
+        Math.max(LEAST_PAD_MM, PAD_DOWELS * cut.seat.dowelMm, cut.seat.dowelMm + 2 * PAD_WEB_BOARDS * plateMm) / 2,
       [fore, aft] = padReach(site, x, half);
     const legs = stripLegs(site, x - fore, x + aft);
     const low = heightsBetween(overWings(site, site.floorTop), x - fore, x + aft).most + PAD_ROOM_MM + legs.low,

@@ -1,121 +1,45 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue';
-import { formContext } from '@grain-fold/core/airframe';
-import {
-  formFromPlanned,
-  formsFromNumbers,
-  usualNumbers,
-  type Form,
-  type WingStartBuild,
-  type WingStartKind,
-} from '@grain-fold/core/forms';
-import { materialsOf } from '@grain-fold/core/stock';
+import { ref } from 'vue';
+import type { Form } from '@grain-fold/core/forms';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
-import SchoolRow from './slip/SchoolRow.vue';
-import { START_BUILDS, STARTS } from './slip/schools.ts';
-import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import BodyStart from './body/BodyStart.vue';
+import WingStart from './WingStart.vue';
 
-/** A wing, or two that stand by each other, from six numbers. */
+/** What is to be made, from a few numbers or from what is planned. */
 defineProps<{ isEmpty: boolean }>();
 const emit = defineEmits<{ make: [forms: readonly Form[]]; close: [] }>();
 const work = useAirframe();
-const materials = materialsOf(work.airframe?.boards ?? []);
-const numbers = reactive({
-  ...usualNumbers('wing', work.unit),
-  material: materials[0] ?? 'faced board',
-});
-const kind = ref<WingStartKind>('wing');
-const build = ref<WingStartBuild>('folded');
-/** Once it was chosen by hand it stays. */
-let isBuildChosen = false;
-function setBuild(next: string): void {
-  isBuildChosen = true;
-  build.value = next as WingStartBuild;
-}
-/** Another kind starts from the numbers that are usual for it. */
-function setKind(next: WingStartKind): void {
-  kind.value = next;
-  Object.assign(numbers, usualNumbers(next, work.unit));
-  if (!isBuildChosen) build.value = next === 'flying wing' || next === 'V-tail' ? 'stepped' : 'folded';
-}
-const ROWS = [
-  ['spanMm', 'Span, tip to tip', 'length', 100, 6000],
-  ['rootChordMm', 'Chord in the middle', 'length', 40, 1500],
-  ['tipChordMm', 'Chord at the tip', 'length', 30, 1500],
-  ['dihedralDegrees', 'Dihedral of each half', 'angle', -30, 40],
-  ['sparHeightMm', 'Height of the spar', 'length', 1, 100],
+const WHAT = [
+  ['wing', 'a wing'],
+  ['body', 'a body'],
 ] as const;
-/** Wings of the plan that no form was made from yet. */
-const planned = computed(() => {
-  const linked = new Set((work.airframe?.forms ?? []).map(({ plannedId }) => plannedId));
-  return (work.airframe?.plan?.things ?? []).flatMap((thing) =>
-    thing.kind === 'wing' && !linked.has(thing.id) ? [thing] : [],
-  );
-});
-function fromPlan(thing: (typeof planned.value)[number]): void {
-  const boardMm = formContext(work.airframe!).boardOf(numbers.material).thicknessMm;
-  emit('make', [formFromPlanned(thing, work.freshId('w'), thing.name.slice(0, 40), numbers.material, boardMm)]);
-}
-function make(): void {
+const what = ref<(typeof WHAT)[number][0]>('wing');
+const named = new Set<string>();
+/** A name and an id that no other form has. */
+function naming(wanted: string, prefix: string): { readonly id: string; readonly name: string } {
   const names = new Set((work.airframe?.forms ?? []).map(({ name }) => name)),
-    ids = new Set<string>();
-  const naming = (wanted: string): { readonly id: string; readonly name: string } => {
-    let name = wanted,
-      id = work.freshId('w');
-    for (let number = 2; names.has(name); number += 1) name = `${wanted} ${number}`;
-    for (let number = 2; ids.has(id); number += 1) id = `${work.freshId('w')}-${number}`;
-    names.add(name);
-    ids.add(id);
-    return { id, name };
-  };
-  emit('make', formsFromNumbers(kind.value, build.value, { ...numbers }, naming));
+    fresh = work.freshId(prefix);
+  let name = wanted,
+    id = fresh;
+  for (let number = 2; names.has(name) || named.has(name); number += 1) name = `${wanted} ${number}`;
+  for (let number = 2; named.has(id); number += 1) id = `${fresh}-${number}`;
+  named.add(name).add(id);
+  return { id, name };
+}
+function make(forms: readonly Form[]): void {
+  named.clear();
+  emit('make', forms);
 }
 </script>
 
 <template>
   <div class="start">
-    <h2>{{ isEmpty ? 'Make a wing' : 'Make another wing' }}</h2>
-    <p class="lead">
-      Six numbers give every flat part for your board as it is measured: skins with their folds, spars, ends that meet
-      at the joint, blocks to hold it. You see it closed before a knife touches foam.
-    </p>
-    <div class="numbers">
-      <SchoolRow
-        label="What"
-        :model-value="kind"
-        :choices="STARTS"
-        @update:model-value="setKind($event as WingStartKind)"
-      />
-      <MeasureField
-        v-for="[key, word, measure, least, most] in ROWS"
-        :key="key"
-        :label="word"
-        :kind="measure"
-        :unit="work.unit"
-        :model-value="numbers[key]"
-        :least="least"
-        :most="most"
-        @update:model-value="numbers[key] = $event"
-      />
-      <ChoiceRow
-        label="Board"
-        :model-value="numbers.material"
-        :choices="(materials.length > 0 ? materials : [numbers.material]).map((one) => [one, one] as const)"
-        is-list
-        @update:model-value="numbers.material = $event"
-      />
-      <SchoolRow label="Built as" :model-value="build" :choices="START_BUILDS" @update:model-value="setBuild" />
-    </div>
-    <div class="go">
-      <el-button type="primary" @click="make">{{
-        kind === 'biplane' || kind === 'canard' ? 'Make both wings' : 'Make the wing'
-      }}</el-button>
-      <el-button v-for="thing in planned" :key="thing.id" @click="fromPlan(thing)"
-        >From the plan: {{ thing.name }}</el-button
-      >
+    <h2>{{ isEmpty ? 'Make a form' : 'Make another form' }}</h2>
+    <ChoiceRow label="Make" :model-value="what" :choices="WHAT" @update:model-value="what = $event as typeof what" />
+    <component :is="what === 'wing' ? WingStart : BodyStart" :naming="naming" @make="make">
       <el-button v-if="!isEmpty" link @click="emit('close')">Leave it as it is</el-button>
-    </div>
+    </component>
   </div>
 </template>
 
@@ -132,11 +56,11 @@ function make(): void {
   padding: 24px 26px;
   border-radius: var(--radius);
 }
-.lead {
+.start :deep(.lead) {
   color: var(--ink-soft);
   padding: 4px 0 12px;
 }
-.go {
+.start :deep(.go) {
   display: flex;
   flex-wrap: wrap;
   gap: 12px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import type { Form } from '@grain-fold/core/forms';
+import { isWing, readsOf, type Form } from '@grain-fold/core/forms';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useKeys } from '../../keys/use-keys.ts';
 import ToolButton from '../../kit/ToolButton.vue';
@@ -8,20 +8,26 @@ import { useAirframe } from '../../stores/airframe/airframe.ts';
 import FoldedMat from '../parts/folded/FoldedMat.vue';
 import { useFoldView } from '../parts/folded/use-fold-view.ts';
 import { useSelection } from '../parts/selection.ts';
+import BodyMat from './body/BodyMat.vue';
+import BodySlip from './body/BodySlip.vue';
 import FormsStart from './FormsStart.vue';
 import MadeParts from './MadeParts.vue';
 import WingMat from './mat/WingMat.vue';
-import FormsSlip from './slip/FormsSlip.vue';
-import { useForms } from './use-forms.ts';
+import WingSlip from './slip/WingSlip.vue';
+import { useForms, type BodyDesk, type WingDesk } from './use-forms.ts';
 
 const work = useAirframe();
 const desk = useForms();
-const mat = useTemplateRef<InstanceType<typeof WingMat>>('mat');
+const mat = useTemplateRef<{ fit: () => void }>('mat');
 const isStarting = ref(false);
 const isFolded = ref(false);
 const isEmpty = computed(() => desk.forms.value.length === 0);
+/** The desk, narrowed to the kind of form that is on it. */
+const wingDesk = computed(() => (isWing(desk.form.value) ? (desk as unknown as WingDesk) : undefined));
+const bodyDesk = computed(() => (desk.form.value?.kind === 'body' ? (desk as unknown as BodyDesk) : undefined));
+/** The first of its parts that stands: what the folded view begins with. */
 const skin = computed(() =>
-  work.airframe?.parts.find(({ source }) => source?.formId === desk.form.value?.id && source?.role === 'skin-1'),
+  work.airframe?.parts.find(({ source, place }) => source?.formId === desk.form.value?.id && place !== undefined),
 );
 const selection = useSelection(computed(() => undefined));
 const folding = useFoldView(
@@ -29,10 +35,13 @@ const folding = useFoldView(
   () => skin.value?.id,
   () => isFolded.value,
 );
-/** Wings that stand by each other are seen together. */
+/** Forms that stand by each other, or sit in each other, are seen together. */
 const isOneOfTwo = computed(() => {
-  const own = desk.form.value;
-  return desk.forms.value.some(({ id, standsBy }) => standsBy && (id === own?.id || standsBy.formId === own?.id));
+  const own = desk.form.value?.id;
+  return desk.forms.value.some((form) => {
+    const others = [...readsOf(form), ...(form.standsBy ? [form.standsBy.formId] : [])];
+    return others.length > 0 && (form.id === own || others.some((id) => id === own));
+  });
 });
 watch(isOneOfTwo, (is) => (folding.extent.value = is ? 'airframe' : 'together'), { immediate: true });
 const { view, message } = folding;
@@ -51,11 +60,18 @@ function back(): unknown {
   else return false;
   return true;
 }
+/** What the keys step through: the panels of a wing, the stations of a body. */
+const stepped = computed((): readonly [kind: string, count: number] => {
+  const form = desk.form.value;
+  if (!form) return ['', 0];
+  return isWing(form) ? ['panel', form.parameters.panels.length] : ['stations', form.parameters.stations.length];
+});
 function step(by: number): unknown {
-  const count = desk.form.value?.parameters.panels.length ?? 0;
+  const [kind, count] = stepped.value;
   if (count === 0) return false;
-  const now = desk.chosen.value?.index ?? (by > 0 ? -1 : count);
-  desk.chosen.value = { kind: 'panel', index: (now + by + count) % count };
+  const chosen = desk.chosen.value?.kind === kind ? desk.chosen.value.index : undefined,
+    now = chosen ?? (by > 0 ? -1 : count);
+  desk.chosen.value = { kind, index: (now + by + count) % count };
   return true;
 }
 useKeys('forms', {
@@ -79,20 +95,21 @@ useKeys('forms', {
         >
           <p class="report figures" role="status">{{ view.report[0] }}</p>
         </FoldedMat>
-        <WingMat v-else-if="desk.made.value" ref="mat" :desk="desk" :made="desk.made.value" />
+        <WingMat v-else-if="wingDesk?.made.value" ref="mat" :desk="wingDesk" :made="wingDesk.made.value" />
+        <BodyMat v-else-if="bodyDesk?.made.value?.site" ref="mat" :desk="bodyDesk" />
         <div v-else class="bare-mat" />
-        <div v-if="!isEmpty" class="mat-tools tools" role="toolbar" aria-label="Wing tools">
+        <div v-if="!isEmpty" class="mat-tools tools" role="toolbar" aria-label="Form tools">
           <ToolButton
             key-name="U"
             word="see it folded"
-            :hint="skin ? 'The whole wing, folded and joined' : 'A foam core is not folded'"
+            :hint="skin ? 'All of it, folded and joined' : 'A foam core is not folded'"
             :disabled="!skin"
             :is-on="isFolded"
             @press="isFolded = !isFolded"
           />
           <ToolButton
-            word="another wing"
-            hint="From six numbers"
+            word="another form"
+            hint="A wing or a body, from six numbers"
             :is-on="isStarting"
             @press="isStarting = !isStarting"
           />
@@ -100,13 +117,15 @@ useKeys('forms', {
         <p v-if="message" class="failed" role="alert">{{ message }}</p>
         <FormsStart v-if="isEmpty || isStarting" :is-empty="isEmpty" @make="make" @close="isStarting = false" />
       </div>
-      <FormsSlip v-if="!isEmpty" :desk="desk" @anew="isStarting = true" />
+      <WingSlip v-if="wingDesk" :desk="wingDesk" @anew="isStarting = true" />
+      <BodySlip v-else-if="bodyDesk" :desk="bodyDesk" @anew="isStarting = true" />
     </div>
     <MadeParts v-if="desk.form.value" :form-id="desk.form.value.id" />
     <TrayBar
       ><span
-        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> next panel · drag a ring: span, chord, dihedral, spar ·
-        <b>Alt</b> holds steps off</span
+        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> {{ wingDesk ? 'next panel' : 'next station' }} · drag a ring:
+        {{ wingDesk ? 'span, chord, dihedral, spar' : 'top, bottom, width, former, wing' }} · <b>Alt</b> holds steps
+        off</span
       ></TrayBar
     >
   </div>

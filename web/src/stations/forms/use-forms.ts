@@ -4,7 +4,8 @@ import {
   isBlocked,
   makeForm,
   putBack,
-  withParameters,
+  withChanges,
+  type BodyForm,
   type Form,
   type FormFault,
   type Made,
@@ -28,7 +29,8 @@ export interface DeskOf<F extends Form> {
   readonly stored: ComputedRef<F | undefined>;
   /** As it shows: with what is being dragged. */
   readonly form: ComputedRef<F | undefined>;
-  readonly draft: ShallowRef<F['parameters'] | undefined>;
+  /** A form as it is being dragged: this one, or one that it is made by. */
+  readonly draft: ShallowRef<Form | undefined>;
   /** The form as it was last made well, and what is wrong with the numbers as they are. */
   readonly made: ComputedRef<MadeOf<F> | undefined>;
   readonly faults: ComputedRef<readonly FormFault[]>;
@@ -48,22 +50,25 @@ export interface DeskOf<F extends Form> {
 
 export type FormsDesk = DeskOf<Form>;
 export type WingDesk = DeskOf<WingForm>;
+export type BodyDesk = DeskOf<BodyForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {
   const work = useAirframe();
   const chosenId = ref<string>();
-  const draft = shallowRef<Form['parameters']>();
+  const draft = shallowRef<Form>();
   const chosen = shallowRef<FormChosen>();
-  const forms = computed(() => work.airframe?.forms ?? []);
-  const stored = computed(() => forms.value.find(({ id }) => id === chosenId.value) ?? forms.value[0]);
-  const form = computed(() => {
-    const now = stored.value;
-    return now && draft.value ? ({ ...now, parameters: draft.value } as Form) : now;
-  });
+  const saved = computed(() => work.airframe?.forms ?? []);
+  const stored = computed(() => saved.value.find(({ id }) => id === chosenId.value) ?? saved.value[0]);
+  const forms = computed(() =>
+    draft.value ? saved.value.map((one) => (one.id === draft.value!.id ? draft.value! : one)) : saved.value,
+  );
+  const form = computed(() => forms.value.find(({ id }) => id === stored.value?.id));
   const now = computed(() => {
     if (!form.value || !work.airframe) return undefined;
-    return draft.value ? makeForm(form.value, formContext(work.airframe)) : madeOf(form.value, work.airframe);
+    return draft.value
+      ? makeForm(form.value, formContext({ ...work.airframe, forms: forms.value }))
+      : madeOf(form.value, work.airframe);
   });
   /** Numbers that make nothing leave what was made last standing. */
   let lastGood: { readonly id: string; readonly made: Made } | undefined;
@@ -81,7 +86,7 @@ export function useForms(): FormsDesk {
   }
   function change(label: string, changes: readonly ParameterChange[]): void {
     const from = stored.value;
-    if (from) replace(label, { ...from, parameters: withParameters(from.parameters, changes) } as Form);
+    if (from) replace(label, withChanges(from, changes));
   }
   function add(next: readonly Form[]): void {
     const [first] = next;
@@ -114,7 +119,7 @@ export function useForms(): FormsDesk {
     work.commit(`Put ${addition.what} back on ${part.name}`, {
       ...airframe,
       parts: airframe.parts.map((one) => (one === part ? next : one)),
-      forms: forms.value.map((one) => (one === from ? withoutParked(index) : one)),
+      forms: saved.value.map((one) => (one === from ? withoutParked(index) : one)),
     });
   }
   function dropParked(index: number): void {
@@ -122,7 +127,7 @@ export function useForms(): FormsDesk {
     const without = withoutParked(index);
     work.commit('Throw away what found no place', {
       ...work.airframe,
-      forms: forms.value.map((one) => (one === stored.value ? without : one)),
+      forms: saved.value.map((one) => (one === stored.value ? without : one)),
     });
   }
   function release(): void {
@@ -134,9 +139,7 @@ export function useForms(): FormsDesk {
       work.commit(`Remove ${stored.value.name} and its parts`, withoutForm(work.airframe, stored.value.id, false));
   }
   const airframe = computed(() =>
-    work.airframe && form.value && draft.value && !isBlocked(faults.value)
-      ? withForm(work.airframe, form.value)
-      : work.airframe,
+    work.airframe && draft.value && !isBlocked(faults.value) ? withForm(work.airframe, draft.value) : work.airframe,
   );
   return {
     forms,

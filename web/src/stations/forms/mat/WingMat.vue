@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef } from 'vue';
-import { isBlocked, withParameters, type MadeWing } from '@grain-fold/core/forms';
+import { isBlocked, withChanges, type MadeWing } from '@grain-fold/core/forms';
 import { distance, type Point } from '@grain-fold/core/geometry';
 import { formatAngle, formatLengthWithUnit } from '@grain-fold/core/units';
 import { isWith } from '../../../keys/held-keys.ts';
@@ -65,7 +65,7 @@ function move(at: Point, event: PointerEvent): void {
     return;
   }
   const changes = dragWing(form.parameters, handle, at, frontUp.value, work.unit, isWith('Alt', event));
-  props.desk.draft.value = withParameters(form.parameters, changes);
+  props.desk.draft.value = withChanges(form, changes);
 }
 /** The table of the front view stays where it lies while something is dragged. */
 const frontUp = computed(() => views.value.frontUp);
@@ -80,7 +80,7 @@ function release(): void {
     props.desk.draft.value = undefined;
     return;
   }
-  props.desk.replace(`Drag ${handle.word}`, { ...form, parameters: draft });
+  props.desk.replace(`Drag ${handle.word}`, draft);
 }
 function drop(): unknown {
   if (!dragged.value) return false;

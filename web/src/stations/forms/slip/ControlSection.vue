@@ -80,7 +80,7 @@ function removeControl(at: number): void {
           @update:model-value="change('Move control', [{ path: `controls.${at}.panelId`, value: $event }])"
         />
         <FieldRows
-          :wing="wing"
+          :parameters="wing"
           :prefix="`controls.${at}.`"
           :fields="CONTROL_FIELDS"
           :follows="{ tipChordMm: { word: 'the same', value: control.chordMm } }"

@@ -18,7 +18,7 @@ const length = (mm: number): string => formatLengthWithUnit(mm, work.unit, 0);
 <template>
   <FieldRows
     v-if="wing.core"
-    :wing="wing"
+    :parameters="wing"
     prefix="core."
     :fields="CORE_FIELDS"
     :unit="work.unit"

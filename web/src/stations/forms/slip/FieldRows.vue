@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { parameterAt, type FormField, type ParameterChange, type WingParameters } from '@grain-fold/core/forms';
+import { parameterAt, type FormField, type ParameterChange } from '@grain-fold/core/forms';
 import type { LengthUnit } from '@grain-fold/core/units';
 import MeasureField from '../../../kit/MeasureField.vue';
 
 /** Numbers of a form, one a row; one that may be left out tells what it follows then. */
 const props = defineProps<{
-  wing: WingParameters;
+  parameters: object;
   /** Path of what they belong to, with its dot: `panels.1.`. */
   prefix?: string;
   fields: Readonly<Record<string, FormField>>;
@@ -16,7 +16,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [label: string, changes: readonly ParameterChange[]] }>();
 const KINDS = { length: 'length', angle: 'angle', count: 'number', percent: 'number' } as const;
 const pathOf = (key: string): string => `${props.prefix ?? ''}${key}`;
-const valueOf = (key: string): number | undefined => parameterAt(props.wing, pathOf(key)) as number | undefined;
+const valueOf = (key: string): number | undefined => parameterAt(props.parameters, pathOf(key)) as number | undefined;
 const set = (key: string, value: number | undefined): void =>
   emit('change', `Change ${props.fields[key]!.word.toLowerCase()}`, [{ path: pathOf(key), value }]);
 </script>

@@ -1,52 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { materialsOf } from '@grain-fold/core/stock';
-import CheckRow from '../../../kit/CheckRow.vue';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import StandsByRows from './StandsByRows.vue';
 import type { FormsDesk } from '../use-forms.ts';
 
 /** The form itself: its name, its board, where it stands, what waits for a place, and how it is let go. */
-const props = defineProps<{ desk: FormsDesk }>();
+const props = defineProps<{ desk: FormsDesk; /** Whether it is tilted by an incidence. */ hasIncidence?: boolean }>();
 const work = useAirframe();
 const form = computed(() => props.desk.stored.value!);
-const wing = computed(() => form.value.parameters);
 const materials = computed(() => {
   const known = materialsOf(work.airframe?.boards ?? []);
-  return [...new Set([wing.value.material, ...known])].map((one) => [one, one] as const);
+  return [...new Set([form.value.parameters.material, ...known])].map((one) => [one, one] as const);
 });
-const DIHEDRALS = [
-  ['table', 'the table'],
-  ['neighbour', 'its neighbour'],
-] as const;
-const SWEEPS = [
-  ['nose', 'the nose'],
-  ['quarter', 'a quarter of the chord'],
-  ['spar', 'the spar'],
-] as const;
 const AXES = [
   ['x', 'Aft of the datum'],
   ['y', 'To starboard'],
   ['z', 'Up'],
 ] as const;
-function setMiddle(isPanel: boolean): void {
-  const [first] = wing.value.panels;
-  props.desk.change(isPanel ? 'Panel across the middle' : 'Joint in the middle', [
-    { path: 'middle', value: isPanel ? 'panel' : 'joint' },
-    ...(isPanel
-      ? [
-          { path: 'panels.0.tipChordMm', value: wing.value.rootChordMm },
-          ...(['sweepDegrees', 'dihedralDegrees', 'washoutDegrees'] as const)
-            .filter((key) => first![key] !== 0)
-            .map((key) => ({ path: `panels.0.${key}`, value: 0 })),
-        ]
-      : []),
-  ]);
-}
 const plannedName = computed(() => work.airframe?.plan?.things.find(({ id }) => id === form.value.plannedId)?.name);
 function unlink(): void {
   const { plannedId: _planned, ...rest } = form.value;
@@ -78,35 +52,14 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
       />
       <ChoiceRow
         label="Board"
-        :model-value="wing.material"
+        :model-value="form.parameters.material"
         :choices="materials"
         is-list
-        @update:model-value="desk.change('Change board of the wing', [{ path: 'material', value: $event }])"
+        @update:model-value="desk.change(`Change board of ${form.name}`, [{ path: 'material', value: $event }])"
       />
-      <CheckRow
-        label="A panel runs across the middle"
-        :model-value="wing.middle === 'panel'"
-        @update:model-value="setMiddle"
-      />
-      <ChoiceRow
-        label="Dihedral against"
-        :model-value="wing.dihedralAgainst"
-        :choices="DIHEDRALS"
-        is-list
-        @update:model-value="
-          desk.change('Change what dihedral is against', [{ path: 'dihedralAgainst', value: $event }])
-        "
-      />
-      <ChoiceRow
-        label="Sweep at"
-        :model-value="wing.sweepAt"
-        :choices="SWEEPS"
-        is-list
-        @update:model-value="desk.change('Change where sweep is told', [{ path: 'sweepAt', value: $event }])"
-      />
-      <StandsByRows :desk="desk" />
+      <slot />
       <MeasureField
-        v-for="[key, word] in form.standsBy ? [] : AXES"
+        v-for="[key, word] in form.standsBy ? [] : hasIncidence ? AXES : AXES.filter(([axis]) => axis !== 'y')"
         :key="key"
         :label="word"
         :unit="work.unit"
@@ -114,7 +67,7 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
         @update:model-value="place(key, $event)"
       />
       <MeasureField
-        v-if="!form.standsBy"
+        v-if="hasIncidence && !form.standsBy"
         label="Incidence"
         kind="angle"
         :model-value="form.place.incidenceDegrees"

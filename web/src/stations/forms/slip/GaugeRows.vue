@@ -71,7 +71,7 @@ const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
     @update:model-value="setVariant"
   />
   <template v-if="gauges.hasBalance">
-    <FieldRows :wing="wing" prefix="gauges." :fields="GAUGE_FIELDS" :unit="work.unit" @change="change" />
+    <FieldRows :parameters="wing" prefix="gauges." :fields="GAUGE_FIELDS" :unit="work.unit" @change="change" />
     <p v-if="balance" class="figures">
       {{ length(balance.aftMm) }} aft of the root's nose<template v-if="balance.alongNoseMm !== undefined"
         >, or {{ length(balance.alongNoseMm) }} out along the nose</template

@@ -55,7 +55,7 @@ function addLayer(): void {
       is-list
       @update:model-value="change('Turn layer', [{ path: `layers.${at}.side`, value: $event }])"
     />
-    <FieldRows :wing="wing" :prefix="`layers.${at}.`" :fields="LAYER_FIELDS" :unit="work.unit" @change="change" />
+    <FieldRows :parameters="wing" :prefix="`layers.${at}.`" :fields="LAYER_FIELDS" :unit="work.unit" @change="change" />
     <el-button
       link
       size="small"
@@ -70,7 +70,7 @@ function addLayer(): void {
   </div>
   <el-button size="small" :disabled="layers.length >= MOST_LAYERS" @click="addLayer">Add a layer</el-button>
   <FieldRows
-    :wing="wing"
+    :parameters="wing"
     :fields="{ noseRoundMm: WING_FIELDS.noseRoundMm }"
     :follows="round"
     :unit="work.unit"

@@ -90,10 +90,10 @@ const wordOf = (at: number): string => (isMiddle(at) ? 'Middle panel' : `Panel $
         >
       </el-button>
       <div v-if="index === at" class="own">
-        <FieldRows :wing="wing" :prefix="`panels.${at}.`" :fields="fields" :unit="work.unit" @change="change" />
+        <FieldRows :parameters="wing" :prefix="`panels.${at}.`" :fields="fields" :unit="work.unit" @change="change" />
         <FoldAway v-if="!isMiddle(at)" title="Washout and spar at its tip">
           <FieldRows
-            :wing="wing"
+            :parameters="wing"
             :prefix="`panels.${at}.`"
             :fields="{ washoutDegrees, tipSparHeightMm }"
             :follows="follows"

@@ -70,7 +70,7 @@ const title = computed(() =>
   <section v-if="(wing.build ?? 'folded') === 'folded'" aria-label="Ribs and tubes">
     <FoldAway :title="title">
       <template v-if="ribs">
-        <FieldRows :wing="wing" prefix="ribs." :fields="RIB_FIELDS" :unit="work.unit" @change="change" />
+        <FieldRows :parameters="wing" prefix="ribs." :fields="RIB_FIELDS" :unit="work.unit" @change="change" />
         <ChoiceRow
           label="Ribs of"
           :model-value="ribs.material"
@@ -99,7 +99,7 @@ const title = computed(() =>
             @update:model-value="change('Move tube', [{ path: `ribs.tubes.${at}.panelId`, value: $event }])"
           />
           <FieldRows
-            :wing="wing"
+            :parameters="wing"
             :prefix="`ribs.tubes.${at}.`"
             :fields="TUBE_FIELDS"
             :unit="work.unit"

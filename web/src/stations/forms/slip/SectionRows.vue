@@ -87,7 +87,7 @@ function setBuild(value: string): void {
     <LayerRows v-if="build === 'stepped'" :desk="desk" />
     <FieldRows
       v-else-if="build === 'cambered'"
-      :wing="wing"
+      :parameters="wing"
       prefix="camber."
       :fields="CAMBER_FIELDS"
       :unit="work.unit"

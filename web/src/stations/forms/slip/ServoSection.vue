@@ -69,7 +69,13 @@ function removeServo(at: number): void {
           is-list
           @update:model-value="change('Move servo', [{ path: `servos.${at}.panelId`, value: $event }])"
         />
-        <FieldRows :wing="wing" :prefix="`servos.${at}.`" :fields="SERVO_FIELDS" :unit="work.unit" @change="change" />
+        <FieldRows
+          :parameters="wing"
+          :prefix="`servos.${at}.`"
+          :fields="SERVO_FIELDS"
+          :unit="work.unit"
+          @change="change"
+        />
         <p>{{ lies[at] }}</p>
         <p v-if="leads[at]">
           Its lead runs {{ length(leads[at].lengthMm) }} along the spar to the middle:

@@ -120,7 +120,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
   <template v-if="!isCored">
     <FieldRows
       v-if="isDrawn && wing.skin === 'creased'"
-      :wing="wing"
+      :parameters="wing"
       prefix="section."
       :fields="SECTION_FIELDS"
       :unit="work.unit"
@@ -141,7 +141,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
     />
     <FieldRows
       v-if="!isDrawn && wing.nose === 'bent'"
-      :wing="wing"
+      :parameters="wing"
       :fields="{ noseRadiusMm: WING_FIELDS.noseRadiusMm }"
       :follows="nose"
       :unit="work.unit"
@@ -155,7 +155,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
     />
     <FieldRows
       v-if="!isDrawn && wing.tail === 'lap'"
-      :wing="wing"
+      :parameters="wing"
       :fields="{ lapMm: WING_FIELDS.lapMm }"
       :follows="lap"
       :unit="work.unit"
@@ -163,7 +163,7 @@ async function read({ raw: chosen }: UploadFile): Promise<void> {
     />
     <FieldRows
       v-if="!isDrawn && wing.tail === 'strip'"
-      :wing="wing"
+      :parameters="wing"
       :fields="{ stripBoards: WING_FIELDS.stripBoards }"
       :unit="work.unit"
       @change="change"

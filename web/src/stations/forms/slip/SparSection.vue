@@ -70,7 +70,7 @@ const fields = computed(() => ({
   <section aria-label="Spar and joints">
     <FoldAway v-if="(wing.build ?? 'folded') === 'folded'" title="Spar">
       <SchoolRow label="Spar" :model-value="wing.sparKind" :choices="SPARS" @update:model-value="setKind" />
-      <FieldRows :wing="wing" :fields="fields" :unit="work.unit" @change="change" />
+      <FieldRows :parameters="wing" :fields="fields" :unit="work.unit" @change="change" />
       <ChoiceRow
         v-if="wing.sparKind === 'strips'"
         label="Strips of"
@@ -98,7 +98,7 @@ const fields = computed(() => ({
       />
       <FieldRows
         v-if="wing.sparKind !== 'none' && wing.sparEnds === 'short'"
-        :wing="wing"
+        :parameters="wing"
         :fields="{ sparShortMm: WING_FIELDS.sparShortMm }"
         :unit="work.unit"
         @change="change"
@@ -118,7 +118,7 @@ const fields = computed(() => ({
           @update:model-value="setBraces"
         />
         <template v-if="wing.braces">
-          <FieldRows :wing="wing" prefix="braces." :fields="BRACE_FIELDS" :unit="work.unit" @change="change" />
+          <FieldRows :parameters="wing" prefix="braces." :fields="BRACE_FIELDS" :unit="work.unit" @change="change" />
           <ChoiceRow
             label="Braces of"
             :model-value="wing.braces.material"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { formContext } from '@grain-fold/core/airframe';
-import { restOfBoards, type StandsBy } from '@grain-fold/core/forms';
+import { isWing, restOfBoards, type StandsBy } from '@grain-fold/core/forms';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import MeasureField from '../../../kit/MeasureField.vue';
@@ -12,11 +12,12 @@ import type { WingDesk } from '../use-forms.ts';
 const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const form = computed(() => props.desk.stored.value!);
-const leader = computed(() => props.desk.forms.value.find(({ id }) => id === form.value.standsBy?.formId));
+const wings = computed(() => props.desk.forms.value.filter(isWing));
+const leader = computed(() => wings.value.find(({ id }) => id === form.value.standsBy?.formId));
 const isLeader = computed(() => props.desk.forms.value.some(({ standsBy }) => standsBy?.formId === form.value.id));
 const choices = computed(() => [
   ['', 'none: where it is said'] as const,
-  ...props.desk.forms.value
+  ...wings.value
     .filter(({ id, standsBy }) => id !== form.value.id && !standsBy)
     .map(({ id, name }) => [id, name] as const),
 ]);

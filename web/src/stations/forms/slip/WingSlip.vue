@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { PANEL_FIELDS, WING_FIELDS, type FormFault, type ParameterChange } from '@grain-fold/core/forms';
+import { PANEL_FIELDS, WING_FIELDS, type ParameterChange } from '@grain-fold/core/forms';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
-import FaultCard from '../../../kit/FaultCard.vue';
 import FigureRow from '../../../kit/FigureRow.vue';
 import InTurn from '../../../kit/InTurn.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { WingDesk } from '../use-forms.ts';
 import ControlSection from './ControlSection.vue';
 import FieldRows from './FieldRows.vue';
+import FormHead from './FormHead.vue';
 import FormSection from './FormSection.vue';
 import HelpsSection from './HelpsSection.vue';
 import PanelSection from './PanelSection.vue';
@@ -16,6 +16,7 @@ import RibSection from './RibSection.vue';
 import SectionRows from './SectionRows.vue';
 import ServoSection from './ServoSection.vue';
 import SparSection from './SparSection.vue';
+import WingFormRows from './WingFormRows.vue';
 import WingFiguresSection from './WingFiguresSection.vue';
 
 /** The numbers of a wing: what is decided first stands first, the rest under its head. */
@@ -26,11 +27,7 @@ const form = computed(() => props.desk.form.value!);
 const wing = computed(() => form.value.parameters);
 const figures = computed(() => props.desk.made.value?.figures);
 const change = (label: string, changes: readonly ParameterChange[]): void => props.desk.change(label, changes);
-const mend = ({ title, mend: one }: FormFault): void => {
-  if (one) change(`Mend: ${title.toLowerCase()}`, one.changes);
-};
 const FIRST = { rootChordMm: WING_FIELDS.rootChordMm };
-const forms = computed(() => props.desk.forms.value.map(({ id, name }) => ({ value: id, label: name })));
 const isFolded = computed(() => (wing.value.build ?? 'folded') === 'folded');
 /** One panel a side: its own numbers are the wing's. */
 const isSimple = computed(() => wing.value.panels.length === 1 && wing.value.middle === 'joint');
@@ -46,30 +43,25 @@ function setSpan(_label: string, changes: readonly ParameterChange[]): void {
 
 <template>
   <aside class="slip" aria-label="Slip">
-    <div class="slip-head">
-      <h2>{{ form.name }}</h2>
-      <p>{{ wing.panels.length }} {{ wing.panels.length === 1 ? 'panel' : 'panels' }} a side · {{ wing.material }}</p>
-      <el-segmented
-        v-if="forms.length > 1"
-        :model-value="form.id"
-        :options="forms"
-        aria-label="Forms"
-        :validate-event="false"
-        @update:model-value="desk.chosenId.value = String($event)"
-      />
-      <el-button link size="small" @click="$emit('anew')">Make another wing</el-button>
-    </div>
-    <p v-if="work.message" class="message" role="alert">{{ work.message }}</p>
-    <section v-if="desk.faults.value.length > 0" aria-label="Faults">
-      <FaultCard v-for="fault in desk.faults.value" :key="fault.code + fault.path" :fault="fault" @mend="mend(fault)" />
-    </section>
+    <FormHead
+      :desk="desk"
+      :words="`${wing.panels.length} ${wing.panels.length === 1 ? 'panel' : 'panels'} a side · ${wing.material}`"
+      @anew="$emit('anew')"
+    />
     <section aria-label="Numbers">
       <FigureRow v-if="figures" label="Span" :value="formatLengthWithUnit(figures.spanMm, work.unit)" />
-      <FieldRows :wing="wing" :fields="FIRST" :unit="work.unit" @change="change" />
-      <FieldRows v-if="isSimple" :wing="wing" prefix="panels.0." :fields="SIMPLE" :unit="work.unit" @change="setSpan" />
+      <FieldRows :parameters="wing" :fields="FIRST" :unit="work.unit" @change="change" />
+      <FieldRows
+        v-if="isSimple"
+        :parameters="wing"
+        prefix="panels.0."
+        :fields="SIMPLE"
+        :unit="work.unit"
+        @change="setSpan"
+      />
       <FieldRows
         v-if="isFolded && wing.section.kind === 'strip-spar'"
-        :wing="wing"
+        :parameters="wing"
         :fields="{ sparHeightMm: WING_FIELDS.sparHeightMm }"
         :unit="work.unit"
         @change="change"
@@ -83,13 +75,8 @@ function setSpan(_label: string, changes: readonly ParameterChange[]): void {
     <InTurn><ServoSection :desk="desk" /></InTurn>
     <InTurn><HelpsSection :desk="desk" /></InTurn>
     <InTurn><WingFiguresSection :desk="desk" /></InTurn>
-    <InTurn><FormSection :desk="desk" /></InTurn>
+    <InTurn
+      ><FormSection :desk="desk" has-incidence><WingFormRows :desk="desk" /></FormSection
+    ></InTurn>
   </aside>
 </template>
-
-<style scoped>
-.message {
-  color: var(--brick);
-  padding-top: 10px;
-}
-</style>

@@ -13,7 +13,7 @@ const another = (page: Page): Promise<void> => page.getByRole('button', { name: 
 
 /** A body from its usual numbers; what wings there are sit in it. */
 async function makeBody(page: Page): Promise<void> {
-  await page.locator('.start').getByText('a body', { exact: true }).click();
+  await choose(page.locator('.start'), 'Make', 'a body');
   await page.getByRole('button', { name: 'Make the body' }).click();
   await expect(made(page).filter({ hasText: 'wall' })).toBeVisible();
 }

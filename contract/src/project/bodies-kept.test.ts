@@ -1,5 +1,12 @@
 import { withForm } from '@grain-fold/core/airframe';
-import { bodyFromNumbers, usualBody, type BodyForm } from '@grain-fold/core/forms';
+import {
+  bodyFromNumbers,
+  shellFromNumbers,
+  usualBody,
+  usualShell,
+  type BodyForm,
+  type ShellForm,
+} from '@grain-fold/core/forms';
 import { airframeOf } from '../../../core/test/samples.ts';
 import { fieldFaults } from '../field-faults.ts';
 import { readProjectFile, SaveAirframe, writeProjectFile } from '../index.ts';
@@ -60,4 +67,29 @@ test('a body is saved as a change, and what is none is refused', () => {
   expect(
     fieldFaults(SaveAirframe, change({ ...form, parameters: { ...form.parameters, lid: 'glass' } })),
   ).toMatchObject([{ field: 'forms[0].value.parameters.lid' }]);
+});
+
+test('a shell comes back from a file to the last digit, and what is none is refused', () => {
+  const shell: ShellForm = {
+    ...form,
+    id: 'h1',
+    kind: 'shell',
+    name: 'Shell',
+    parameters: {
+      ...shellFromNumbers({ ...usualShell('in'), material: 'foam' }),
+      hatch: { fromMm: 101.6, toMm: 203.2, overCorner: 2 },
+    },
+  };
+  const shelled = withForm(airframeOf([]), shell);
+  expect(readProjectFile(writeProjectFile(shelled))).toEqual({ ok: true, airframe: shelled });
+  const save = (value: unknown): object => ({ label: 'x', forms: [{ id: 'h1', basedOn: 0, position: 0, value }] });
+  const { sections } = shell.parameters;
+  const broken = (outMm: unknown) =>
+    save({
+      ...shell,
+      parameters: { ...shell.parameters, sections: [{ ...sections[0]!, corners: [{ outMm, upMm: 0 }] }] },
+    });
+  expect(fieldFaults(SaveAirframe, save(shell))).toEqual([]);
+  for (const outMm of ['1', -4, 1e9, null])
+    expect(JSON.stringify(fieldFaults(SaveAirframe, broken(outMm)))).toContain('corners[0].outMm');
 });

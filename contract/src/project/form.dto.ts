@@ -7,6 +7,7 @@ import { FEATURE_TYPES, FeatureDto } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
 import { EachNested, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, Nested } from './rules.ts';
+import { ShellParametersDto } from './shell.dto.ts';
 import { AirframePointDto } from './standing.dto.ts';
 import { WingParametersDto } from './wing.dto.ts';
 
@@ -85,11 +86,15 @@ export class WingFormDto extends FormDto {
 export class BodyFormDto extends FormDto {
   @Nested(() => BodyParametersDto) declare parameters: BodyParametersDto;
 }
+export class ShellFormDto extends FormDto {
+  @Nested(() => ShellParametersDto) declare parameters: ShellParametersDto;
+}
 
 /** The class of each kind of form. */
 export const FORM_TYPES = [
   { value: WingFormDto, name: 'wing' },
   { value: BodyFormDto, name: 'body' },
+  { value: ShellFormDto, name: 'shell' },
 ];
 
 /** The class of a form, or of each of a list, told by its kind. */

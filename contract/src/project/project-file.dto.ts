@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, Equals, IsArray, IsOptional } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
-import { FormDto, TypeOfForm } from './form.dto.ts';
+import { type FormDto, TypeOfForm } from './form.dto.ts';
 import { NestDto } from './nest.dto.ts';
 import { PartDto } from './part.dto.ts';
 import { PlanDto } from './plan.dto.ts';

@@ -75,11 +75,14 @@ function goesOn([a, b]: readonly [Point, Point], p: Point, q: Point): boolean {
 export function solidsOf(part: ResolvedPart, flat: FlatPlates): readonly PlateSolid[] {
   const slopes = slopesOf(part),
     found = flat.plates.map((plate) => slopesOfSides(plate, slopes)),
-    bodyOf = bentBodies(flat);
+    bodyOf = bentBodies(flat),
+    isCreased = creasedTo(flat);
   return flat.plates.map((plate, at) => {
     const solid = solidOf(plate, found[at]!, flat.thicknessMm);
     const runOns = flat.plates.flatMap((other, index) =>
-      index === at || plate.kind === 'skin' || bodyOf[other.index] !== bodyOf[plate.index]
+      index === at ||
+      plate.kind === 'skin' ||
+      (bodyOf[other.index] !== bodyOf[plate.index] && !isCreased(plate.index, other.index))
         ? []
         : runOnsOver(plate, other, found[index]!),
     );
@@ -87,7 +90,15 @@ export function solidsOf(part: ResolvedPart, flat: FlatPlates): readonly PlateSo
   });
 }
 
-/** The slanted sides of a plate that run on over another of its bent body, whose foam lies inside of them. */
+/** Whether two plates hang together by a crease: a knife that bevels the edge of one takes the tip of the other along. */
+function creasedTo({ hinges }: FlatPlates): (a: number, b: number) => boolean {
+  const pairs = new Set(
+    hinges.flatMap(({ kind, left, right }) => (kind === 'crease' ? [`${left},${right}`, `${right},${left}`] : [])),
+  );
+  return (a, b) => pairs.has(`${a},${b}`);
+}
+
+/** The slanted sides of a plate that run on over another beside it, whose foam lies inside of them. */
 function runOnsOver(plate: Plate, beside: Plate, slopes: readonly (Slope | undefined)[]): readonly RunOn[] {
   return beside.outer.flatMap((from, index): readonly RunOn[] => {
     const slope = slopes[index];

@@ -24,6 +24,8 @@ export {
   type Made,
   type MadeOf,
   formMaterials,
+  isBody,
+  isShell,
   isWing,
   makeForm,
   readsOf,
@@ -117,3 +119,4 @@ export {
   withPlannedShape,
 } from './wing/index.ts';
 export * from './body/index.ts';
+export * from './shell/index.ts';

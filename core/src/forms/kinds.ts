@@ -1,12 +1,19 @@
 import { times3 } from '../geometry/index.ts';
 import { withParameters, type AnyForm, type FormContext, type ParameterChange } from './form/index.ts';
 import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
+import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm | BodyForm;
+export type Form = WingForm | BodyForm | ShellForm;
 /** A form made, by its kind. */
-export type MadeOf<F extends Form> = F extends WingForm ? MadeWing : F extends BodyForm ? MadeBody : never;
+export type MadeOf<F extends Form> = F extends WingForm
+  ? MadeWing
+  : F extends BodyForm
+    ? MadeBody
+    : F extends ShellForm
+      ? MadeShell
+      : never;
 export type Made = MadeOf<Form>;
 
 /** Everything that is particular to one kind of form. */
@@ -23,6 +30,7 @@ interface FormKind<F extends Form> {
 const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonly kind: Kind }>> } = {
   wing: { make: makeWing, scale: scaleWing, materials: wingMaterials },
   body: { make: makeBody, scale: scaleBody, materials: bodyMaterials, reads: bodyReads },
+  shell: { make: makeShell, scale: scaleShell, materials: shellMaterials },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;
@@ -47,6 +55,7 @@ export const readsOf = (form: Form): readonly string[] => kindOf(form).reads?.(f
 
 /** Whether a form makes a wing. */
 export const isWing = (form: AnyForm | undefined): form is WingForm => form?.kind === 'wing';
+export const isShell = (form: AnyForm | undefined): form is ShellForm => form?.kind === 'shell';
 export const isBody = (form: AnyForm | undefined): form is BodyForm => form?.kind === 'body';
 
 /** A form of another size. */

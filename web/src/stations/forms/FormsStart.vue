@@ -4,6 +4,7 @@ import type { Form } from '@grain-fold/core/forms';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import BodyStart from './body/BodyStart.vue';
+import ShellStart from './shell/ShellStart.vue';
 import WingStart from './WingStart.vue';
 
 /** What is to be made, from a few numbers or from what is planned. */
@@ -13,7 +14,9 @@ const work = useAirframe();
 const WHAT = [
   ['wing', 'a wing'],
   ['body', 'a body'],
+  ['shell', 'a shell'],
 ] as const;
+const STARTS = { wing: WingStart, body: BodyStart, shell: ShellStart };
 const what = ref<(typeof WHAT)[number][0]>('wing');
 const named = new Set<string>();
 /** A name and an id that no other form has. */
@@ -37,7 +40,7 @@ function make(forms: readonly Form[]): void {
   <div class="start">
     <h2>{{ isEmpty ? 'Make a form' : 'Make another form' }}</h2>
     <ChoiceRow label="Make" :model-value="what" :choices="WHAT" @update:model-value="what = $event as typeof what" />
-    <component :is="what === 'wing' ? WingStart : BodyStart" :naming="naming" @make="make">
+    <component :is="STARTS[what]" :naming="naming" @make="make">
       <el-button v-if="!isEmpty" link @click="emit('close')">Leave it as it is</el-button>
     </component>
   </div>

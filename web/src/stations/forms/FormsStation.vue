@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { isWing, readsOf, type Form } from '@grain-fold/core/forms';
+import { isBody, isShell, isWing, readsOf, type Form } from '@grain-fold/core/forms';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useKeys } from '../../keys/use-keys.ts';
 import ToolButton from '../../kit/ToolButton.vue';
@@ -13,18 +13,27 @@ import BodySlip from './body/BodySlip.vue';
 import FormsStart from './FormsStart.vue';
 import MadeParts from './MadeParts.vue';
 import WingMat from './mat/WingMat.vue';
+import ShellMat from './shell/ShellMat.vue';
+import ShellSlip from './shell/ShellSlip.vue';
 import WingSlip from './slip/WingSlip.vue';
-import { useForms, type BodyDesk, type WingDesk } from './use-forms.ts';
+import { useForms, type BodyDesk, type ShellDesk, type WingDesk } from './use-forms.ts';
 
 const work = useAirframe();
 const desk = useForms();
 const mat = useTemplateRef<{ fit: () => void }>('mat');
+/** What the keys step through, and what is dragged, by the kind of form. */
+const TRAY = {
+  wing: { next: 'next panel', rings: 'span, chord, dihedral, spar' },
+  body: { next: 'next station', rings: 'top, bottom, width, former, wing' },
+  shell: { next: 'next section', rings: 'section, corner' },
+} as const;
 const isStarting = ref(false);
 const isFolded = ref(false);
 const isEmpty = computed(() => desk.forms.value.length === 0);
 /** The desk, narrowed to the kind of form that is on it. */
 const wingDesk = computed(() => (isWing(desk.form.value) ? (desk as unknown as WingDesk) : undefined));
-const bodyDesk = computed(() => (desk.form.value?.kind === 'body' ? (desk as unknown as BodyDesk) : undefined));
+const bodyDesk = computed(() => (isBody(desk.form.value) ? (desk as unknown as BodyDesk) : undefined));
+const shellDesk = computed(() => (isShell(desk.form.value) ? (desk as unknown as ShellDesk) : undefined));
 /** The first of its parts that stands: what the folded view begins with. */
 const skin = computed(() =>
   work.airframe?.parts.find(({ source, place }) => source?.formId === desk.form.value?.id && place !== undefined),
@@ -64,7 +73,8 @@ function back(): unknown {
 const stepped = computed((): readonly [kind: string, count: number] => {
   const form = desk.form.value;
   if (!form) return ['', 0];
-  return isWing(form) ? ['panel', form.parameters.panels.length] : ['stations', form.parameters.stations.length];
+  if (isWing(form)) return ['panel', form.parameters.panels.length];
+  return isBody(form) ? ['stations', form.parameters.stations.length] : ['sections', form.parameters.sections.length];
 });
 function step(by: number): unknown {
   const [kind, count] = stepped.value;
@@ -97,6 +107,7 @@ useKeys('forms', {
         </FoldedMat>
         <WingMat v-else-if="wingDesk?.made.value" ref="mat" :desk="wingDesk" :made="wingDesk.made.value" />
         <BodyMat v-else-if="bodyDesk?.made.value?.site" ref="mat" :desk="bodyDesk" />
+        <ShellMat v-else-if="shellDesk?.made.value?.site" ref="mat" :desk="shellDesk" />
         <div v-else class="bare-mat" />
         <div v-if="!isEmpty" class="mat-tools tools" role="toolbar" aria-label="Form tools">
           <ToolButton
@@ -109,7 +120,7 @@ useKeys('forms', {
           />
           <ToolButton
             word="another form"
-            hint="A wing or a body, from six numbers"
+            hint="A wing, a body or a shell, from a few numbers"
             :is-on="isStarting"
             @press="isStarting = !isStarting"
           />
@@ -119,13 +130,13 @@ useKeys('forms', {
       </div>
       <WingSlip v-if="wingDesk" :desk="wingDesk" @anew="isStarting = true" />
       <BodySlip v-else-if="bodyDesk" :desk="bodyDesk" @anew="isStarting = true" />
+      <ShellSlip v-else-if="shellDesk" :desk="shellDesk" @anew="isStarting = true" />
     </div>
     <MadeParts v-if="desk.form.value" :form-id="desk.form.value.id" />
     <TrayBar
       ><span
-        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> {{ wingDesk ? 'next panel' : 'next station' }} · drag a ring:
-        {{ wingDesk ? 'span, chord, dihedral, spar' : 'top, bottom, width, former, wing' }} · <b>Alt</b> holds steps
-        off</span
+        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> {{ TRAY[desk.form.value?.kind ?? 'wing'].next }} · drag a ring:
+        {{ TRAY[desk.form.value?.kind ?? 'wing'].rings }} · <b>Alt</b> holds steps off</span
       ></TrayBar
     >
   </div>

@@ -11,6 +11,7 @@ import {
   type Made,
   type MadeOf,
   type ParameterChange,
+  type ShellForm,
   type WingForm,
 } from '@grain-fold/core/forms';
 import { formContext } from '@grain-fold/core/airframe';
@@ -51,6 +52,7 @@ export interface DeskOf<F extends Form> {
 export type FormsDesk = DeskOf<Form>;
 export type WingDesk = DeskOf<WingForm>;
 export type BodyDesk = DeskOf<BodyForm>;
+export type ShellDesk = DeskOf<ShellForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {

@@ -151,6 +151,13 @@ path {
   stroke: #fffdf7;
   stroke-width: 1.4;
 }
+/* Of a shell: its edges show. */
+.face {
+  fill: var(--foam);
+  stroke: #a5936a;
+  stroke-width: 1.3;
+  stroke-linejoin: round;
+}
 .inside {
   stroke: #b8ab84;
   stroke-width: 1.2;

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { formatArea, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
+import FigureRow from '../../../kit/FigureRow.vue';
+import FoldAway from '../../../kit/FoldAway.vue';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import WorkingSheet from '../slip/WorkingSheet.vue';
+import type { ShellDesk } from '../use-forms.ts';
+
+/** What the shell comes to, and the hand calculation that it replaces. */
+const props = defineProps<{ desk: ShellDesk }>();
+const work = useAirframe();
+const made = computed(() => props.desk.made.value);
+const figures = computed(() => made.value?.figures);
+const rows = computed((): readonly (readonly [string, string])[] => {
+  const own = figures.value;
+  if (!own) return [];
+  const length = (mm: number, digits = 1): string => formatLengthWithUnit(mm, work.unit, digits);
+  return [
+    ['Outside, to cover', formatArea(own.skinMm2, work.unit)],
+    ['Foam', formatArea(own.foamMm2, work.unit)],
+    ['Mass of its foam and plates', formatMass(own.massG, work.unit)],
+    ['its middle, aft of the datum', length(own.massAt.x)],
+    ['Seams to glue and tape', length(own.seamMm, 0)],
+    ['Folds, all together', length(own.foldMm, 0)],
+  ];
+});
+</script>
+
+<template>
+  <section v-if="figures" aria-label="Figures">
+    <h3 class="eyebrow">What it comes to</h3>
+    <FigureRow v-for="[label, value] in rows" :key="label" :label="label" :value="value" />
+    <FoldAway title="Working, step by step">
+      <WorkingSheet :name="desk.form.value!.name" :airframe="work.airframe?.name ?? ''" :steps="made!.working" />
+    </FoldAway>
+  </section>
+</template>

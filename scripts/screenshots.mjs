@@ -126,6 +126,28 @@ try {
   await take('forms', 1500);
   await page.locator('body').press('u');
   await take('wing-folded', 3000);
+  await page.locator('body').press('u');
+  await page.getByRole('button', { name: 'another form' }).first().click();
+  await choose(page.locator('.start'), 'Make', 'a body');
+  await setFigure('Length', '560');
+  await page.getByRole('button', { name: 'Make the body' }).click();
+  const slip = page.getByRole('complementary', { name: 'Slip' });
+  await choose(slip, 'Top line', 'curved');
+  await page.locator('body').press('f');
+  await take('body', 2000);
+  await page.locator('body').press('u');
+  await take('body-folded', 3000);
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  await page.getByRole('button', { name: 'New airframe' }).first().click();
+  await page.getByRole('dialog').getByLabel('Name').fill('Pippin');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('heading', { name: 'Draw the first part' }).waitFor();
+  await station(/^Forms/);
+  await choose(page.locator('.start'), 'Make', 'a shell');
+  await page.getByRole('button', { name: 'Make the shell' }).click();
+  await take('shell', 2000);
+  await page.locator('body').press('u');
+  await take('shell-folded', 3000);
 } finally {
   await browser.close();
   await workshop.stop();

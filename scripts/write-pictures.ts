@@ -11,6 +11,13 @@ import {
   sheetRings,
   usualNumbers,
   wingFromNumbers,
+  bodyFromNumbers,
+  shellFromNumbers,
+  usualBody,
+  usualShell,
+  type BodyForm,
+  type BodyParameters,
+  type ShellForm,
   type WingForm,
   type WingParameters,
 } from '@grain-fold/core/forms';
@@ -290,6 +297,41 @@ const braced = madeWing({ braces: { material: 'board', reachMm: 60 } });
 const brace = braced.parts.find(({ source }) => source!.role === 'brace-0')!;
 writeRings('wing-brace', 'A brace through the joint in the middle', ringsOf(brace), []);
 write('wing-gull', withForm(airframe(), gull), 'w1-skin-1', 'airframe');
+const body = (more: Partial<BodyParameters> = {}): BodyForm => ({
+  id: 'b1',
+  kind: 'body',
+  name: 'Body',
+  parameters: { ...bodyFromNumbers({ ...usualBody('mm'), material: 'board' }, BOARD.thicknessMm), ...more },
+  place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
+});
+write('body-box', withForm(airframe(), body({ topLine: 'curved', widthLine: 'curved' })), 'b1-wall', 'airframe');
+const upFromFloor = makeForm(body({ corners: 'folded' }), {
+  unit: 'mm',
+  boardOf: () => BOARD,
+  wingOf: () => undefined,
+}).parts.find(({ source }) => source!.role === 'floor')!;
+writeRings(
+  'body-folded-flat',
+  'Floor and walls of one sheet, with the grooves that fold the walls up',
+  ringsOf(upFromFloor),
+  upFromFloor.lines.filter(({ id }) => id.includes('fold')).map(({ nodes }) => nodes),
+);
+const shell: ShellForm = {
+  id: 'h1',
+  kind: 'shell',
+  name: 'Shell',
+  parameters: shellFromNumbers({ ...usualShell('mm'), material: 'board' }),
+  place: { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 },
+};
+const shelled = withForm(airframe(), shell);
+write('shell', shelled, 'h1-piece-s1-0', 'airframe');
+const piece = shelled.parts.find(({ id }) => id === 'h1-piece-s1-0')!;
+writeRings(
+  'shell-flat',
+  'Nine faces of a shell unfolded into one piece, with its folds',
+  ringsOf(piece),
+  piece.lines.map(({ nodes }) => nodes),
+);
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');
 write('unequal', unequal(), 'floor', 'airframe');

@@ -1,4 +1,4 @@
-import { add3, cross3, dot3, point3, subtract3, times3, unit3, type Point3 } from '../../geometry/index.ts';
+import { add3, cross3, dot3, point3, subtract3, unit3, type Point3 } from '../../geometry/index.ts';
 import { degrees } from '../../units/index.ts';
 import { edgeKey, inwardOf, pointsOf, sidesByEdge, turnOver, type FaceSide, type Mesh } from './mesh.ts';
 
@@ -60,7 +60,3 @@ export function edgeCuts(mesh: Mesh, whole: Mesh, thicknessMm: number): Readonly
     });
   return cuts;
 }
-
-/** A point of a plate's inside, moved in by the board. */
-export const insidePoint = (p: Point3, inward: Point3, thicknessMm: number): Point3 =>
-  add3(p, times3(inward, thicknessMm));

@@ -1,4 +1,4 @@
-import { cross3, distance3, dot3, point3, subtract3, unit3, type Point3 } from '../../geometry/index.ts';
+import { distance3, dot3, point3, subtract3, unit3, type Point3 } from '../../geometry/index.ts';
 import { degrees } from '../../units/index.ts';
 
 /** A plane face of a shell: its corners in order, so that they turn left as seen from inside. */
@@ -112,10 +112,4 @@ export function sidesByEdge({ faces }: Mesh): ReadonlyMap<string, readonly FaceS
       found.set(key, [...(found.get(key) ?? []), { face, from, to }]);
     });
   return found;
-}
-
-/** The direction square to a side within its face, out of it. */
-export function outOfSide(mesh: Mesh, { face, from, to }: FaceSide): Point3 {
-  const along = unit3(subtract3(mesh.vertices.get(to)!, mesh.vertices.get(from)!));
-  return cross3(along, inwardOf(pointsOf(mesh, face)));
 }

@@ -1,7 +1,7 @@
 import { boundsOf } from '../../geometry/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
 import type { FormBoard, FormContext } from '../form/index.ts';
-import { planeFaces, pointsOf, inwardOf, type Mesh } from './mesh.ts';
+import { planeFaces, type Mesh } from './mesh.ts';
 import type { ShellForm, ShellParameters } from './parameters.ts';
 import { shellMesh, wholeMesh } from './shell-mesh.ts';
 import { unfoldMesh, type Patch } from './unfold.ts';
@@ -58,7 +58,3 @@ export function shellSite(form: ShellForm, context: FormContext): ShellSite {
     }),
   };
 }
-
-/** The inward normal of a face of the whole shell. */
-export const inwardOfFace = (site: ShellSite, face: Mesh['faces'][number]): ReturnType<typeof inwardOf> =>
-  inwardOf(pointsOf(site.whole, face));

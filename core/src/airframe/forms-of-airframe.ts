@@ -1,16 +1,19 @@
 import {
   formMaterials,
+  isBody,
   isWing,
   leaderOf,
   makeForm,
   mergeScaled,
   placeBy,
+  plannedBody,
   plannedFrom,
   readsOf,
   rebuildForm,
   releaseParts,
   scaleForm,
   standingWing,
+  withPlannedLines,
   withPlannedShape,
   type Form,
   type FormContext,
@@ -18,7 +21,7 @@ import {
   type MadeOf,
 } from '../forms/index.ts';
 import type { Part } from '../part/index.ts';
-import type { SurfaceThing } from '../plan/index.ts';
+import type { PlannedThing } from '../plan/index.ts';
 import { scalePart } from '../scale/index.ts';
 import { arealMassOf, thicknessOf, type Board } from '../stock/index.ts';
 import { identityOf, memo } from '../units/index.ts';
@@ -181,25 +184,40 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
     .reduce<Airframe>((held, form) => withForm(held, form), left);
 }
 
-const plannedWing = ({ plan }: Airframe, id: string | undefined): SurfaceThing | undefined => {
-  const thing = id === undefined ? undefined : plan?.things.find((one) => one.id === id);
-  return thing?.kind === 'wing' ? thing : undefined;
-};
+const plannedThing = ({ plan }: Airframe, id: string | undefined): PlannedThing | undefined =>
+  id === undefined ? undefined : plan?.things.find((one) => one.id === id);
 
-/** Forms and the planned wings that they were made from: what was edited of the two, the other follows. */
+/** A form with the shape of the planned thing that it was made from; undefined when it was made from another kind of thing. */
+function formByPlan(form: Form, thing: PlannedThing): Form | undefined {
+  if (isWing(form) && thing.kind === 'wing') {
+    const place = { at: thing.at, incidenceDegrees: thing.incidenceDegrees };
+    return { ...form, parameters: withPlannedShape(form.parameters, thing), place };
+  }
+  if (!isBody(form) || thing.kind !== 'body') return undefined;
+  const place = { ...form.place, at: { ...thing.at, y: form.place.at.y } };
+  return { ...form, parameters: withPlannedLines(form.parameters, thing), place };
+}
+
+/** A planned thing with the shape of the form that was made from it. */
+function planByForm(thing: PlannedThing, form: Form): PlannedThing | undefined {
+  if (isWing(form) && thing.kind === 'wing') return plannedFrom(thing, form);
+  return isBody(form) && thing.kind === 'body' ? plannedBody(thing, form) : undefined;
+}
+
+/** Forms and the planned things that they were made from: what was edited of the two, the other follows. */
 function linked(before: Airframe, next: Airframe): Airframe {
   return (next.forms ?? []).reduce<Airframe>((held, form) => {
-    const thing = plannedWing(held, form.plannedId);
-    if (!thing || !isWing(form)) return held;
-    const wasThing = plannedWing(before, form.plannedId),
+    const thing = plannedThing(held, form.plannedId),
+      wasThing = plannedThing(before, form.plannedId),
       wasForm = before.forms?.find(({ id }) => id === form.id);
-    if (wasForm && wasThing && wasThing !== thing) {
-      const parameters = withPlannedShape(form.parameters, thing);
-      const place = { at: thing.at, incidenceDegrees: thing.incidenceDegrees };
-      return withForm(held, { ...form, parameters, place });
+    if (!thing || !wasForm) return held;
+    if (wasThing && wasThing !== thing) {
+      const follows = formByPlan(form, thing);
+      return follows ? withForm(held, follows) : held;
     }
-    if (wasForm && (wasForm.parameters !== form.parameters || wasForm.place !== form.place)) {
-      const now = plannedFrom(thing, form);
+    if (wasForm.parameters !== form.parameters || wasForm.place !== form.place) {
+      const now = planByForm(thing, form);
+      if (!now) return held;
       const plan = { ...held.plan!, things: held.plan!.things.map((one) => (one === thing ? now : one)) };
       return { ...held, plan };
     }

@@ -1,4 +1,4 @@
-import { freeHalf, overWings, underWings, type BodySite } from './body-site.ts';
+import { freeHalf, freeLow, freeTop, type BodySite } from './body-site.ts';
 import { boardsOfFormer } from './former-places.ts';
 import type { BodyBay } from './parameters.ts';
 import { heightsBetween } from './profile.ts';
@@ -16,8 +16,8 @@ export function bayFits(site: BodySite, { fromMm, lengthMm, widthMm, heightMm }:
   if (fromMm < site.fromMm || toMm > site.toMm) return { room: undefined, inTheWay: [] };
   const { tray } = site.body,
     onTray = tray && tray.fromMm < toMm && tray.toMm > fromMm ? site.board.thicknessMm : 0;
-  const low = heightsBetween(overWings(site, site.floorTop), fromMm, toMm).most + onTray,
-    top = heightsBetween(underWings(site, site.lidUnder), fromMm, toMm).least,
+  const low = heightsBetween(freeLow(site), fromMm, toMm).most + onTray,
+    top = heightsBetween(freeTop(site), fromMm, toMm).least,
     half = freeHalf(site, fromMm, toMm);
   const inTheWay = site.body.formers.flatMap((former, index) => {
     const boards = boardsOfFormer(site, former);

@@ -1,4 +1,4 @@
-import type { LengthUnit } from '../../units/index.ts';
+import { memo, type LengthUnit } from '../../units/index.ts';
 import type { FormBoard, FormContext } from '../form/index.ts';
 import type { BodyForm } from './body-form.ts';
 import { bodyLines, type BodyLines } from './body-lines.ts';
@@ -139,19 +139,21 @@ export function bodySite(form: BodyForm, context: FormContext): BodySite {
   };
 }
 
-/** A line between the walls, cut down where a wing sits in it from above: what stands within has to keep under it. */
-export const underWings = (site: BodySite, profile: Profile): Profile =>
+/** The upper side of the floor, and above the wings that sit in it: what stands within keeps over it. Remembered by the site. */
+export const freeLow = memo((site: BodySite): Profile =>
+  site.cuts.reduce(
+    (held, { side, upper }) => (side === 'below' ? cutUp(held, upper, `o-${upper[0]!.edge}`) : held),
+    site.floorTop,
+  ),
+);
+/** The underside of the lid, and below the wings that sit in it or go through: what stands within keeps under it. Remembered by the site. */
+export const freeTop = memo((site: BodySite): Profile =>
   site.cuts.reduce(
     (held, { side, under }) =>
       side === 'top' || side === 'through' ? cutDown(held, under, `u-${under[0]!.edge}`) : held,
-    profile,
-  );
-/** A line between the walls, cut up where a wing sits in it from below. */
-export const overWings = (site: BodySite, profile: Profile): Profile =>
-  site.cuts.reduce(
-    (held, { side, upper }) => (side === 'below' ? cutUp(held, upper, `o-${upper[0]!.edge}`) : held),
-    profile,
-  );
+    site.lidUnder,
+  ),
+);
 
 const SLOPE_STEP_MM = 0.01;
 

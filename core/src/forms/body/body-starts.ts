@@ -1,7 +1,5 @@
-import type { BodyThing } from '../../plan/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
 import { MM_PER_INCH } from '../../units/index.ts';
-import type { BodyForm } from './body-form.ts';
 import type { BodyFormer, BodyParameters, BodySeat, BodyStation } from './parameters.ts';
 
 /** The few numbers that a body starts from. */
@@ -41,10 +39,10 @@ export const USUAL_SEAT: Omit<BodySeat, 'id' | 'formId'> = {
 /** Shares of the length where the full height begins and ends. */
 const FULL_FROM = 0.25;
 const FULL_TO = 0.5;
-const rounded = (mm: number): number => Math.round(mm * 10) / 10;
+export const rounded = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** What a body is beside its lines, as it is usual. */
-const usual = (material: string): Omit<BodyParameters, 'stations' | 'formers'> => ({
+export const usualFittings = (material: string): Omit<BodyParameters, 'stations' | 'formers'> => ({
   material,
   plateMaterial: material,
   topLine: 'straight',
@@ -58,14 +56,23 @@ const usual = (material: string): Omit<BodyParameters, 'stations' | 'formers'> =
   openings: [],
 });
 
+/** How far the insides of the sheets end before the tail, where these lean: the last former stands wholly on them, in mm. */
+function leanAtTail(stations: readonly BodyStation[], boardMm: number): number {
+  const [a, b] = stations.slice(-2) as [BodyStation, BodyStation],
+    run = b.aftMm - a.aftMm;
+  const slopes = [b.bottomMm - a.bottomMm, b.topMm - a.topMm, (b.widthMm - a.widthMm) / 2];
+  return boardMm * Math.max(...slopes.map((slope) => Math.abs(Math.sin(Math.atan2(slope, run)))));
+}
+
 /** Formers at both ends and at the stations between. */
-function formersAt(stations: readonly BodyStation[], boardMm: number): readonly BodyFormer[] {
+export function formersAt(stations: readonly BodyStation[], boardMm: number): readonly BodyFormer[] {
   return stations.map(({ aftMm, topMm, bottomMm, widthMm }, index): BodyFormer => {
-    const isEnd = index === 0 || index === stations.length - 1,
+    const isTail = index === stations.length - 1,
+      isEnd = index === 0 || isTail,
       room = Math.min(topMm - bottomMm, widthMm) - 2 * boardMm;
     return {
       id: `f${index + 1}`,
-      aftMm: rounded(index === stations.length - 1 ? aftMm - boardMm : aftMm),
+      aftMm: isTail ? Math.floor(10 * (aftMm - boardMm - leanAtTail(stations, boardMm))) / 10 : rounded(aftMm),
       boards: 1,
       rimMm: isEnd || room < 40 ? 0 : 10,
       leadMm: 0,
@@ -91,30 +98,5 @@ export function bodyFromNumbers(
     station('s3', FULL_TO, heightMm, 0, widthMm),
     station('s4', 1, heightMm, heightMm - tailHeightMm, tailWidthMm),
   ];
-  return { ...usual(material), stations, formers: formersAt(stations, boardMm) };
-}
-
-/** A form made from a planned body. */
-export function bodyFromPlanned(
-  thing: BodyThing,
-  id: string,
-  name: string,
-  material: string,
-  boardMm: number,
-): BodyForm {
-  const stations = thing.stations.map((station, index): BodyStation => ({
-    id: `s${index + 1}`,
-    aftMm: rounded(station.aftMm),
-    topMm: rounded(station.topMm),
-    bottomMm: rounded(station.bottomMm),
-    widthMm: rounded(Math.max(station.widthMm, 4)),
-  }));
-  return {
-    id,
-    kind: 'body',
-    name,
-    parameters: { ...usual(material), stations, formers: formersAt(stations, boardMm) },
-    place: { at: { ...thing.at, y: 0 }, incidenceDegrees: 0 },
-    plannedId: thing.id,
-  };
+  return { ...usualFittings(material), stations, formers: formersAt(stations, boardMm) };
 }

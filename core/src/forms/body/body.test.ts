@@ -1,9 +1,11 @@
 import * as fc from 'fast-check';
 import { bodyContext, bodyForm, bodyOf, notClosed, PLY, USUAL_BODY } from '../../../test/bodies.ts';
-import { formOf, T, USUAL } from '../../../test/wings.ts';
+import { airframeOf, formOf, T, USUAL } from '../../../test/wings.ts';
+import { withForm, withFormsKept, type Airframe } from '../../airframe/index.ts';
+import { EMPTY_PLAN, type BodyThing } from '../../plan/index.ts';
 import { boundsOf, distance } from '../../geometry/index.ts';
 import { holesOf, outlineOf, type Part } from '../../part/index.ts';
-import { makeForm, scaleForm } from '../kinds.ts';
+import { isBody, makeForm, scaleForm } from '../kinds.ts';
 import { withParameter } from '../form/index.ts';
 import type { WingForm } from '../wing/index.ts';
 import {
@@ -14,6 +16,7 @@ import {
   type BodySeat,
   type BodyStation,
 } from './parameters.ts';
+import { bodyFromPlanned } from './planned-body.ts';
 
 const partOf = (parts: readonly Part[], role: string): Part => parts.find(({ source }) => source!.role === role)!;
 const sizeOf = (part: Part): { readonly long: number; readonly wide: number } => {
@@ -184,6 +187,34 @@ describe('a body of walls, floor and lid', () => {
     expect(by.wallMm).toBeCloseTo(2 * own.wallMm, 6);
     expect(by.widthMm).toBeCloseTo(2 * own.widthMm, 6);
     expect(withParameter(twice.parameters, 'stations.0.topMm', 1)).not.toBe(twice.parameters);
+  });
+});
+
+describe('a body of the plan', () => {
+  it('follows its planned one, and the plan follows the form', () => {
+    const thing: BodyThing = {
+      kind: 'body',
+      id: 't1',
+      name: 'Pod',
+      at: { x: 40, y: 0, z: 10 },
+      stations: [
+        { aftMm: 0, bottomMm: 0, topMm: 60, widthMm: 50 },
+        { aftMm: 200, bottomMm: 0, topMm: 80, widthMm: 60 },
+        { aftMm: 500, bottomMm: 20, topMm: 60, widthMm: 30 },
+      ],
+    };
+    const form = bodyFromPlanned(thing, 'b1', 'Pod', 'foam', T);
+    const base: Airframe = { ...airframeOf([]), plan: { ...EMPTY_PLAN, things: [thing] } };
+    const first = withFormsKept(base, withForm(base, form));
+    const longer = { ...thing, stations: thing.stations.map((one, at) => (at === 2 ? { ...one, aftMm: 600 } : one)) };
+    const followed = withFormsKept(first, { ...first, plan: { ...first.plan!, things: [longer] } });
+    expect(followed.forms!.find(isBody)!.parameters.stations.map(({ aftMm }) => aftMm)).toEqual([0, 200, 600]);
+    const made = followed.forms!.find(isBody)!;
+    const higher = { ...made, parameters: withParameter(made.parameters, 'stations.1.topMm', 95) };
+    const back = withFormsKept(followed, withForm(followed, higher));
+    expect(back.plan!.things[0]).toMatchObject({
+      stations: [{ topMm: 60 }, { topMm: 95, aftMm: 200 }, { aftMm: 600 }],
+    });
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Part } from '../../part/index.ts';
-import { degrees } from '../../units/index.ts';
+import { degrees, memo } from '../../units/index.ts';
 import { layerPart } from './layers.ts';
 import { FILM_MM, type BodySite } from './body-site.ts';
 import type { CornerStrips } from './parameters.ts';
@@ -64,8 +64,8 @@ function roomyRun(site: BodySite, fromMm: number, toMm: number, highMm: number):
   }
 }
 
-/** The stretches of the corners that strips lie in: along every piece of floor and lid that stays. */
-export function stripRuns(site: BodySite): readonly StripRun[] {
+/** The stretches of the corners that strips lie in: along every piece of floor and lid that stays. Remembered by the site. */
+const stripRuns = memo((site: BodySite): readonly StripRun[] => {
   const { strips, lid } = site.body;
   const leg = legOf(site);
   if (!strips || leg === 0) return [];
@@ -78,7 +78,7 @@ export function stripRuns(site: BodySite): readonly StripRun[] {
         })
       : [],
   );
-}
+});
 
 /** How far strips reach from the corners along floor and lid over a stretch; 0 where there are none. */
 export function stripLegs(site: BodySite, fore: number, aft: number): { readonly low: number; readonly top: number } {

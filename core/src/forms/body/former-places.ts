@@ -1,4 +1,4 @@
-import { doublerAt, FILM_MM, overWings, underWings, type BodySite } from './body-site.ts';
+import { doublerAt, FILM_MM, freeLow, freeTop, type BodySite } from './body-site.ts';
 import type { BodyFormer } from './parameters.ts';
 import { heightAt } from './profile.ts';
 
@@ -43,8 +43,8 @@ function reachAt(site: BodySite, x: number, fore: number, aft: number): InnerRea
   const { tray } = site.body,
     isOnTray = tray !== undefined && tray.fromMm < aft && tray.toMm > fore;
   return {
-    low: heightAt(overWings(site, site.floorTop), x) + FILM_MM + (isOnTray ? site.board.thicknessMm : 0),
-    top: heightAt(underWings(site, site.lidUnder), x) - FILM_MM,
+    low: heightAt(freeLow(site), x) + FILM_MM + (isOnTray ? site.board.thicknessMm : 0),
+    top: heightAt(freeTop(site), x) - FILM_MM,
     half: heightAt(site.innerHalf, x) - doublerAt(site, fore, aft) - FILM_MM,
   };
 }

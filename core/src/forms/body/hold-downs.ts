@@ -2,7 +2,7 @@ import { applyRigid, point3 } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { madePart, placeOf, type MadeCorner, type MadeHole } from '../form/index.ts';
 import { lifted } from './bent-sheet.ts';
-import { doublerAt, FILM_MM, freeHalf, overWings, underWings, type BodySite } from './body-site.ts';
+import { doublerAt, FILM_MM, freeHalf, freeLow, freeTop, type BodySite } from './body-site.ts';
 import { lengthAt, onSheet, pieceMap, type Development } from './development.ts';
 import { stripLegs } from './corner-strips.ts';
 import { boardsOfFormer } from './former-places.ts';
@@ -81,8 +81,8 @@ function padParts(site: BodySite): readonly Part[] {
         Math.max(LEAST_PAD_MM, PAD_DOWELS * cut.seat.dowelMm, cut.seat.dowelMm + 2 * PAD_WEB_BOARDS * plateMm) / 2,
       [fore, aft] = padReach(site, x, half);
     const legs = stripLegs(site, x - fore, x + aft);
-    const low = heightsBetween(overWings(site, site.floorTop), x - fore, x + aft).most + PAD_ROOM_MM + legs.low,
-      top = heightsBetween(underWings(site, site.lidUnder), x - fore, x + aft).least - PAD_ROOM_MM - legs.top;
+    const low = heightsBetween(freeLow(site), x - fore, x + aft).most + PAD_ROOM_MM + legs.low,
+      top = heightsBetween(freeTop(site), x - fore, x + aft).least - PAD_ROOM_MM - legs.top;
     const [under, over] = [Math.max(z - half, low), Math.min(z + half, top)],
       radiusMm = cut.seat.dowelMm / 2;
     if (under > z - radiusMm || over < z + radiusMm) return [];

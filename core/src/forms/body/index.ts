@@ -1,7 +1,8 @@
 export type { BodyForm } from './body-form.ts';
 export type { BodyFigures } from './body-figures.ts';
 export type { BodySite } from './body-site.ts';
-export { type BodyStart, bodyFromNumbers, bodyFromPlanned, USUAL_SEAT, usualBody } from './body-starts.ts';
+export { type BodyStart, bodyFromNumbers, USUAL_SEAT, usualBody } from './body-starts.ts';
+export { bodyFromPlanned, plannedBody, withPlannedLines } from './planned-body.ts';
 export { dowelPlaces } from './hold-downs.ts';
 export { type MadeBody, makeBody } from './make-body.ts';
 export * from './parameters.ts';

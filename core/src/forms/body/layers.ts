@@ -1,7 +1,7 @@
 import type { Part } from '../../part/index.ts';
 import { madePart, type MadeCorner, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
 import { sheetCorners, sheetFolds, sheetPlace } from './bent-sheet.ts';
-import { FILM_MM, overWings, underWings, type BodySite } from './body-site.ts';
+import { FILM_MM, freeLow, freeTop, type BodySite } from './body-site.ts';
 import { boardsOfFormer, formerReach, markedFace } from './former-places.ts';
 import { developSheet, lengthWithin } from './development.ts';
 import { between, type Profile } from './profile.ts';
@@ -81,8 +81,8 @@ export function doublerParts(site: BodySite): readonly Part[] {
         role: `doubler-${doubler.id}`,
         word: 'doubler',
         withinMm,
-        low: lifted(between(overWings(site, site.floorTop), from, to), FILM_MM, 'low'),
-        top: lifted(between(underWings(site, site.lidUnder), from, to), -FILM_MM, 'top'),
+        low: lifted(between(freeLow(site), from, to), FILM_MM, 'low'),
+        top: lifted(between(freeTop(site), from, to), -FILM_MM, 'top'),
         lines,
       }),
     ];

@@ -1,3 +1,4 @@
+import { memo } from '../../units/index.ts';
 import type { BodySite } from './body-site.ts';
 import { FILM_MM, meanSlope, slopeAt } from './body-site.ts';
 import { slanted, type Slant } from './slant.ts';
@@ -80,8 +81,13 @@ function halfWidth(site: BodySite, of: 'floor' | 'lid'): Profile {
   return line ? slanted(line, sheetSlant(site, of), 'most') : site.lines.half;
 }
 
-/** The pieces of the floor or the lid: what wings and the hatch leave of it, and the hatch itself. */
-export function sheetPieces(site: BodySite, of: 'floor' | 'lid'): readonly SheetPiece[] {
+/** The pieces of the floor or the lid: what wings and the hatch leave of it, and the hatch itself. Remembered by the site. */
+export const sheetPieces = memo(
+  (site: BodySite, of: 'floor' | 'lid'): readonly SheetPiece[] => piecesOf(site, of),
+  (of) => of,
+);
+
+function piecesOf(site: BodySite, of: 'floor' | 'lid'): readonly SheetPiece[] {
   if (of === 'lid' && site.body.lid === 'none') return [];
   const { hatch } = site.body,
     half = halfWidth(site, of);

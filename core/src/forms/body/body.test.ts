@@ -262,7 +262,7 @@ describe('any body', () => {
           expect(notClosed(made.parts).filter((title) => !/ press 0\.[01]\d mm/.test(title))).toEqual([]);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 40, seed: 20 },
     );
   });
 });

@@ -306,7 +306,7 @@ test('keys while drawing: a tool stays in hand, a far point is followed, F fits,
   await page.keyboard.press('Escape');
   await page.keyboard.press('4');
   await expect(page).not.toHaveURL(address);
-  await expect(page.getByRole('heading', { name: /Make a wing/ }).first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Make a form/ }).first()).toBeVisible();
 });
 
 test('zoomed to 150 % half of the page is mat; the feature menu covers no tool; a drag is undone in one step; fingers hold keys', async ({

@@ -100,8 +100,14 @@ export function withoutForm(airframe: Airframe, formId: string, keepParts: boole
 }
 
 /** An airframe whose forms are all made anew: when a board is measured again, or a file was written elsewhere. */
-export const withFormsMade = (airframe: Airframe): Airframe =>
-  (airframe.forms ?? []).reduce<Airframe>((held, form) => withForm(held, form), airframe);
+export const withFormsMade = (airframe: Airframe): Airframe => madeAnew(airframe, airframe.forms ?? []);
+
+/** Forms of an airframe made anew, each as it is by then: one that follows another has been made with that already, and may hold what found no place. */
+const madeAnew = (airframe: Airframe, forms: readonly Form[]): Airframe =>
+  forms.reduce<Airframe>((held, { id }) => {
+    const form = held.forms?.find((one) => one.id === id);
+    return form ? withForm(held, form) : held;
+  }, airframe);
 
 /** What a form is made by beside its own numbers, as a key. */
 const surroundingsKey = (
@@ -179,9 +185,10 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
     isSame = kept.every((form, index) => form === forms[index]);
   const left = linked(before, isSame ? next : { ...next, forms: kept });
   if (before.boards === next.boards) return left;
-  return (left.forms ?? [])
-    .filter((form) => formMaterials(form).some((material) => isOtherBoard(before, next, material)))
-    .reduce<Airframe>((held, form) => withForm(held, form), left);
+  const remade = (left.forms ?? []).filter((form) =>
+    formMaterials(form).some((material) => isOtherBoard(before, next, material)),
+  );
+  return madeAnew(left, remade);
 }
 
 const plannedThing = ({ plan }: Airframe, id: string | undefined): PlannedThing | undefined =>
@@ -212,7 +219,7 @@ function linked(before: Airframe, next: Airframe): Airframe {
       wasForm = before.forms?.find(({ id }) => id === form.id);
     if (!thing || !wasForm) return held;
     if (wasThing && wasThing !== thing) {
-      const follows = formByPlan(form, thing);
+      const follows = formByPlan(held.forms?.find(({ id }) => id === form.id) ?? form, thing);
       return follows ? withForm(held, follows) : held;
     }
     if (wasForm.parameters !== form.parameters || wasForm.place !== form.place) {

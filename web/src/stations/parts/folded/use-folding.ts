@@ -180,13 +180,13 @@ export function useFolding(view: () => FoldView, figure: (mm: number) => string)
   const seams = computed<readonly SeamLines[]>(() =>
     apart.value > 0
       ? []
-      : view().seams.flatMap(({ state: { edges, overlapMm, state: now }, pieces: at }) => {
+      : view().seams.flatMap(({ state: { seam, edges, overlapMm, state: now }, pieces: at }) => {
           const [a, b] = edges.map(({ edge }, index) => {
             const piece = shown.value[at[index as 0 | 1]];
             return piece && placedEdge(edge, piece.maps[edge.solid.plate.index]!);
           }) as [PlacedEdge | undefined, PlacedEdge | undefined];
           if (!a || !b) return [];
-          const { skins, gapMm } = measureSeam(a, b);
+          const { skins, gapMm } = measureSeam(a, b, seam.mayOverhang);
           const isPressed = now === 'pressed' && overlapMm > 0,
             isTold = (view().extent === 'part' && view().seams.length <= MOST_LABELS) || gapMm > CLOSED_MM || isPressed;
           return [

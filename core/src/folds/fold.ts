@@ -24,9 +24,9 @@ export type FoldedPlates = readonly RigidMap[];
 
 /** The turn of a child plate about its hinge: the plate on the left rises with a right-handed turn along the line, the one on the right with the other. */
 function turnMap({ hinge, child }: Turn, degrees: number): RigidMap {
-  const { from, to, zMm, left } = hinge;
+  const { from, to, zMm, neutralMm = zMm, left } = hinge;
   return turnAbout(
-    { ...from, z: zMm },
+    { ...from, z: neutralMm },
     { x: to.x - from.x, y: to.y - from.y, z: 0 },
     child === left ? degrees : -degrees,
   );

@@ -70,8 +70,10 @@ const bodyOf = memo((resolved: ResolvedPart, whole: Part): FoldedPart | undefine
 });
 
 /** Whether both plates of a fold carry its line to different places: a fold on which they agree closes a ring without harm. */
-const isTorn = ({ from, to, zMm, left, right }: Hinge, maps: FoldedPlates): boolean =>
-  [from, to].some((p) => distance3(placedPoint(maps[left]!, p, zMm), placedPoint(maps[right]!, p, zMm)) > CLOSED_MM);
+const isTorn = ({ from, to, zMm, neutralMm = zMm, left, right }: Hinge, maps: FoldedPlates): boolean =>
+  [from, to].some(
+    (p) => distance3(placedPoint(maps[left]!, p, neutralMm), placedPoint(maps[right]!, p, neutralMm)) > CLOSED_MM,
+  );
 
 /** Seams in numbers. */
 export interface SeamFigures {

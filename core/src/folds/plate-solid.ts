@@ -4,13 +4,16 @@ import {
   distance,
   distanceToRun,
   dot,
+  flattenCurve,
   leftOf,
   subtract,
   times,
   unitVector,
+  type Curve,
   type Point,
   type Polygon,
 } from '../geometry/index.ts';
+import { FINE_TOLERANCE_MM } from '../paths/index.ts';
 import { traitsOf, type PlateSide } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { bentBodies } from './bent-bodies.ts';
@@ -52,6 +55,13 @@ interface Slope extends PlateSide {
   readonly lines: readonly (readonly [Point, Point])[];
 }
 
+/** A curve as straight runs, as the outline that it works on is flattened. */
+function runsOf(curve: Curve): readonly (readonly [Point, Point])[] {
+  if (curve.kind === 'line') return [[curve.from, curve.to]];
+  const points = [...flattenCurve(curve, FINE_TOLERANCE_MM).map(({ point }) => point), curve.to];
+  return points.slice(1).map((to, index) => [points[index]!, to]);
+}
+
 /** The lines of work that slant or part the sides of plates: edges of the strip where one is left, else the line itself. */
 function slopesOf(part: ResolvedPart): readonly Slope[] {
   return part.strokes.flatMap((stroke): readonly Slope[] => {
@@ -59,7 +69,7 @@ function slopesOf(part: ResolvedPart): readonly Slope[] {
     if (!side) return [];
     const lines = leavesStrip(stroke.kind)
       ? stroke.area.flatMap((ring) => ring.map((p, index) => [p, ring[(index + 1) % ring.length]!] as const))
-      : stroke.paths.flatMap((path) => path.map(({ from, to }) => [from, to] as const));
+      : stroke.paths.flatMap((path) => path.flatMap(runsOf));
     return [{ ...side, lines }];
   });
 }

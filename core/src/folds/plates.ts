@@ -45,6 +45,8 @@ export interface Hinge {
   readonly to: Point;
   /** Height of the line over the far skin: 0, or the board's thickness for work on the back. */
   readonly zMm: number;
+  /** Height of the line that keeps its length where the board bends, when that is not the skin. */
+  readonly neutralMm?: number;
   /** Turn between the plates when folded: more than 0 brings them toward the face. */
   readonly turnDegrees: number;
   /** One of the two edges of a trench that doubles the board: each takes half of its turn. */
@@ -195,6 +197,7 @@ function hingesOf(stroke: Stroke, plates: readonly Plate[], thicknessMm: number)
           zMm,
           turnDegrees,
           ...run,
+          ...(stroke.neutralMm ? { neutralMm: zMm === 0 ? stroke.neutralMm : thicknessMm - stroke.neutralMm } : {}),
           ...(isDoubled ? { isDoubled } : {}),
         }));
     };

@@ -91,7 +91,7 @@ function endOfRing({ joints, lines }: RingChain, turns: readonly number[], longe
   joints.forEach(({ hinge, sign }, index) => {
     if (longer?.at === index) map = composeRigid(stretch(hinge, -sign as 1 | -1, longer.byMm), map);
     const along = { x: hinge.to.x - hinge.from.x, y: hinge.to.y - hinge.from.y, z: 0 };
-    map = composeRigid(turnAbout({ ...hinge.from, z: hinge.zMm }, along, sign * turns[index]!), map);
+    map = composeRigid(turnAbout({ ...hinge.from, z: hinge.neutralMm ?? hinge.zMm }, along, sign * turns[index]!), map);
   });
   const lastJoint = joints.at(-1)!;
   if (longer?.at === joints.length)

@@ -7,31 +7,16 @@ import {
   isInsideRegion,
   subtract,
   type Point,
-  type Point3,
   type RigidMap,
 } from '../geometry/index.ts';
 import { isThroughCut } from '../operations/index.ts';
 import { drawnId, findSegment, isMirrorId, pathsOf, type Part } from '../part/index.ts';
 import { curveOf } from '../paths/index.ts';
+import { curvedEdges } from './curved-edges.ts';
 import type { PlateSolid } from './plate-solid.ts';
+import type { Line3, SeamEdge } from './seam-edge.ts';
 
-/** A straight line in space or on the flat part, from one end to the other. */
-export type Line3 = readonly [Point3, Point3];
-
-/** One free straight edge of a plate: a side that is cut or bevelled and lies on a straight edge of the drawing, or along a through cut. */
-export interface SeamEdge {
-  readonly solid: PlateSolid;
-  readonly segmentId: string;
-  /** On the flat part, with the plate on its left. */
-  readonly from: Point;
-  readonly to: Point;
-  /** Whether the drawing runs along the edge with the board on its left. */
-  readonly isBoardLeft: boolean;
-  /** Its lines on the flat part: on the far skin, and on the face. */
-  readonly flat: readonly [Line3, Line3];
-  /** Whether it is a line drawn on the plate, which ends nothing. */
-  readonly isLine?: true;
-}
+export type { Line3, SeamEdge } from './seam-edge.ts';
 
 /** Which of an edge's two lines lies on a skin. */
 export const SKIN = { back: 0, face: 1 } as const;
@@ -137,7 +122,7 @@ function lineOnPlate(whole: Part, solids: readonly PlateSolid[], segmentId: stri
   );
 }
 
-/** The free pieces of a drawn edge, which folds and features part; or the line of this id that is drawn on a plate. */
+/** The free pieces of a drawn edge, straight or curved, which folds and features part; or the line of this id that is drawn on a plate. */
 export function edgesNamed(
   whole: Part,
   { edges, solids }: { readonly edges: readonly SeamEdge[]; readonly solids: readonly PlateSolid[] },
@@ -146,7 +131,7 @@ export function edgesNamed(
   const own = edges.filter((edge) => edge.segmentId === segmentId || edge.segmentId.replace(/~f.*$/, '') === segmentId);
   if (own.length > 0) return own;
   const line = lineOnPlate(whole, solids, segmentId);
-  return line ? [line] : [];
+  return line ? [line] : curvedEdges(whole, solids, segmentId);
 }
 
 /** An edge carried by the map of its plate. */

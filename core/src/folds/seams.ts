@@ -1,4 +1,13 @@
-import { cross3, distance3, distanceToRun3, dot3, interpolate3, length3, subtract3 } from '../geometry/index.ts';
+import {
+  cross3,
+  distance3,
+  distanceToRun3,
+  dot3,
+  interpolate3,
+  length3,
+  subtract3,
+  type Point3,
+} from '../geometry/index.ts';
 import { isMirrorId, type Part, type Seam } from '../part/index.ts';
 import { degrees } from '../units/index.ts';
 import { overlapOf } from './interference.ts';
@@ -122,16 +131,40 @@ export function nearSeams(edges: readonly PlacedEdge[], reachMm: number): readon
     .map(([a, b]) => seamState({ fromSegmentId: a.edge.segmentId, toSegmentId: b.edge.segmentId }, a, b));
 }
 
+/** Pairs of pieces by the piece of the first edge. */
+function byFirst(
+  pairs: readonly (readonly [PlacedEdge, PlacedEdge])[],
+): readonly (readonly (readonly [PlacedEdge, PlacedEdge])[])[] {
+  const found = new Map<PlacedEdge, (readonly [PlacedEdge, PlacedEdge])[]>();
+  for (const pair of pairs) found.set(pair[0], [...(found.get(pair[0]) ?? []), pair]);
+  return [...found.values()];
+}
+
 /**
  * How a declared seam lies, by the pieces of its two edges that lie nearest to each other; undefined while either edge is gone.
  * @param pairs the pieces of the first edge with those of the second, as far as they may meet
+ * @returns of a curved edge, whose pieces all have to meet, the piece that lies worst
  */
 export function nearestState(seam: Seam, pairs: readonly (readonly [PlacedEdge, PlacedEdge])[]): SeamState | undefined {
+  if (pairs.some(([a, b]) => a.edge.isCurved && b.edge.isCurved)) return worstState(seam, pairs);
   const nearest = pairs.reduce<{ pair: readonly [PlacedEdge, PlacedEdge]; gapMm: number } | undefined>((best, pair) => {
     const { gapMm } = measureSeam(...pair, seam.mayOverhang);
     return !best || gapMm < best.gapMm ? { pair, gapMm } : best;
   }, undefined);
   return nearest && seamState(seam, ...nearest.pair);
+}
+
+/** How the worst lying piece of a curved edge lies to the piece of the other that is nearest to it. */
+function worstState(seam: Seam, pairs: readonly (readonly [PlacedEdge, PlacedEdge])[]): SeamState | undefined {
+  const middle = ({ lines: [[a, b]] }: PlacedEdge): Point3 => interpolate3(a, b, 0.5);
+  const nearest = byFirst(pairs).map((own) =>
+    own.reduce((best, pair) =>
+      distance3(middle(pair[0]), middle(pair[1])) < distance3(middle(best[0]), middle(best[1])) ? pair : best,
+    ),
+  );
+  const measured = nearest.map((pair) => ({ pair, ...measureSeam(...pair, true) }));
+  const worst = measured.reduce((most, one) => (one.gapMm > most.gapMm ? one : most));
+  return seamState({ ...seam, mayOverhang: true }, ...worst.pair);
 }
 
 /**

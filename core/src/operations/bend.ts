@@ -9,6 +9,8 @@ import { sampleCentre } from './sample-marks.ts';
 export interface Bend extends OperationBase {
   readonly kind: 'bend';
   readonly foldDegrees: number;
+  /** How deep under the far skin the board keeps its length, in per cent of its thickness; 0, the far skin itself, when undefined. */
+  readonly neutralPercent?: number;
 }
 
 /** What the strips of a bend turn against each other at most: finer strips lie nearer to the curve. */
@@ -28,7 +30,18 @@ export const bend: OperationTraits<Bend> = {
     cannot: (by) =>
       by > MOST_BEND_DEGREES ? `One line of a bend turns by up to ${MOST_BEND_DEGREES}°, got ${by}.` : undefined,
   },
-  fields: [{ key: 'foldDegrees', word: 'Turns by', name: 'turn', kind: 'angle', ...ANGLE_BOUNDS, isOnLine: true }],
+  fields: [
+    { key: 'foldDegrees', word: 'Turns by', name: 'turn', kind: 'angle', ...ANGLE_BOUNDS, isOnLine: true },
+    {
+      key: 'neutralPercent',
+      word: 'Keeps its length at, % of depth',
+      name: 'depth of the neutral line',
+      kind: 'count',
+      least: 0,
+      most: 100,
+      usual: 0,
+    },
+  ],
   defaults: { kind: 'bend', face: 'face', foldDegrees: 5 },
   plateSide: ({ face }) => ({ kind: 'fold', runMm: 0, face }),
   caption: () => '',

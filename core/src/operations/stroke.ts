@@ -20,6 +20,8 @@ export interface StrokeOf<Kind extends string> {
   readonly cut?: GrooveCut;
   /** How much more than half of the turn a doubled fold takes at the edge right of its line. */
   readonly leanDegrees?: number;
+  /** How deep under the far skin a bent board keeps its length, in mm. */
+  readonly neutralMm?: number;
   /** Tape holds it: the board is cut right through. */
   readonly isTaped?: boolean;
   readonly caption: string;

@@ -88,6 +88,9 @@ export function strokeOf(part: Part, operation: Operation, thicknessMm: number, 
     angleDegrees: operationAngle(operation),
     depthMm: operationDepth(operation, thicknessMm),
     ...(operation.kind === 'groove' ? { cut: cutOf(operation) } : {}),
+    ...(operation.kind === 'bend' && operation.neutralPercent
+      ? { neutralMm: (operation.neutralPercent / 100) * thicknessMm }
+      : {}),
     ...(operation.kind === 'trench' && operation.leanDegrees ? { leanDegrees: operation.leanDegrees } : {}),
     ...('hingeOn' in operation && operation.hingeOn === 'tape' ? { isTaped: true } : {}),
     caption: operationCaption(operation),

@@ -1,10 +1,17 @@
 import { withForm } from '@grain-fold/core/airframe';
 import {
   bodyFromNumbers,
+  deckFromNumbers,
+  roundFromNumbers,
   shellFromNumbers,
   usualBody,
+  usualDeck,
+  usualRound,
   usualShell,
   type BodyForm,
+  type DeckForm,
+  type Form,
+  type RoundForm,
   type ShellForm,
 } from '@grain-fold/core/forms';
 import { airframeOf } from '../../../core/test/samples.ts';
@@ -92,4 +99,45 @@ test('a shell comes back from a file to the last digit, and what is none is refu
   expect(fieldFaults(SaveAirframe, save(shell))).toEqual([]);
   for (const outMm of ['1', -4, 1e9, null])
     expect(JSON.stringify(fieldFaults(SaveAirframe, broken(outMm)))).toContain('corners[0].outMm');
+});
+
+const round: RoundForm = {
+  ...form,
+  id: 'o1',
+  kind: 'round',
+  name: 'Pod',
+  parameters: {
+    ...roundFromNumbers({ ...usualRound('in'), material: 'foam' }, 4.7625),
+    neutralPercent: 12,
+    rings: [{ id: 'g1', aftMm: 50.8, rimMm: 9.525, material: 'ply' }],
+  },
+};
+const deck: DeckForm = {
+  ...form,
+  id: 'd1',
+  kind: 'deck',
+  name: 'Deck',
+  parameters: { ...deckFromNumbers({ ...usualDeck('in'), material: 'foam' }), formerMaterial: 'ply', skins: 'none' },
+};
+test.each<readonly [string, Form]>([
+  ['round', round],
+  ['deck', deck],
+])('a %s comes back from a file to the last digit', (_, one) => {
+  const made = withForm(airframeOf([]), one);
+  expect(made.parts.length).toBeGreaterThan(2);
+  expect(readProjectFile(writeProjectFile(made))).toEqual({ ok: true, airframe: made });
+});
+
+test.each<readonly [Form, object, string]>([
+  [round, { skins: 'glued' }, 'parameters.skins'],
+  [round, { stations: [{ id: 'q1', aftMm: 0, acrossMm: 1e9 }] }, 'stations[0].acrossMm'],
+  [round, { frusta: 2.5 }, 'parameters.frusta'],
+  [round, { neutralPercent: 101 }, 'parameters.neutralPercent'],
+  [deck, { sheets: 'many' }, 'parameters.sheets'],
+  [deck, { hasFormers: 'yes' }, 'parameters.hasFormers'],
+  [deck, { sections: [{ ...deck.parameters.sections[0]!, fullPercent: 10 }] }, 'sections[0].fullPercent'],
+])('what is no round or deck is refused with the field', (one, change, field) => {
+  const value = { ...one, parameters: { ...one.parameters, ...change } };
+  const faults = fieldFaults(SaveAirframe, { label: 'x', forms: [{ id: one.id, basedOn: 0, position: 0, value }] });
+  expect(JSON.stringify(faults)).toContain(field);
 });

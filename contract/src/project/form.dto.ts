@@ -3,9 +3,11 @@ import { ArrayMaxSize, IsArray, IsObject, IsOptional, Matches } from 'class-vali
 import { FORM_KINDS } from '@grain-fold/core/forms';
 import { MOST_FEATURES, MOST_OPERATIONS, MOST_PATHS } from '@grain-fold/core/part';
 import { BodyParametersDto } from './body.dto.ts';
+import { DeckParametersDto } from './deck.dto.ts';
 import { FEATURE_TYPES, FeatureDto } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
+import { RoundParametersDto } from './round.dto.ts';
 import { EachNested, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, Nested } from './rules.ts';
 import { ShellParametersDto } from './shell.dto.ts';
 import { AirframePointDto } from './standing.dto.ts';
@@ -90,11 +92,20 @@ export class ShellFormDto extends FormDto {
   @Nested(() => ShellParametersDto) declare parameters: ShellParametersDto;
 }
 
+export class RoundFormDto extends FormDto {
+  @Nested(() => RoundParametersDto) declare parameters: RoundParametersDto;
+}
+export class DeckFormDto extends FormDto {
+  @Nested(() => DeckParametersDto) declare parameters: DeckParametersDto;
+}
+
 /** The class of each kind of form. */
 export const FORM_TYPES = [
   { value: WingFormDto, name: 'wing' },
   { value: BodyFormDto, name: 'body' },
   { value: ShellFormDto, name: 'shell' },
+  { value: RoundFormDto, name: 'round' },
+  { value: DeckFormDto, name: 'deck' },
 ];
 
 /** The class of a form, or of each of a list, told by its kind. */

@@ -1,19 +1,22 @@
 import { times3 } from '../geometry/index.ts';
 import { withParameters, type AnyForm, type FormContext, type ParameterChange } from './form/index.ts';
 import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
+import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck } from './deck/index.ts';
+import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
 import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm | BodyForm | ShellForm;
+export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm;
 /** A form made, by its kind. */
-export type MadeOf<F extends Form> = F extends WingForm
-  ? MadeWing
-  : F extends BodyForm
-    ? MadeBody
-    : F extends ShellForm
-      ? MadeShell
-      : never;
+interface MadeKinds {
+  readonly wing: MadeWing;
+  readonly body: MadeBody;
+  readonly shell: MadeShell;
+  readonly round: MadeRound;
+  readonly deck: MadeDeck;
+}
+export type MadeOf<F extends Form> = MadeKinds[F['kind']];
 export type Made = MadeOf<Form>;
 
 /** Everything that is particular to one kind of form. */
@@ -31,6 +34,8 @@ const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonl
   wing: { make: makeWing, scale: scaleWing, materials: wingMaterials },
   body: { make: makeBody, scale: scaleBody, materials: bodyMaterials, reads: bodyReads },
   shell: { make: makeShell, scale: scaleShell, materials: shellMaterials },
+  round: { make: makeRound, scale: scaleRound, materials: roundMaterials },
+  deck: { make: makeDeck, scale: scaleDeck, materials: deckMaterials },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;

@@ -1,6 +1,7 @@
-import { applyRigid, centroid, distance, point3, polygonArea } from '../../geometry/index.ts';
+import { applyRigid, centroid, distance, point3 } from '../../geometry/index.ts';
 import { placeMap } from '../../folds/index.ts';
-import { holesOf, outlineOf, piecesOf, type Part } from '../../part/index.ts';
+import { outlineOf, piecesOf, type Part } from '../../part/index.ts';
+import { areaFrom, partArea, partMass } from '../form/index.ts';
 import { bayFits } from './bay-fits.ts';
 import type { BodySite } from './body-site.ts';
 import { placeAt } from './development.ts';
@@ -51,18 +52,6 @@ export interface BodyFigures {
   }[];
 }
 
-const areaOf = (part: Part): number => {
-  const outline = outlineOf(part);
-  return outline
-    ? polygonArea(outline.nodes) -
-        holesOf(part).reduce(
-          (sum, { nodes }) =>
-            sum + (nodes.length > 2 ? polygonArea(nodes) : (Math.PI * distance(nodes[0]!, nodes[1]!) ** 2) / 4),
-          0,
-        )
-    : 0;
-};
-
 /** Where a made part's mass lies: a bent sheet's over the place of its middle on the flat, a plate's at its middle. */
 function middleOf(site: BodySite, part: Part): { readonly x: number; readonly z: number } {
   const { x: aft, z: up } = site.form.place.at,
@@ -99,7 +88,7 @@ export function bodyFigures(site: BodySite, parts: readonly Part[]): BodyFigures
   const pieces = parts.map((part): BodyPieceMass => ({
     partId: part.id,
     name: part.name,
-    massG: (areaOf(part) * piecesOf(part) * site.boardOf(part.material).gramsPerSquareMetre) / 1e6,
+    massG: partMass(part, site),
     at: middleOf(site, part),
   }));
   const massG = pieces.reduce((sum, one) => sum + one.massG, 0),
@@ -122,11 +111,8 @@ export function bodyFigures(site: BodySite, parts: readonly Part[]): BodyFigures
     wallMm: lengths.wall,
     floorMm: lengths.floor,
     lidMm: lengths.lid,
-    foamMm2: parts.reduce(
-      (sum, part) => sum + (part.material === body.material ? areaOf(part) * piecesOf(part) : 0),
-      0,
-    ),
-    skinMm2: ofRole(/^(wall$|floor|lid|hatch$)/).reduce((sum, part) => sum + areaOf(part) * piecesOf(part), 0),
+    foamMm2: areaFrom(parts, body.material),
+    skinMm2: ofRole(/^(wall$|floor|lid|hatch$)/).reduce((sum, part) => sum + partArea(part) * piecesOf(part), 0),
     massG,
     massAt: { x: along('x'), z: along('z') },
     pieces,

@@ -9,7 +9,7 @@ import {
   type RigidMap,
 } from '../../geometry/index.ts';
 import { degrees } from '../../units/index.ts';
-import { offsetPoints } from './offset-line.ts';
+import { offsetPoints } from '../form/index.ts';
 import type { BodyLines } from './body-lines.ts';
 
 /** Which sheet of a body it is: a wall bends in the plan, floor and lid in the side view. */

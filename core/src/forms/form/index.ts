@@ -26,7 +26,9 @@ export {
   madePart,
   madePartId,
 } from './made-part.ts';
-export { roomOnPiece } from './room-on-piece.ts';
+export { offsetPoints } from './offset-points.ts';
+export { areaFrom, partArea, partMass } from './part-area.ts';
+export { ringOfOutline, roomOnPiece } from './room-on-piece.ts';
 export { leaderOf, placeBy } from './stands-by.ts';
 export { placeIn, placeOf, standingOf } from './place-of.ts';
 export { parameterAt, withParameter, withParameters } from './parameter-path.ts';

@@ -5,6 +5,8 @@ import type { Contour, DrawnLine, Part, Place, Seam } from '../../part/index.ts'
 /** A corner of a made outline, and the edge that goes on from it. */
 export interface MadeCorner {
   readonly at: Point;
+  /** Of the arc to the next corner: tangent of a quarter of its sweep, counter-clockwise above 0; straight when undefined. */
+  readonly bulge?: number;
   /** `root-bottom`: names the edge from this corner to the next. */
   readonly edge: string;
 }
@@ -110,7 +112,9 @@ export function madePart(draft: MadePartDraft): Part {
     closed: true,
     sizing: 'scaled',
     nodes: corners.map(({ at, edge }) => ({ id: `m-n-${edge}`, ...kept(at) })),
-    segments: corners.map(({ edge }) => ({ id: madeEdgeId(edge), kind: 'line' })),
+    segments: corners.map(({ edge, bulge }) =>
+      bulge ? { id: madeEdgeId(edge), kind: 'arc', bulge } : { id: madeEdgeId(edge), kind: 'line' },
+    ),
   };
   const holes = (draft.holes ?? []).map(holeContour);
   const lines = (draft.lines ?? []).map(({ name, from, to }): DrawnLine => ({

@@ -1,5 +1,6 @@
 import {
   counterClockwise,
+  flattenCurve,
   intersectionOf,
   midpoint,
   polygonArea,
@@ -12,6 +13,8 @@ import type { MadeCorner, MadeHole } from './made-part.ts';
 const ROOMIEST_MM = 1;
 /** Corners that a round hole is taken to have. */
 const ROUND_CORNERS = 12;
+/** How near the runs of an arc lie to it, in mm. */
+const FINE_MM = 0.05;
 
 function ringOfHole(hole: MadeHole): readonly Point[] {
   if ('corners' in hole) return hole.corners;
@@ -22,6 +25,16 @@ function ringOfHole(hole: MadeHole): readonly Point[] {
   });
 }
 
+/** The corners of a made outline, its arcs as fine runs. */
+export const ringOfOutline = (outline: readonly MadeCorner[]): readonly Point[] =>
+  outline.flatMap(({ at, bulge }, index) =>
+    bulge
+      ? flattenCurve({ kind: 'arc', from: at, to: outline[(index + 1) % outline.length]!.at, bulge }, FINE_MM).map(
+          ({ point }) => point,
+        )
+      : [at],
+  );
+
 /** A place on a plane piece of a made part that is board: off its edges and its holes. */
 export function roomOnPiece(
   piece: readonly Point[],
@@ -29,7 +42,7 @@ export function roomOnPiece(
   holes: readonly MadeHole[],
 ): Point {
   const openings = holes.map(ringOfHole);
-  const board = intersectionOf([counterClockwise(outline.map(({ at }) => at))], [counterClockwise(piece)]);
+  const board = intersectionOf([counterClockwise(ringOfOutline(outline))], [counterClockwise(piece)]);
   const largest = board.reduce((best, ring) => (polygonArea(ring) > polygonArea(best) ? ring : best), board[0] ?? []);
   return largest.length > 2
     ? roomiestPlace(largest, openings, ROOMIEST_MM).place

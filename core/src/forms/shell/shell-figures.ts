@@ -1,6 +1,7 @@
-import { add3, distance3, polygonArea, times3, type Point3 } from '../../geometry/index.ts';
+import { add3, distance3, times3, type Point3 } from '../../geometry/index.ts';
 import { STEEPEST_BEVEL_DEGREES } from '../../allowance/index.ts';
-import { holesOf, outlineOf, piecesOf, type Part } from '../../part/index.ts';
+import { piecesOf, type Part } from '../../part/index.ts';
+import { areaFrom, partMass } from '../form/index.ts';
 import { edgeCuts } from './edge-cuts.ts';
 import { inwardOf, middleOf, pointsOf, sidesByEdge, turnOver } from './mesh.ts';
 import type { ShellSite } from './shell-site.ts';
@@ -79,9 +80,6 @@ export function edgeRows(site: ShellSite): readonly EdgeRow[] {
   return [...rows.values()].sort((a, b) => Math.abs(b.turnDegrees) - Math.abs(a.turnDegrees));
 }
 
-const areaOf = (part: Part): number =>
-  polygonArea(outlineOf(part)!.nodes) - holesOf(part).reduce((sum, { nodes }) => sum + polygonArea(nodes), 0);
-
 /** The figures of a shell whose parts are made. */
 export function shellFigures(site: ShellSite, parts: readonly Part[]): ShellFigures {
   const { whole, board } = site,
@@ -95,14 +93,11 @@ export function shellFigures(site: ShellSite, parts: readonly Part[]): ShellFigu
   const bulkheads = parts
     .filter(({ source }) => source!.role.startsWith('bulkhead'))
     .map((part) => ({
-      massG: (areaOf(part) * site.boardOf(part.material).gramsPerSquareMetre) / 1e6,
+      massG: partMass(part, site),
       at: part.place!.at,
     }));
   const pieces = parts.filter(({ source }) => source!.role.startsWith('piece'));
-  const skinG = pieces.reduce(
-    (sum, part) => sum + (areaOf(part) * piecesOf(part) * board.gramsPerSquareMetre) / 1e6,
-    0,
-  );
+  const skinG = pieces.reduce((sum, part) => sum + partMass(part, site), 0);
   const massG = skinG + bulkheads.reduce((sum, one) => sum + one.massG, 0);
   const along = (key: 'x' | 'z', offset: number): number =>
     (faces.reduce((sum, { area, at }) => sum + ((skinG * area) / skinMm2) * (at[key] + offset), 0) +
@@ -123,10 +118,7 @@ export function shellFigures(site: ShellSite, parts: readonly Part[]): ShellFigu
     pieces: pieces.reduce((count, part) => count + piecesOf(part), 0),
     splitFaces: site.split.length,
     skinMm2,
-    foamMm2: parts.reduce(
-      (mm2, part) => mm2 + (part.material === site.shell.material ? areaOf(part) * piecesOf(part) : 0),
-      0,
-    ),
+    foamMm2: areaFrom(parts, site.shell.material),
     massG,
     massAt: { x: along('x', aft), z: along('z', up) },
     seamMm: sum(inner.filter((row) => !isFold(row))),

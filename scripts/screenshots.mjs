@@ -128,7 +128,7 @@ try {
   await take('wing-folded', 3000);
   await page.locator('body').press('u');
   await page.getByRole('button', { name: 'another form' }).first().click();
-  await choose(page.locator('.start'), 'Make', 'a body');
+  await choose(page.locator('.start'), 'Make', 'a body of walls');
   await setFigure('Length', '560');
   await page.getByRole('button', { name: 'Make the body' }).click();
   const slip = page.getByRole('complementary', { name: 'Slip' });
@@ -143,7 +143,7 @@ try {
   await page.getByRole('button', { name: 'Make it' }).click();
   await page.getByRole('heading', { name: 'Draw the first part' }).waitFor();
   await station(/^Forms/);
-  await choose(page.locator('.start'), 'Make', 'a shell');
+  await choose(page.locator('.start'), 'Make', 'a shell of plane faces');
   await page.getByRole('button', { name: 'Make the shell' }).click();
   await take('shell', 2000);
   await page.locator('body').press('u');

@@ -12,11 +12,17 @@ import {
   usualNumbers,
   wingFromNumbers,
   bodyFromNumbers,
+  deckFromNumbers,
+  roundFromNumbers,
+  usualDeck,
+  usualRound,
   shellFromNumbers,
   usualBody,
   usualShell,
   type BodyForm,
   type BodyParameters,
+  type DeckForm,
+  type RoundForm,
   type ShellForm,
   type WingForm,
   type WingParameters,
@@ -331,6 +337,39 @@ writeRings(
   'Nine faces of a shell unfolded into one piece, with its folds',
   ringsOf(piece),
   piece.lines.map(({ nodes }) => nodes),
+);
+const AT_DATUM = { at: { x: 0, y: 0, z: 0 }, incidenceDegrees: 0 } as const;
+const pod: RoundForm = {
+  id: 'o1',
+  kind: 'round',
+  name: 'Pod',
+  parameters: roundFromNumbers({ ...usualRound('mm'), material: 'board' }, BOARD.thicknessMm),
+  place: AT_DATUM,
+};
+const podded = withForm(airframe(), pod);
+write('round', podded, 'o1-frustum-1', 'airframe');
+const frustum = podded.parts.find(({ id }) => id === 'o1-frustum-1')!;
+writeRings(
+  'round-flat',
+  'The first sheet of a pod on the flat: a sector, with the lines it rolls over',
+  ringsOf(frustum),
+  frustum.lines.map(({ nodes }) => nodes),
+);
+const deck: DeckForm = {
+  id: 'd1',
+  kind: 'deck',
+  name: 'Deck',
+  parameters: deckFromNumbers({ ...usualDeck('mm'), material: 'board' }),
+  place: AT_DATUM,
+};
+const decked = withForm(airframe(), deck);
+write('deck', decked, 'd1-sheet-1', 'airframe');
+const sheet = decked.parts.find(({ id }) => id === 'd1-sheet-1')!;
+writeRings(
+  'deck-flat',
+  'A deck on the flat, with the lines it bends over',
+  ringsOf(sheet),
+  sheet.lines.map(({ nodes }) => nodes),
 );
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');

@@ -13,7 +13,7 @@ const another = (page: Page): Promise<void> => page.getByRole('button', { name: 
 
 /** A body from its usual numbers; what wings there are sit in it. */
 async function makeBody(page: Page): Promise<void> {
-  await choose(page.locator('.start'), 'Make', 'a body');
+  await choose(page.locator('.start'), 'Make', 'a body of walls');
   await page.getByRole('button', { name: 'Make the body' }).click();
   await expect(made(page).filter({ hasText: 'wall' })).toBeVisible();
 }

@@ -15,7 +15,7 @@ test('makes a shell of eighteen faces with a spine: bevel schedule, pieces, bulk
   await signUp(page, workshop);
   await newAirframe(page, 'Egg');
   await station(page, 'Forms');
-  await choose(page.locator('.start'), 'Make', 'a shell');
+  await choose(page.locator('.start'), 'Make', 'a shell of plane faces');
   await page.getByRole('button', { name: 'Make the shell' }).click();
   // Eighteen faces and the plate at the nose: the port piece twice, and the nose.
   await expect(slip(page).getByText('19 in 3')).toBeVisible();

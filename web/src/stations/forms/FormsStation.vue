@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { isBody, isShell, isWing, readsOf, type Form } from '@grain-fold/core/forms';
+import { readsOf, type Form } from '@grain-fold/core/forms';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useKeys } from '../../keys/use-keys.ts';
 import ToolButton from '../../kit/ToolButton.vue';
@@ -8,32 +8,20 @@ import { useAirframe } from '../../stores/airframe/airframe.ts';
 import FoldedMat from '../parts/folded/FoldedMat.vue';
 import { useFoldView } from '../parts/folded/use-fold-view.ts';
 import { useSelection } from '../parts/selection.ts';
-import BodyMat from './body/BodyMat.vue';
-import BodySlip from './body/BodySlip.vue';
-import FormsStart from './FormsStart.vue';
+import { onDesk } from './kinds-on-desk.ts';
 import MadeParts from './MadeParts.vue';
-import WingMat from './mat/WingMat.vue';
-import ShellMat from './shell/ShellMat.vue';
-import ShellSlip from './shell/ShellSlip.vue';
-import WingSlip from './slip/WingSlip.vue';
-import { useForms, type BodyDesk, type ShellDesk, type WingDesk } from './use-forms.ts';
+import FormMat from './mat/FormMat.vue';
+import FormsStart from './start/FormsStart.vue';
+import { useForms } from './use-forms.ts';
 
 const work = useAirframe();
 const desk = useForms();
 const mat = useTemplateRef<{ fit: () => void }>('mat');
-/** What the keys step through, and what is dragged, by the kind of form. */
-const TRAY = {
-  wing: { next: 'next panel', rings: 'span, chord, dihedral, spar' },
-  body: { next: 'next station', rings: 'top, bottom, width, former, wing' },
-  shell: { next: 'next section', rings: 'section, corner' },
-} as const;
 const isStarting = ref(false);
 const isFolded = ref(false);
 const isEmpty = computed(() => desk.forms.value.length === 0);
-/** The desk, narrowed to the kind of form that is on it. */
-const wingDesk = computed(() => (isWing(desk.form.value) ? (desk as unknown as WingDesk) : undefined));
-const bodyDesk = computed(() => (isBody(desk.form.value) ? (desk as unknown as BodyDesk) : undefined));
-const shellDesk = computed(() => (isShell(desk.form.value) ? (desk as unknown as ShellDesk) : undefined));
+/** What the desk has for the kind of form that is on it. */
+const kind = computed(() => onDesk(desk.form.value?.kind ?? 'wing'));
 /** The first of its parts that stands: what the folded view begins with. */
 const skin = computed(() =>
   work.airframe?.parts.find(({ source, place }) => source?.formId === desk.form.value?.id && place !== undefined),
@@ -70,18 +58,17 @@ function back(): unknown {
   return true;
 }
 /** What the keys step through: the panels of a wing, the stations of a body. */
-const stepped = computed((): readonly [kind: string, count: number] => {
-  const form = desk.form.value;
-  if (!form) return ['', 0];
-  if (isWing(form)) return ['panel', form.parameters.panels.length];
-  return isBody(form) ? ['stations', form.parameters.stations.length] : ['sections', form.parameters.sections.length];
+const stepped = computed((): readonly [chosen: string, count: number] => {
+  const { list, chosen = list } = kind.value,
+    items = (desk.form.value?.parameters as unknown as Record<string, readonly unknown[]> | undefined)?.[list];
+  return [chosen, items?.length ?? 0];
 });
 function step(by: number): unknown {
-  const [kind, count] = stepped.value;
+  const [list, count] = stepped.value;
   if (count === 0) return false;
-  const chosen = desk.chosen.value?.kind === kind ? desk.chosen.value.index : undefined,
+  const chosen = desk.chosen.value?.kind === list ? desk.chosen.value.index : undefined,
     now = chosen ?? (by > 0 ? -1 : count);
-  desk.chosen.value = { kind, index: (now + by + count) % count };
+  desk.chosen.value = { kind: list, index: (now + by + count) % count };
   return true;
 }
 useKeys('forms', {
@@ -105,9 +92,7 @@ useKeys('forms', {
         >
           <p class="report figures" role="status">{{ view.report[0] }}</p>
         </FoldedMat>
-        <WingMat v-else-if="wingDesk?.made.value" ref="mat" :desk="wingDesk" :made="wingDesk.made.value" />
-        <BodyMat v-else-if="bodyDesk?.made.value?.site" ref="mat" :desk="bodyDesk" />
-        <ShellMat v-else-if="shellDesk?.made.value?.site" ref="mat" :desk="shellDesk" />
+        <FormMat v-else-if="desk.made.value" ref="mat" :desk="desk" />
         <div v-else class="bare-mat" />
         <div v-if="!isEmpty" class="mat-tools tools" role="toolbar" aria-label="Form tools">
           <ToolButton
@@ -120,7 +105,7 @@ useKeys('forms', {
           />
           <ToolButton
             word="another form"
-            hint="A wing, a body or a shell, from a few numbers"
+            hint="A wing, a body, a round, a deck and more, from a few numbers"
             :is-on="isStarting"
             @press="isStarting = !isStarting"
           />
@@ -128,15 +113,13 @@ useKeys('forms', {
         <p v-if="message" class="failed" role="alert">{{ message }}</p>
         <FormsStart v-if="isEmpty || isStarting" :is-empty="isEmpty" @make="make" @close="isStarting = false" />
       </div>
-      <WingSlip v-if="wingDesk" :desk="wingDesk" @anew="isStarting = true" />
-      <BodySlip v-else-if="bodyDesk" :desk="bodyDesk" @anew="isStarting = true" />
-      <ShellSlip v-else-if="shellDesk" :desk="shellDesk" @anew="isStarting = true" />
+      <component :is="kind.slip" v-if="desk.form.value" :desk="desk" @anew="isStarting = true" />
     </div>
     <MadeParts v-if="desk.form.value" :form-id="desk.form.value.id" />
     <TrayBar
       ><span
-        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> {{ TRAY[desk.form.value?.kind ?? 'wing'].next }} · drag a ring:
-        {{ TRAY[desk.form.value?.kind ?? 'wing'].rings }} · <b>Alt</b> holds steps off</span
+        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> {{ kind.next }} · drag a ring: {{ kind.rings }} · <b>Alt</b> holds
+        steps off</span
       ></TrayBar
     >
   </div>

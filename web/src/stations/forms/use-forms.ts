@@ -6,11 +6,13 @@ import {
   putBack,
   withChanges,
   type BodyForm,
+  type DeckForm,
   type Form,
   type FormFault,
   type Made,
   type MadeOf,
   type ParameterChange,
+  type RoundForm,
   type ShellForm,
   type WingForm,
 } from '@grain-fold/core/forms';
@@ -53,6 +55,8 @@ export type FormsDesk = DeskOf<Form>;
 export type WingDesk = DeskOf<WingForm>;
 export type BodyDesk = DeskOf<BodyForm>;
 export type ShellDesk = DeskOf<ShellForm>;
+export type RoundDesk = DeskOf<RoundForm>;
+export type DeckDesk = DeskOf<DeckForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {

@@ -191,6 +191,10 @@ path {
   stroke: #4c7a75;
   stroke-width: 1.4;
 }
+.wanted {
+  stroke: var(--marigold);
+  stroke-width: 1.8;
+}
 .tight {
   fill: #c1502e;
   fill-opacity: 0.35;

@@ -3,7 +3,7 @@ import type { Bounds, Point } from '@grain-fold/core/geometry';
 import type { FormChosen } from '../use-forms.ts';
 
 /** How a shape on the mat looks. */
-export type ShapeLook = 'foam' | 'face' | 'inside' | 'plate' | 'cut' | 'station' | 'guest' | 'bay' | 'tight';
+export type ShapeLook = 'foam' | 'face' | 'inside' | 'plate' | 'cut' | 'station' | 'guest' | 'bay' | 'tight' | 'wanted';
 
 /** A line or an area of a view. */
 export interface Shape {

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { formatArea, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
-import FigureRow from '../../../kit/FigureRow.vue';
-import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
-import WorkingSheet from '../slip/WorkingSheet.vue';
+import FigureList from '../slip/FigureList.vue';
 import type { ShellDesk } from '../use-forms.ts';
 
 /** What the shell comes to, and the hand calculation that it replaces. */
@@ -28,11 +26,5 @@ const rows = computed((): readonly (readonly [string, string])[] => {
 </script>
 
 <template>
-  <section v-if="figures" aria-label="Figures">
-    <h3 class="eyebrow">What it comes to</h3>
-    <FigureRow v-for="[label, value] in rows" :key="label" :label="label" :value="value" />
-    <FoldAway title="Working, step by step">
-      <WorkingSheet :name="desk.form.value!.name" :airframe="work.airframe?.name ?? ''" :steps="made!.working" />
-    </FoldAway>
-  </section>
+  <FigureList :desk="desk" :rows="rows" />
 </template>

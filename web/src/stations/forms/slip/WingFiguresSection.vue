@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { formatArea, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
-import FigureRow from '../../../kit/FigureRow.vue';
-import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import FigureList from './FigureList.vue';
 import type { WingDesk } from '../use-forms.ts';
-import WorkingSheet from './WorkingSheet.vue';
 
 /** What the wing comes to, and the hand calculation that it replaces. */
 const props = defineProps<{ desk: WingDesk }>();
 const work = useAirframe();
 const made = computed(() => props.desk.made.value);
 const figures = computed(() => made.value?.figures);
-const rows = computed(() => {
+const rows = computed((): readonly (readonly [string, string])[] => {
   const own = figures.value;
   if (!own) return [];
   const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
@@ -25,17 +23,13 @@ const rows = computed(() => {
     ['Mass of its foam', formatMass(own.massG, work.unit)],
     ...(own.massAt ? [['its middle, aft of the datum', length(own.massAt.x)] as const] : []),
     ['Folds, all together', formatLengthWithUnit(own.foldMm, work.unit, 0)],
-    ...(own.twistMm > 0.05 ? [['Twist of a plate, most', formatLengthWithUnit(own.twistMm, work.unit, 2)]] : []),
-  ] as const;
+    ...(own.twistMm > 0.05
+      ? [['Twist of a plate, most', formatLengthWithUnit(own.twistMm, work.unit, 2)] as const]
+      : []),
+  ];
 });
 </script>
 
 <template>
-  <section v-if="figures" aria-label="Figures">
-    <h3 class="eyebrow">What it comes to</h3>
-    <FigureRow v-for="[label, value] in rows" :key="label" :label="label!" :value="value!" />
-    <FoldAway title="Working, step by step">
-      <WorkingSheet :name="desk.form.value!.name" :airframe="work.airframe?.name ?? ''" :steps="made!.working" />
-    </FoldAway>
-  </section>
+  <FigureList :desk="desk" :rows="rows" />
 </template>

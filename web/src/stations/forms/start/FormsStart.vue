@@ -1,23 +1,17 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { Form } from '@grain-fold/core/forms';
-import ChoiceRow from '../../kit/ChoiceRow.vue';
-import { useAirframe } from '../../stores/airframe/airframe.ts';
-import BodyStart from './body/BodyStart.vue';
-import ShellStart from './shell/ShellStart.vue';
-import WingStart from './WingStart.vue';
+import ChoiceRow from '../../../kit/ChoiceRow.vue';
+import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import { KINDS_ON_DESK, onDesk } from '../kinds-on-desk.ts';
 
 /** What is to be made, from a few numbers or from what is planned. */
 defineProps<{ isEmpty: boolean }>();
 const emit = defineEmits<{ make: [forms: readonly Form[]]; close: [] }>();
 const work = useAirframe();
-const WHAT = [
-  ['wing', 'a wing'],
-  ['body', 'a body'],
-  ['shell', 'a shell'],
-] as const;
-const STARTS = { wing: WingStart, body: BodyStart, shell: ShellStart };
-const what = ref<(typeof WHAT)[number][0]>('wing');
+const WHAT = KINDS_ON_DESK.map(([kind, { word }]) => [kind, word] as const);
+const what = ref<Form['kind']>('wing');
+const start = computed(() => onDesk(what.value).start);
 const named = new Set<string>();
 /** A name and an id that no other form has. */
 function naming(wanted: string, prefix: string): { readonly id: string; readonly name: string } {
@@ -39,8 +33,14 @@ function make(forms: readonly Form[]): void {
 <template>
   <div class="start">
     <h2>{{ isEmpty ? 'Make a form' : 'Make another form' }}</h2>
-    <ChoiceRow label="Make" :model-value="what" :choices="WHAT" @update:model-value="what = $event as typeof what" />
-    <component :is="STARTS[what]" :naming="naming" @make="make">
+    <ChoiceRow
+      label="Make"
+      :model-value="what"
+      :choices="WHAT"
+      is-list
+      @update:model-value="what = $event as typeof what"
+    />
+    <component :is="start" :naming="naming" @make="make">
       <el-button v-if="!isEmpty" link @click="emit('close')">Leave it as it is</el-button>
     </component>
   </div>

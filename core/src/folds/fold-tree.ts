@@ -1,4 +1,4 @@
-import { cross, polygonArea, subtract, unitVector, type Point } from '../geometry/index.ts';
+import { cross, distance, polygonArea, subtract, unitVector, type Point } from '../geometry/index.ts';
 import { leavesStrip, type FlatPlates, type Hinge } from './plates.ts';
 
 /** One turn of the tree: a plate and all beyond it turn about a hinge of the plate before. */
@@ -38,6 +38,20 @@ function rootOf({ plates, hinges }: FlatPlates, areas: readonly number[]): numbe
     .reduce((best, index) => (best < 0 || count(index) > count(best) ? index : best), -1);
 }
 
+/** Stretches of a bend or a crease shorter than this share of its longest join plates past the needle of another one. */
+const NEEDLE_SHARE = 0.03;
+
+/** Short stretches of bends and creases: where three plates run out into one needle, those on either side of it seem to touch. */
+function spuriousHinges({ hinges }: FlatPlates): ReadonlySet<Hinge> {
+  const longest = new Map<string, number>(),
+    bends = hinges.filter(({ kind }) => kind === 'bend' || kind === 'crease');
+  for (const { operationId, from, to } of bends)
+    longest.set(operationId, Math.max(longest.get(operationId) ?? 0, distance(from, to)));
+  return new Set(
+    bends.filter(({ operationId, from, to }) => distance(from, to) < NEEDLE_SHARE * longest.get(operationId)!),
+  );
+}
+
 /** The fold tree of plates: from the largest plate outward, each plate by the shortest way. */
 export function foldTree(flat: FlatPlates): FoldTree {
   const areas = flat.plates.map(
@@ -47,25 +61,31 @@ export function foldTree(flat: FlatPlates): FoldTree {
   const seen = new Set([root]),
     used = new Set<Hinge>();
   const turns: Turn[] = [],
-    queue = root < 0 ? [] : [root];
-  for (const parent of queue) {
-    // grows while it is walked
-    for (const hinge of flat.hinges) {
-      if (hinge.left !== parent && hinge.right !== parent) continue;
-      const child = hinge.left === parent ? hinge.right : hinge.left;
-      if (seen.has(child)) continue;
-      seen.add(child);
-      used.add(hinge);
-      turns.push({ hinge, parent, child });
-      queue.push(child);
+    isSpurious = spuriousHinges(flat);
+  const walk = (hinges: readonly Hinge[]): void => {
+    const queue = root < 0 ? [] : [...seen];
+    for (const parent of queue) {
+      // grows while it is walked
+      for (const hinge of hinges) {
+        if (hinge.left !== parent && hinge.right !== parent) continue;
+        const child = hinge.left === parent ? hinge.right : hinge.left;
+        if (seen.has(child)) continue;
+        seen.add(child);
+        used.add(hinge);
+        turns.push({ hinge, parent, child });
+        queue.push(child);
+      }
     }
-  }
+  };
+  walk(flat.hinges.filter((hinge) => !isSpurious.has(hinge)));
+  // What hangs on nothing else hangs on them after all.
+  if (isSpurious.size > 0 && seen.size < flat.plates.length) walk(flat.hinges);
   // A hinge that a hole interrupts joins the same two plates twice in one line: that is one hinge, no ring.
   const isGoneOn = (hinge: Hinge): boolean =>
     [...used].some(
       (other) => joinsSame(hinge, other) && [hinge.from, hinge.to].every((p) => offLine(p, other) < ONE_LINE_MM),
     );
-  const rings = flat.hinges.filter((hinge) => !used.has(hinge) && !isGoneOn(hinge));
+  const rings = flat.hinges.filter((hinge) => !used.has(hinge) && !isSpurious.has(hinge) && !isGoneOn(hinge));
   return {
     ...flat,
     root,

@@ -7,12 +7,15 @@ import {
   usualBody,
   usualDeck,
   usualRound,
+  usualTail,
+  tailFromNumbers,
   usualShell,
   type BodyForm,
   type DeckForm,
   type Form,
   type RoundForm,
   type ShellForm,
+  type TailForm,
 } from '@grain-fold/core/forms';
 import { airframeOf } from '../../../core/test/samples.ts';
 import { fieldFaults } from '../field-faults.ts';
@@ -119,7 +122,15 @@ const deck: DeckForm = {
   name: 'Deck',
   parameters: { ...deckFromNumbers({ ...usualDeck('in'), material: 'foam' }), formerMaterial: 'ply', skins: 'none' },
 };
+const tail: TailForm = {
+  ...form,
+  id: 't1',
+  kind: 'tail',
+  name: 'Tail',
+  parameters: tailFromNumbers({ ...usualTail('in'), material: 'foam' }),
+};
 test.each<readonly [string, Form]>([
+  ['tail', tail],
   ['round', round],
   ['deck', deck],
 ])('a %s comes back from a file to the last digit', (_, one) => {
@@ -133,10 +144,13 @@ test.each<readonly [Form, object, string]>([
   [round, { stations: [{ id: 'q1', aftMm: 0, acrossMm: 1e9 }] }, 'stations[0].acrossMm'],
   [round, { frusta: 2.5 }, 'parameters.frusta'],
   [round, { neutralPercent: 101 }, 'parameters.neutralPercent'],
+  [tail, { fin: { ...tail.parameters.fin, place: 'nose' } }, 'parameters.fin.place'],
+  [tail, { elevator: { ...tail.parameters.elevator, upDegrees: 1e3 } }, 'parameters.elevator.upDegrees'],
+  [tail, { yields: 'fin' }, 'parameters.yields'],
   [deck, { sheets: 'many' }, 'parameters.sheets'],
   [deck, { hasFormers: 'yes' }, 'parameters.hasFormers'],
   [deck, { sections: [{ ...deck.parameters.sections[0]!, fullPercent: 10 }] }, 'sections[0].fullPercent'],
-])('what is no round or deck is refused with the field', (one, change, field) => {
+])('what is no tail, round or deck is refused with the field', (one, change, field) => {
   const value = { ...one, parameters: { ...one.parameters, ...change } };
   const faults = fieldFaults(SaveAirframe, { label: 'x', forms: [{ id: one.id, basedOn: 0, position: 0, value }] });
   expect(JSON.stringify(faults)).toContain(field);

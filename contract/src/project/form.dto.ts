@@ -11,6 +11,7 @@ import { RoundParametersDto } from './round.dto.ts';
 import { EachNested, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, Nested } from './rules.ts';
 import { ShellParametersDto } from './shell.dto.ts';
 import { AirframePointDto } from './standing.dto.ts';
+import { TailParametersDto } from './tail.dto.ts';
 import { WingParametersDto } from './wing.dto.ts';
 
 /** A form's name begins those of its parts. */
@@ -98,6 +99,9 @@ export class RoundFormDto extends FormDto {
 export class DeckFormDto extends FormDto {
   @Nested(() => DeckParametersDto) declare parameters: DeckParametersDto;
 }
+export class TailFormDto extends FormDto {
+  @Nested(() => TailParametersDto) declare parameters: TailParametersDto;
+}
 
 /** The class of each kind of form. */
 export const FORM_TYPES = [
@@ -106,6 +110,7 @@ export const FORM_TYPES = [
   { value: ShellFormDto, name: 'shell' },
   { value: RoundFormDto, name: 'round' },
   { value: DeckFormDto, name: 'deck' },
+  { value: TailFormDto, name: 'tail' },
 ];
 
 /** The class of a form, or of each of a list, told by its kind. */

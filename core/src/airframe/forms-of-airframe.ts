@@ -1,6 +1,7 @@
 import {
   formMaterials,
   isBody,
+  isTail,
   isWing,
   leaderOf,
   makeForm,
@@ -12,6 +13,7 @@ import {
   rebuildForm,
   releaseParts,
   scaleForm,
+  standingTail,
   standingWing,
   withPlannedLines,
   withPlannedShape,
@@ -43,7 +45,9 @@ export const formContext = ({ boards, settings: { unit }, forms = [] }: FormSurr
     boardOf,
     wingOf: (formId) => {
       const form = forms.find(({ id }) => id === formId);
-      return isWing(form) ? standingWing(factor === 1 ? form : scaleForm(form, factor), boardOf) : undefined;
+      const scaled = form && factor !== 1 ? scaleForm(form, factor) : form;
+      if (isTail(scaled)) return standingTail(scaled, boardOf);
+      return isWing(scaled) ? standingWing(scaled, boardOf) : undefined;
     },
   };
 };

@@ -26,6 +26,7 @@ export {
   formMaterials,
   isBody,
   isShell,
+  isTail,
   isWing,
   makeForm,
   readsOf,
@@ -123,3 +124,4 @@ export * from './deck/index.ts';
 export * from './round/index.ts';
 export { ROLL_SKINS, type RollSkins, type RollStrain } from './rolled/index.ts';
 export * from './shell/index.ts';
+export * from './tail/index.ts';

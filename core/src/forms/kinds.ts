@@ -4,10 +4,11 @@ import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type Made
 import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck } from './deck/index.ts';
 import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
 import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
+import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm } from './tail/index.ts';
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm;
+export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm;
 /** A form made, by its kind. */
 interface MadeKinds {
   readonly wing: MadeWing;
@@ -15,6 +16,7 @@ interface MadeKinds {
   readonly shell: MadeShell;
   readonly round: MadeRound;
   readonly deck: MadeDeck;
+  readonly tail: MadeTail;
 }
 export type MadeOf<F extends Form> = MadeKinds[F['kind']];
 export type Made = MadeOf<Form>;
@@ -36,6 +38,7 @@ const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonl
   shell: { make: makeShell, scale: scaleShell, materials: shellMaterials },
   round: { make: makeRound, scale: scaleRound, materials: roundMaterials },
   deck: { make: makeDeck, scale: scaleDeck, materials: deckMaterials },
+  tail: { make: makeTail, scale: scaleTail, materials: tailMaterials },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;
@@ -60,6 +63,7 @@ export const readsOf = (form: Form): readonly string[] => kindOf(form).reads?.(f
 
 /** Whether a form makes a wing. */
 export const isWing = (form: AnyForm | undefined): form is WingForm => form?.kind === 'wing';
+export const isTail = (form: AnyForm | undefined): form is TailForm => form?.kind === 'tail';
 export const isShell = (form: AnyForm | undefined): form is ShellForm => form?.kind === 'shell';
 export const isBody = (form: AnyForm | undefined): form is BodyForm => form?.kind === 'body';
 

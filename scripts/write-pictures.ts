@@ -16,6 +16,8 @@ import {
   roundFromNumbers,
   usualDeck,
   usualRound,
+  usualTail,
+  tailFromNumbers,
   shellFromNumbers,
   usualBody,
   usualShell,
@@ -24,6 +26,7 @@ import {
   type DeckForm,
   type RoundForm,
   type ShellForm,
+  type TailForm,
   type WingForm,
   type WingParameters,
 } from '@grain-fold/core/forms';
@@ -370,6 +373,21 @@ writeRings(
   'A deck on the flat, with the lines it bends over',
   ringsOf(sheet),
   sheet.lines.map(({ nodes }) => nodes),
+);
+const tail: TailForm = {
+  id: 't1',
+  kind: 'tail',
+  name: 'Tail',
+  parameters: tailFromNumbers({ ...usualTail('mm'), material: 'board' }),
+  place: AT_DATUM,
+};
+const tailed = withForm(airframe(), tail);
+write('tail', tailed, 't1-stabiliser', 'airframe');
+writeRings(
+  'tail-elevator',
+  'An elevator on the flat, cut out for a rudder of 30 degrees either way',
+  ringsOf(tailed.parts.find(({ id }) => id === 't1-elevator')!),
+  [],
 );
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');

@@ -59,7 +59,7 @@ function back(): unknown {
 }
 /** What the keys step through: the panels of a wing, the stations of a body. */
 const stepped = computed((): readonly [chosen: string, count: number] => {
-  const { list, chosen = list } = kind.value,
+  const { list = '', chosen = list } = kind.value,
     items = (desk.form.value?.parameters as unknown as Record<string, readonly unknown[]> | undefined)?.[list];
   return [chosen, items?.length ?? 0];
 });
@@ -118,8 +118,8 @@ useKeys('forms', {
     <MadeParts v-if="desk.form.value" :form-id="desk.form.value.id" />
     <TrayBar
       ><span
-        ><b>F</b> fit · <b>U</b> folded · <b>[ ]</b> {{ kind.next }} · drag a ring: {{ kind.rings }} · <b>Alt</b> holds
-        steps off</span
+        ><b>F</b> fit · <b>U</b> folded · <template v-if="kind.next"><b>[ ]</b> {{ kind.next }} · </template> drag a
+        ring: {{ kind.rings }} · <b>Alt</b> holds steps off</span
       ></TrayBar
     >
   </div>

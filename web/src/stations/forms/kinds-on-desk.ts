@@ -5,9 +5,11 @@ import DeckSlip from './deck/DeckSlip.vue';
 import RoundSlip from './round/RoundSlip.vue';
 import ShellSlip from './shell/ShellSlip.vue';
 import WingSlip from './slip/WingSlip.vue';
+import TailSlip from './tail/TailSlip.vue';
 import BodyStart from './start/BodyStart.vue';
 import DeckStart from './start/DeckStart.vue';
 import RoundStart from './start/RoundStart.vue';
+import TailStart from './start/TailStart.vue';
 import ShellStart from './start/ShellStart.vue';
 import WingStart from './start/WingStart.vue';
 
@@ -17,11 +19,11 @@ interface KindOnDesk {
   readonly word: string;
   readonly start: Component;
   readonly slip: Component;
-  /** The list of its parameters that the keys step through, and what one of it is chosen as, if otherwise. */
-  readonly list: string;
+  /** The list of its parameters that the keys step through; none of a kind that has no list. And what one of it is chosen as, if otherwise. */
+  readonly list?: string;
   readonly chosen?: string;
   /** Of the tray: `next panel`, and what is dragged. */
-  readonly next: string;
+  readonly next?: string;
   readonly rings: string;
 }
 
@@ -42,6 +44,12 @@ const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
     list: 'stations',
     next: 'next station',
     rings: 'top, bottom, width, former, wing',
+  },
+  tail: {
+    word: 'a tail of flat plates',
+    start: TailStart,
+    slip: TailSlip,
+    rings: 'span, sweep, hinge, height, rudder',
   },
   shell: {
     word: 'a shell of plane faces',

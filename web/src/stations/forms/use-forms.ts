@@ -14,6 +14,7 @@ import {
   type ParameterChange,
   type RoundForm,
   type ShellForm,
+  type TailForm,
   type WingForm,
 } from '@grain-fold/core/forms';
 import { formContext } from '@grain-fold/core/airframe';
@@ -57,6 +58,7 @@ export type BodyDesk = DeskOf<BodyForm>;
 export type ShellDesk = DeskOf<ShellForm>;
 export type RoundDesk = DeskOf<RoundForm>;
 export type DeckDesk = DeskOf<DeckForm>;
+export type TailDesk = DeskOf<TailForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { isWing, MOST_SEATS, SEAT_FIELDS, USUAL_SEAT, type BodySeat, type FormField } from '@grain-fold/core/forms';
+import {
+  isTail,
+  isWing,
+  MOST_SEATS,
+  SEAT_FIELDS,
+  USUAL_SEAT,
+  type BodySeat,
+  type FormField,
+} from '@grain-fold/core/forms';
 import { formatAngle } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
@@ -12,7 +20,9 @@ import { HOLDS, SIDES } from './schools.ts';
 /** The wings and tails that sit in the body: cut to their own section, wherever they are moved. */
 const props = defineProps<{ desk: BodyDesk }>();
 const body = computed(() => props.desk.form.value!.parameters);
-const wings = computed(() => props.desk.forms.value.filter(isWing).map(({ id, name }) => [id, name] as const));
+const wings = computed(() =>
+  props.desk.forms.value.filter((one) => isWing(one) || isTail(one)).map(({ id, name }) => [id, name] as const),
+);
 const free = computed(() => wings.value.filter(([id]) => !body.value.seats.some(({ formId }) => formId === id)));
 const freshSeat = (): Omit<BodySeat, 'id'> | undefined => {
   const [first] = free.value;

@@ -4,6 +4,7 @@ import { bodyViews } from '../body/body-views.ts';
 import { deckViews } from '../deck/deck-views.ts';
 import { roundViews } from '../round/round-views.ts';
 import { shellViews } from '../shell/shell-views.ts';
+import { tailViews } from '../tail/tail-views.ts';
 import type { FormChosen, FormsDesk } from '../use-forms.ts';
 import type { ShapeViews } from './shape-views.ts';
 
@@ -21,6 +22,7 @@ const VIEWS: { readonly [Kind in ViewedKind]: (made: MadeOfKind<Kind>, around: A
   shell: ({ site }, { unit, chosen }) => shellViews(site!, unit, chosen),
   round: ({ site }, { unit, chosen }) => roundViews(site!, unit, chosen),
   deck: ({ site }, { unit, chosen }) => deckViews(site!, unit, chosen),
+  tail: ({ site }, { unit }) => tailViews(site!, unit),
 };
 
 /** The views of the form on the desk; undefined for a wing, whose mat is its own, and while nothing of it was made. */

@@ -7,12 +7,15 @@ import {
   usualBody,
   usualDeck,
   usualRound,
+  powerFromNumbers,
+  usualPower,
   usualTail,
   tailFromNumbers,
   usualShell,
   type BodyForm,
   type DeckForm,
   type Form,
+  type PowerForm,
   type RoundForm,
   type ShellForm,
   type TailForm,
@@ -129,7 +132,18 @@ const tail: TailForm = {
   name: 'Tail',
   parameters: tailFromNumbers({ ...usualTail('in'), material: 'foam' }),
 };
+const power: PowerForm = {
+  ...form,
+  id: 'm1',
+  kind: 'power',
+  name: 'Power box',
+  parameters: {
+    ...powerFromNumbers({ ...usualPower('in'), material: 'foam' }, 'ply'),
+    ring: { outerMm: 50.8, innerMm: 38.1, aheadMm: 19.05 },
+  },
+};
 test.each<readonly [string, Form]>([
+  ['power box', power],
   ['tail', tail],
   ['round', round],
   ['deck', deck],
@@ -146,6 +160,8 @@ test.each<readonly [Form, object, string]>([
   [round, { neutralPercent: 101 }, 'parameters.neutralPercent'],
   [tail, { fin: { ...tail.parameters.fin, place: 'nose' } }, 'parameters.fin.place'],
   [tail, { elevator: { ...tail.parameters.elevator, upDegrees: 1e3 } }, 'parameters.elevator.upDegrees'],
+  [power, { rightDegrees: 45 }, 'parameters.rightDegrees'],
+  [power, { pattern: { ...power.parameters.pattern, kind: 'star' } }, 'parameters.pattern.kind'],
   [tail, { yields: 'fin' }, 'parameters.yields'],
   [deck, { sheets: 'many' }, 'parameters.sheets'],
   [deck, { hasFormers: 'yes' }, 'parameters.hasFormers'],

@@ -7,6 +7,7 @@ import { DeckParametersDto } from './deck.dto.ts';
 import { FEATURE_TYPES, FeatureDto } from './feature.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
+import { PowerParametersDto } from './power.dto.ts';
 import { RoundParametersDto } from './round.dto.ts';
 import { EachNested, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, Nested } from './rules.ts';
 import { ShellParametersDto } from './shell.dto.ts';
@@ -102,6 +103,9 @@ export class DeckFormDto extends FormDto {
 export class TailFormDto extends FormDto {
   @Nested(() => TailParametersDto) declare parameters: TailParametersDto;
 }
+export class PowerFormDto extends FormDto {
+  @Nested(() => PowerParametersDto) declare parameters: PowerParametersDto;
+}
 
 /** The class of each kind of form. */
 export const FORM_TYPES = [
@@ -111,6 +115,7 @@ export const FORM_TYPES = [
   { value: RoundFormDto, name: 'round' },
   { value: DeckFormDto, name: 'deck' },
   { value: TailFormDto, name: 'tail' },
+  { value: PowerFormDto, name: 'power' },
 ];
 
 /** The class of a form, or of each of a list, told by its kind. */

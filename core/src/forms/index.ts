@@ -121,6 +121,7 @@ export {
 } from './wing/index.ts';
 export * from './body/index.ts';
 export * from './deck/index.ts';
+export * from './power/index.ts';
 export * from './round/index.ts';
 export { ROLL_SKINS, type RollSkins, type RollStrain } from './rolled/index.ts';
 export * from './shell/index.ts';

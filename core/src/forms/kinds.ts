@@ -2,13 +2,14 @@ import { times3 } from '../geometry/index.ts';
 import { withParameters, type AnyForm, type FormContext, type ParameterChange } from './form/index.ts';
 import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
 import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck } from './deck/index.ts';
+import { makePower, powerMaterials, scalePower, type MadePower, type PowerForm } from './power/index.ts';
 import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
 import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
 import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm } from './tail/index.ts';
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm;
+export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm;
 /** A form made, by its kind. */
 interface MadeKinds {
   readonly wing: MadeWing;
@@ -17,6 +18,7 @@ interface MadeKinds {
   readonly round: MadeRound;
   readonly deck: MadeDeck;
   readonly tail: MadeTail;
+  readonly power: MadePower;
 }
 export type MadeOf<F extends Form> = MadeKinds[F['kind']];
 export type Made = MadeOf<Form>;
@@ -39,6 +41,7 @@ const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonl
   round: { make: makeRound, scale: scaleRound, materials: roundMaterials },
   deck: { make: makeDeck, scale: scaleDeck, materials: deckMaterials },
   tail: { make: makeTail, scale: scaleTail, materials: tailMaterials },
+  power: { make: makePower, scale: scalePower, materials: powerMaterials },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;

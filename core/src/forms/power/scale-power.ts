@@ -1,0 +1,16 @@
+import type { PowerParameters } from './parameters.ts';
+
+/** A power box of another size: what follows the motor, its bolts, its leads and its propeller stays. */
+export const scalePower = (power: PowerParameters, factor: number): PowerParameters => ({
+  ...power,
+  insideWidthMm: power.insideWidthMm * factor,
+  insideHeightMm: power.insideHeightMm * factor,
+  lengthMm: power.lengthMm * factor,
+  lineMm: power.lineMm * factor,
+});
+
+/** The sheets that a power box's parts are cut from. */
+export const powerMaterials = ({ material, plateMaterial }: PowerParameters): readonly string[] => [
+  material,
+  plateMaterial,
+];

@@ -16,6 +16,8 @@ import {
   roundFromNumbers,
   usualDeck,
   usualRound,
+  powerFromNumbers,
+  usualPower,
   usualTail,
   tailFromNumbers,
   shellFromNumbers,
@@ -26,6 +28,7 @@ import {
   type DeckForm,
   type RoundForm,
   type ShellForm,
+  type PowerForm,
   type TailForm,
   type WingForm,
   type WingParameters,
@@ -388,6 +391,22 @@ writeRings(
   'An elevator on the flat, cut out for a rudder of 30 degrees either way',
   ringsOf(tailed.parts.find(({ id }) => id === 't1-elevator')!),
   [],
+);
+const power: PowerForm = {
+  id: 'm1',
+  kind: 'power',
+  name: 'Power box',
+  parameters: powerFromNumbers({ ...usualPower('mm'), material: 'board' }, 'board'),
+  place: AT_DATUM,
+};
+const powered = withForm(airframe(), power);
+write('power-box', powered, 'm1-box', 'airframe');
+const boxStrip = powered.parts.find(({ id }) => id === 'm1-box')!;
+writeRings(
+  'power-box-flat',
+  'The strip of a power box on the flat: its front is cut to the thrust',
+  ringsOf(boxStrip),
+  boxStrip.lines.map(({ nodes }) => nodes),
 );
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');

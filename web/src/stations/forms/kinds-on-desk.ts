@@ -2,12 +2,14 @@ import type { Component } from 'vue';
 import type { Form } from '@grain-fold/core/forms';
 import BodySlip from './body/BodySlip.vue';
 import DeckSlip from './deck/DeckSlip.vue';
+import PowerSlip from './power/PowerSlip.vue';
 import RoundSlip from './round/RoundSlip.vue';
 import ShellSlip from './shell/ShellSlip.vue';
 import WingSlip from './slip/WingSlip.vue';
 import TailSlip from './tail/TailSlip.vue';
 import BodyStart from './start/BodyStart.vue';
 import DeckStart from './start/DeckStart.vue';
+import PowerStart from './start/PowerStart.vue';
 import RoundStart from './start/RoundStart.vue';
 import TailStart from './start/TailStart.vue';
 import ShellStart from './start/ShellStart.vue';
@@ -50,6 +52,12 @@ const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
     start: TailStart,
     slip: TailSlip,
     rings: 'span, sweep, hinge, height, rudder',
+  },
+  power: {
+    word: 'a power box and firewall',
+    start: PowerStart,
+    slip: PowerSlip,
+    rings: 'length, width, height, line',
   },
   shell: {
     word: 'a shell of plane faces',

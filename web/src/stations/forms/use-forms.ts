@@ -12,6 +12,7 @@ import {
   type Made,
   type MadeOf,
   type ParameterChange,
+  type PowerForm,
   type RoundForm,
   type ShellForm,
   type TailForm,
@@ -58,6 +59,7 @@ export type BodyDesk = DeskOf<BodyForm>;
 export type ShellDesk = DeskOf<ShellForm>;
 export type RoundDesk = DeskOf<RoundForm>;
 export type DeckDesk = DeskOf<DeckForm>;
+export type PowerDesk = DeskOf<PowerForm>;
 export type TailDesk = DeskOf<TailForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */

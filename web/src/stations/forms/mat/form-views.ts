@@ -2,6 +2,7 @@ import type { Form, MadeOf } from '@grain-fold/core/forms';
 import type { LengthUnit } from '@grain-fold/core/units';
 import { bodyViews } from '../body/body-views.ts';
 import { deckViews } from '../deck/deck-views.ts';
+import { powerViews } from '../power/power-views.ts';
 import { roundViews } from '../round/round-views.ts';
 import { shellViews } from '../shell/shell-views.ts';
 import { tailViews } from '../tail/tail-views.ts';
@@ -22,6 +23,7 @@ const VIEWS: { readonly [Kind in ViewedKind]: (made: MadeOfKind<Kind>, around: A
   shell: ({ site }, { unit, chosen }) => shellViews(site!, unit, chosen),
   round: ({ site }, { unit, chosen }) => roundViews(site!, unit, chosen),
   deck: ({ site }, { unit, chosen }) => deckViews(site!, unit, chosen),
+  power: ({ site }, { unit }) => powerViews(site!, unit),
   tail: ({ site }, { unit }) => tailViews(site!, unit),
 };
 

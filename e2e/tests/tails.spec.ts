@@ -59,3 +59,17 @@ test('makes a tail whose elevator is cut out for ±25° and a rudder of ±30°, 
   await page.getByRole('button', { name: /^Nest/ }).first().click();
   await expect(ticket(page, 'Boards')).toContainText('%', { timeout: 60_000 });
 });
+
+test('makes a V-tail of two panels, with the gauge of its cant', async ({ page, workshop }) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'Swift');
+  await station(page, 'Forms');
+  await choose(start(page), 'What', 'a V-tail');
+  await page.getByRole('button', { name: 'Make the wing' }).click();
+  await expect(made(page).first()).toContainText('V-tail');
+  await slip(page)
+    .getByRole('button', { name: /^Blocks, wedges, jigs and gauges/ })
+    .click();
+  await region(page, 'Blocks and jigs').getByText('Angles for the joints', { exact: true }).click();
+  await expect(made(page).filter({ hasText: /angle/ }).first()).toBeVisible();
+});

@@ -1,5 +1,7 @@
 import * as fc from 'fast-check';
-import { bodyContext, notClosed } from '../../../test/bodies.ts';
+import { bodyContext, bodyForm, notClosed, USUAL_BODY } from '../../../test/bodies.ts';
+import { airframeOf } from '../../../test/wings.ts';
+import { madeOf, withForm, type Airframe } from '../../airframe/index.ts';
 import {
   applyRigid,
   isInside,
@@ -10,6 +12,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { outlineOf, type Part } from '../../part/index.ts';
+import { USUAL_SEAT, type BodyForm } from '../body/index.ts';
 import { makeForm, scaleForm } from '../kinds.ts';
 import type { MadeTail } from './make-tail.ts';
 import type { TailForm, TailParameters } from './parameters.ts';
@@ -207,5 +210,30 @@ describe('the plates', () => {
     expect(parts).toEqual([]);
     expect(faults[0]).toMatchObject({ code, isBlocking: true });
     expect(faults[0]!.mend!.changes).toHaveLength(1);
+  });
+});
+
+describe('a tail in a body', () => {
+  const seated = (up: number): Airframe => {
+    const body = bodyForm({ ...USUAL_BODY, seats: [{ id: 'k1', formId: 't1', ...USUAL_SEAT }] }),
+      last = USUAL_BODY.stations.at(-1)!;
+    const tail: TailForm = {
+      ...formOf(USUAL),
+      place: { at: { x: last.aftMm - 95, y: 0, z: last.topMm + up }, incidenceDegrees: 0 },
+    };
+    return withForm(withForm(airframeOf([]), tail), body);
+  };
+
+  it('sits in its walls: they are cut to the stabiliser, and cut anew when it moves', () => {
+    const sunk = seated(-6);
+    const body = sunk.forms!.find(({ kind }) => kind === 'body') as BodyForm;
+    expect(madeOf(body, sunk).figures!.seats).toMatchObject([{ name: 'Tail', side: 'top' }]);
+    expect(notClosed(sunk.parts.filter(({ source }) => source!.role !== 'fin' && source!.role !== 'rudder'))).toEqual(
+      [],
+    );
+    const wallOf = ({ parts }: Airframe): Part => parts.find(({ id }) => id === 'b1-wall')!;
+    const tail = sunk.forms!.find(({ id }) => id === 't1')!,
+      moved = withForm(sunk, { ...tail, place: { ...tail.place, at: { ...tail.place.at, x: tail.place.at.x - 30 } } });
+    expect(outlineOf(wallOf(moved))!.nodes).not.toEqual(outlineOf(wallOf(sunk))!.nodes);
   });
 });

@@ -1,15 +1,24 @@
 /** Times the making of forms: one JSON line a case, medians in milliseconds of new numbers each time. */
 import {
   bodyFromNumbers,
+  deckFromNumbers,
   makeForm,
+  powerFromNumbers,
+  roundFromNumbers,
   shellFromNumbers,
   standingWing,
+  tailFromNumbers,
   USUAL_LAYERS,
   USUAL_SEAT,
   usualBody,
+  usualDeck,
+  usualPower,
+  usualRound,
   usualShell,
+  usualTail,
   wingFromNumbers,
   type BodyForm,
+  type Form,
   type ShellForm,
   type WingForm,
   type WingParameters,
@@ -107,4 +116,43 @@ time('shell: eighteen faces', (run) => {
     place,
   };
   return makeForm(shell, context).parts.length;
+});
+/** A form of a kind at the datum, a little longer every time. */
+const made = (form: Pick<Form, 'kind' | 'parameters'>): number =>
+  makeForm({ ...form, id: 'x1', name: 'Form', place } as Form, context).parts.length;
+const pod = (run: number): Pick<Form, 'kind' | 'parameters'> => ({
+  kind: 'round',
+  parameters: roundFromNumbers({ ...usualRound('mm'), lengthMm: 360 + run * 0.1, material: 'foam' }, 5),
+});
+const deck = (run: number): Pick<Form, 'kind' | 'parameters'> => ({
+  kind: 'deck',
+  parameters: deckFromNumbers({ ...usualDeck('mm'), lengthMm: 180 + run * 0.1, material: 'foam' }),
+});
+const tail = (run: number): Pick<Form, 'kind' | 'parameters'> => ({
+  kind: 'tail',
+  parameters: tailFromNumbers({ ...usualTail('mm'), spanMm: 400 + run * 0.1, material: 'foam' }),
+});
+const power = (run: number): Pick<Form, 'kind' | 'parameters'> => ({
+  kind: 'power',
+  parameters: powerFromNumbers({ ...usualPower('mm'), lengthMm: 80 + run * 0.1, material: 'foam' }, 'foam'),
+});
+time('round: a pod of four frusta', (run) => made(pod(run)));
+time('deck: one sheet, two formers', (run) => made(deck(run)));
+time('tail: four plates, swept', (run) => made(tail(run)));
+time('power: a doubled box', (run) => made(power(run)));
+time('airframe: wing, body, tail, power box and deck', (run) => {
+  const wing: WingForm = { ...formOf(three), place: { at: { x: 190 + run, y: 0, z: 84 }, incidenceDegrees: 2 } };
+  const body: Pick<Form, 'kind' | 'parameters'> = {
+    kind: 'body',
+    parameters: {
+      ...bodyFromNumbers({ ...usualBody('mm'), lengthMm: 640 + run * 0.1, material: 'foam' }, 5),
+      seats: [{ id: 'k1', formId: 'w1', ...USUAL_SEAT, hold: 'dowels' }],
+    },
+  };
+  const wings = { ...context, wingOf: () => standingWing(wing, context.boardOf) };
+  return (
+    makeForm(wing, context).parts.length +
+    makeForm({ ...body, id: 'b1', name: 'Body', place } as Form, wings).parts.length +
+    [tail(run), power(run), deck(run)].reduce((sum, one) => sum + made(one), 0)
+  );
 });

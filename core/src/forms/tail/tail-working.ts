@@ -41,7 +41,7 @@ export function tailWorking({ tail }: TailSite, figures: TailFigures, { unit }: 
     words,
     formula: `hull of all places within the board at which they meet, and ${length(tail.gapMm)} round it`,
     result: `${length(lost.alongMm)} along, ${length(lost.acrossMm)} across`,
-    source: 'both turned through all of their travels together, in steps of 2.5°',
+    source: 'both turned through all of their travels together, in steps of 5°',
   });
   if (elevatorLoses) steps.push(room('What the elevator loses, on each side', elevatorLoses));
   if (rudderLoses) steps.push(room('What the rudder loses', rudderLoses));

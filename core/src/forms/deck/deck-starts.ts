@@ -58,11 +58,20 @@ export function deckFromNumbers({
 /** How high a deck rises over its sills, as a share of half its width. */
 const RISE_SHARE = 0.8;
 
+/** As many stations as a deck has sections, the first and the last among them. */
+function spread(stations: BodyParameters['stations']): BodyParameters['stations'] {
+  if (stations.length <= MOST_DECK_SECTIONS) return stations;
+  return Array.from(
+    { length: MOST_DECK_SECTIONS },
+    (_, index) => stations[Math.round((index * (stations.length - 1)) / (MOST_DECK_SECTIONS - 1))]!,
+  );
+}
+
 /** A deck that closes a body which is open above: as wide as it is, and on its walls, at its stations. */
 export function deckOverBody({ stations }: BodyParameters, material: string): DeckParameters {
   return {
     ...deckFromNumbers({ ...usualDeck('mm'), material }),
-    sections: stations.slice(0, MOST_DECK_SECTIONS).map(({ aftMm, widthMm, topMm }, index): DeckSection => ({
+    sections: spread(stations).map(({ aftMm, widthMm, topMm }, index): DeckSection => ({
       id: `c${index + 1}`,
       aftMm,
       widthMm,

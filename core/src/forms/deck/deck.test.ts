@@ -142,6 +142,17 @@ describe('decks', () => {
     );
   });
 
+  it('over a body of more stations than a deck has sections still reach from its first to its last', () => {
+    const stations = Array.from({ length: 12 }, (_, index) => ({
+      ...USUAL_BODY.stations[0]!,
+      id: `s${index}`,
+      aftMm: 50 * index,
+    }));
+    const { sections } = deckOverBody({ ...USUAL_BODY, stations }, 'foam');
+    expect(sections.length).toBe(8);
+    expect([sections[0]!.aftMm, sections.at(-1)!.aftMm]).toEqual([0, 550]);
+  });
+
   it('scale by their parameters', () => {
     const twice = makeForm(scaleForm(formOf(USUAL), 2), CONTEXT);
     // The sheet's outside is twice as long; its formers lie a board's thickness within.

@@ -43,7 +43,13 @@ export function tailWorking({ tail }: TailSite, figures: TailFigures, { unit }: 
     result: `${length(lost.alongMm)} along, ${length(lost.acrossMm)} across`,
     source: 'both turned through all of their travels together, in steps of 5°',
   });
-  if (elevatorLoses) steps.push(room('What the elevator loses, on each side', elevatorLoses));
+  if (elevatorLoses)
+    steps.push(
+      room(
+        tail.elevator?.halves === 'two' ? 'What each half of the elevator loses' : 'What the elevator loses',
+        elevatorLoses,
+      ),
+    );
   if (rudderLoses) steps.push(room('What the rudder loses', rudderLoses));
   if (figures.elevatorReliefDegrees !== undefined)
     steps.push({

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { materialsOf } from '@grain-fold/core/stock';
 import {
   DOUBLER_FIELDS,
   FORMER_FIELDS,
@@ -10,9 +9,9 @@ import {
   type BodyFormer,
 } from '@grain-fold/core/forms';
 import { formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
-import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import CutFromRow from '../slip/CutFromRow.vue';
 import ItemList from '../slip/ItemList.vue';
 import type { BodyDesk } from '../use-forms.ts';
 
@@ -20,11 +19,6 @@ import type { BodyDesk } from '../use-forms.ts';
 const props = defineProps<{ desk: BodyDesk }>();
 const work = useAirframe();
 const body = computed(() => props.desk.form.value!.parameters);
-const SAME = '';
-const materials = computed(() => [
-  [SAME, `the body’s: ${body.value.material}`] as const,
-  ...materialsOf(work.airframe?.boards ?? []).map((one) => [one, one] as const),
-]);
 /** In the middle of the longest stretch without one. */
 function freshFormer(): Omit<BodyFormer, 'id'> {
   const { stations, formers } = body.value,
@@ -57,14 +51,10 @@ function freshDoubler(): Omit<BodyDoubler, 'id'> {
         :order-of="({ aftMm }) => aftMm"
       >
         <template #default="{ item, path }">
-          <ChoiceRow
-            label="Cut from"
-            :model-value="item.material ?? SAME"
-            :choices="materials"
-            is-list
-            @update:model-value="
-              desk.change('Change board of former', [{ path: `${path}material`, value: $event || undefined }])
-            "
+          <CutFromRow
+            :model-value="item.material"
+            :own="`the body’s: ${body.material}`"
+            @update:model-value="desk.change('Change board of former', [{ path: `${path}material`, value: $event }])"
           />
         </template>
       </ItemList>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { DECK_FIELDS } from '@grain-fold/core/forms';
-import { materialsOf } from '@grain-fold/core/stock';
 import CheckRow from '../../../kit/CheckRow.vue';
-import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import CutFromRow from '../slip/CutFromRow.vue';
 import FieldRows from '../slip/FieldRows.vue';
 import type { DeckDesk } from '../use-forms.ts';
 
@@ -13,11 +12,6 @@ import type { DeckDesk } from '../use-forms.ts';
 const props = defineProps<{ desk: DeckDesk }>();
 const work = useAirframe();
 const deck = computed(() => props.desk.form.value!.parameters);
-const SAME = '';
-const materials = computed(() => [
-  [SAME, `the deck’s: ${deck.value.material}`] as const,
-  ...materialsOf(work.airframe?.boards ?? []).map((one) => [one, one] as const),
-]);
 </script>
 
 <template>
@@ -30,14 +24,10 @@ const materials = computed(() => [
       />
       <template v-if="deck.hasFormers">
         <FieldRows :parameters="deck" :fields="{ rimMm: DECK_FIELDS.rimMm }" :unit="work.unit" @change="desk.change" />
-        <ChoiceRow
-          label="Cut from"
-          :model-value="deck.formerMaterial ?? SAME"
-          :choices="materials"
-          is-list
-          @update:model-value="
-            desk.change('Change board of the formers', [{ path: 'formerMaterial', value: $event || undefined }])
-          "
+        <CutFromRow
+          :model-value="deck.formerMaterial"
+          :own="`the deck’s: ${deck.material}`"
+          @update:model-value="desk.change('Change board of the formers', [{ path: 'formerMaterial', value: $event }])"
         />
       </template>
     </FoldAway>

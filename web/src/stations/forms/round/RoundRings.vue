@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { MOST_RINGS, RING_FIELDS, type RoundRing } from '@grain-fold/core/forms';
-import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
-import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import CutFromRow from '../slip/CutFromRow.vue';
 import ItemList from '../slip/ItemList.vue';
 import type { RoundDesk } from '../use-forms.ts';
 
@@ -13,11 +12,6 @@ import type { RoundDesk } from '../use-forms.ts';
 const props = defineProps<{ desk: RoundDesk }>();
 const work = useAirframe();
 const round = computed(() => props.desk.form.value!.parameters);
-const SAME = '';
-const materials = computed(() => [
-  [SAME, `the round’s: ${round.value.material}`] as const,
-  ...materialsOf(work.airframe?.boards ?? []).map((one) => [one, one] as const),
-]);
 /** On the first joint between two sheets that has no ring yet, so that both butt on it; else half way along. */
 function fresh(): Omit<RoundRing, 'id'> {
   const { stations, rings } = round.value,
@@ -46,14 +40,10 @@ function fresh(): Omit<RoundRing, 'id'> {
         :order-of="({ aftMm }) => aftMm"
       >
         <template #default="{ path, item }">
-          <ChoiceRow
-            label="Cut from"
-            :model-value="item.material ?? SAME"
-            :choices="materials"
-            is-list
-            @update:model-value="
-              desk.change('Change board of ring', [{ path: `${path}material`, value: $event || undefined }])
-            "
+          <CutFromRow
+            :model-value="item.material"
+            :own="`the round’s: ${round.material}`"
+            @update:model-value="desk.change('Change board of ring', [{ path: `${path}material`, value: $event }])"
           />
         </template>
       </ItemList>

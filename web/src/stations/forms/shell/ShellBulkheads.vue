@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { BULKHEAD_FIELDS, MOST_BULKHEADS, SHELL_HATCH_FIELDS, type ShellBulkhead } from '@grain-fold/core/forms';
-import { materialsOf } from '@grain-fold/core/stock';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import CheckRow from '../../../kit/CheckRow.vue';
-import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import CutFromRow from '../slip/CutFromRow.vue';
 import FieldRows from '../slip/FieldRows.vue';
 import ItemList from '../slip/ItemList.vue';
 import type { ShellDesk } from '../use-forms.ts';
@@ -15,11 +14,6 @@ import type { ShellDesk } from '../use-forms.ts';
 const props = defineProps<{ desk: ShellDesk }>();
 const work = useAirframe();
 const shell = computed(() => props.desk.form.value!.parameters);
-const SAME = '';
-const materials = computed(() => [
-  [SAME, `the shell’s: ${shell.value.material}`] as const,
-  ...materialsOf(work.airframe?.boards ?? []).map((one) => [one, one] as const),
-]);
 const between = (share: number): number => {
   const { sections } = shell.value,
     from = sections[0]!.aftMm;
@@ -56,14 +50,10 @@ function setHatch(isThere: boolean): void {
         :order-of="({ aftMm }) => aftMm"
       >
         <template #default="{ item, path }">
-          <ChoiceRow
-            label="Cut from"
-            :model-value="item.material ?? SAME"
-            :choices="materials"
-            is-list
-            @update:model-value="
-              desk.change('Change board of bulkhead', [{ path: `${path}material`, value: $event || undefined }])
-            "
+          <CutFromRow
+            :model-value="item.material"
+            :own="`the shell’s: ${shell.material}`"
+            @update:model-value="desk.change('Change board of bulkhead', [{ path: `${path}material`, value: $event }])"
           />
         </template>
       </ItemList>

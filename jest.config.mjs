@@ -19,6 +19,7 @@ const project = (name, extra = {}) => ({
   testMatch: ['<rootDir>/**/*.test.ts'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   extensionsToTreatAsEsm: ['.ts'],
+  setupFiles: ['<rootDir>/../scripts/test-support/seeded-properties.mjs'],
   transform,
   ...extra,
 });

@@ -46,6 +46,11 @@ async function unitTests() {
   passed += result?.numPassedTests ?? 0;
   failed += bad || (code === 0 ? 0 : 1);
   tell(`unit and server tests, ${result?.numPassedTests ?? 0} passed`, code === 0 && bad === 0, seconds, output);
+  // Told again in short: the output above is long.
+  for (const { name, message, assertionResults } of result?.testResults ?? []) {
+    const names = assertionResults.filter(({ status }) => status === 'failed').map(({ fullName }) => fullName);
+    if (names.length > 0 || message) console.log(`FAIL ${path.relative(ROOT, name)}: ${names.join('; ') || message}`);
+  }
 }
 
 async function browserTests() {

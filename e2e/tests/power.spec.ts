@@ -1,16 +1,7 @@
-import type { Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
+import { made, region, setFigure, slip } from '../support/forms-desk.ts';
 import { expect, newAirframe, saved, signUp, station, test, ticket } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
-
-const slip = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
-const made = (page: Page) => page.getByRole('navigation', { name: 'Made parts' }).getByRole('link');
-const region = (page: Page, name: string) => slip(page).getByRole('region', { name });
-async function setFigure(scope: ReturnType<typeof region>, name: string, value: string): Promise<void> {
-  const field = scope.getByRole('textbox', { name, exact: true });
-  await field.fill(value);
-  await field.press('Enter');
-}
 
 test('makes a power box for an unequal cross, 2° to the right and 3° down, the propeller’s middle on the line', async ({
   page,

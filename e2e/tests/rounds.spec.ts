@@ -1,16 +1,7 @@
-import type { Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
+import { made, setFigure, slip, start } from '../support/forms-desk.ts';
 import { expect, newAirframe, saved, signUp, station, test, ticket } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
-
-const slip = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
-const start = (page: Page) => page.locator('.start');
-const made = (page: Page) => page.getByRole('navigation', { name: 'Made parts' }).getByRole('link');
-const setFigure = async (scope: ReturnType<typeof slip>, name: string, value: string): Promise<void> => {
-  const field = scope.getByRole('textbox', { name, exact: true }).first();
-  await field.fill(value);
-  await field.press('Enter');
-};
 
 test('makes a tapered pod of four frusta with a deck, and sees it rolled', async ({ page, workshop }) => {
   await signUp(page, workshop);

@@ -1,10 +1,9 @@
 import type { Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
+import { made, slip } from '../support/forms-desk.ts';
 import { expect, newAirframe, saved, signUp, station, test, ticket } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
-const slip = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
-const made = (page: Page) => page.getByRole('navigation', { name: 'Made parts' }).getByRole('link');
 const openUp = (page: Page, title: RegExp): Promise<void> =>
   slip(page).getByRole('button', { name: title }).first().click();
 

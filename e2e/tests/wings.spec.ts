@@ -1,9 +1,8 @@
 import type { Page } from '@playwright/test';
+import { made, slip } from '../support/forms-desk.ts';
 import { expect, newAirframe, saved, setFigure, signUp, station, test, ticket } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
-const slip = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
-const made = (page: Page) => page.getByRole('navigation', { name: 'Made parts' }).getByRole('link');
 const start = (page: Page) => page.locator('.start');
 const faults = (page: Page) => slip(page).getByRole('region', { name: 'Faults' });
 const openUp = (page: Page, title: RegExp): Promise<void> =>

@@ -7,6 +7,7 @@ import {
   usualBody,
   usualDeck,
   usualRound,
+  gaugeWith,
   powerFromNumbers,
   usualPower,
   usualTail,
@@ -15,6 +16,7 @@ import {
   type BodyForm,
   type DeckForm,
   type Form,
+  type GaugeForm,
   type PowerForm,
   type RoundForm,
   type ShellForm,
@@ -142,7 +144,23 @@ const power: PowerForm = {
     ring: { outerMm: 50.8, innerMm: 38.1, aheadMm: 19.05 },
   },
 };
+const gauges: GaugeForm = {
+  ...form,
+  id: 'g1',
+  kind: 'gauge',
+  name: 'Gauges',
+  parameters: {
+    material: 'ply',
+    variant: 'on the bench',
+    gauges: [
+      gaugeWith({ id: 'a', kind: 'throw', name: 'elevator', partId: '', chordMm: 1.625 * 25.4, upDegrees: 22.5 }),
+      gaugeWith({ id: 'b', kind: 'throw', name: 'rudder', partId: '', formId: 't1', control: 'rudder', quantity: 2 }),
+      gaugeWith({ id: 'c', kind: 'throw', name: 'flap', partId: 'w1-flap', downDegrees: 35 }),
+    ],
+  },
+};
 test.each<readonly [string, Form]>([
+  ['set of gauges', gauges],
   ['power box', power],
   ['tail', tail],
   ['round', round],
@@ -162,11 +180,15 @@ test.each<readonly [Form, object, string]>([
   [tail, { elevator: { ...tail.parameters.elevator, upDegrees: 1e3 } }, 'parameters.elevator.upDegrees'],
   [power, { rightDegrees: 45 }, 'parameters.rightDegrees'],
   [power, { pattern: { ...power.parameters.pattern, kind: 'star' } }, 'parameters.pattern.kind'],
+  [gauges, { gauges: [{ ...gauges.parameters.gauges[0]!, kind: 'ruler' }] }, 'gauges[0].kind'],
+  [gauges, { gauges: [{ ...gauges.parameters.gauges[0]!, partId: '../x' }] }, 'gauges[0].partId'],
+  [gauges, { gauges: [{ ...gauges.parameters.gauges[0]!, upDegrees: '20' }] }, 'gauges[0].upDegrees'],
+  [gauges, { gauges: Array.from({ length: 41 }, () => gauges.parameters.gauges[0]!) }, 'parameters.gauges'],
   [tail, { yields: 'fin' }, 'parameters.yields'],
   [deck, { sheets: 'many' }, 'parameters.sheets'],
   [deck, { hasFormers: 'yes' }, 'parameters.hasFormers'],
   [deck, { sections: [{ ...deck.parameters.sections[0]!, fullPercent: 10 }] }, 'sections[0].fullPercent'],
-])('what is no tail, round or deck is refused with the field', (one, change, field) => {
+])('what is no tail, round, deck or gauge is refused with the field', (one, change, field) => {
   const value = { ...one, parameters: { ...one.parameters, ...change } };
   const faults = fieldFaults(SaveAirframe, { label: 'x', forms: [{ id: one.id, basedOn: 0, position: 0, value }] });
   expect(JSON.stringify(faults)).toContain(field);

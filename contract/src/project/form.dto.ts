@@ -5,6 +5,7 @@ import { MOST_FEATURES, MOST_OPERATIONS, MOST_PATHS } from '@grain-fold/core/par
 import { BodyParametersDto } from './body.dto.ts';
 import { DeckParametersDto } from './deck.dto.ts';
 import { FEATURE_TYPES, FeatureDto } from './feature.dto.ts';
+import { GaugeParametersDto } from './gauge.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
 import { PowerParametersDto } from './power.dto.ts';
@@ -106,6 +107,9 @@ export class TailFormDto extends FormDto {
 export class PowerFormDto extends FormDto {
   @Nested(() => PowerParametersDto) declare parameters: PowerParametersDto;
 }
+export class GaugeFormDto extends FormDto {
+  @Nested(() => GaugeParametersDto) declare parameters: GaugeParametersDto;
+}
 
 /** The class of each kind of form. */
 export const FORM_TYPES = [
@@ -116,6 +120,7 @@ export const FORM_TYPES = [
   { value: DeckFormDto, name: 'deck' },
   { value: TailFormDto, name: 'tail' },
   { value: PowerFormDto, name: 'power' },
+  { value: GaugeFormDto, name: 'gauge' },
 ];
 
 /** The class of a form, or of each of a list, told by its kind. */

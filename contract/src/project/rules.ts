@@ -49,6 +49,13 @@ export const IsIdentifier = (): PropertyDecorator =>
     Matches(/^[A-Za-z0-9_-]{1,40}$/, { message: 'must be 1 to 40 letters, digits, "-" or "_"' }),
   );
 
+/** An identifier, or none yet. */
+export const IsIdentifierOrEmpty = (): PropertyDecorator =>
+  applyDecorators(
+    IsString({ message: 'must be a text' }),
+    Matches(/^[A-Za-z0-9_-]{0,40}$/, { message: 'must be at most 40 letters, digits, "-" or "_"' }),
+  );
+
 /** A text of at most so many characters. */
 export const IsTextUpTo = (most: number): PropertyDecorator =>
   applyDecorators(

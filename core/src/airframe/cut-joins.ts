@@ -5,8 +5,8 @@ import { curveOf } from '../paths/index.ts';
 import { expandPart, type ResolvedPart } from '../resolve/index.ts';
 import { bareLengthText, formatAngle } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { partAtScale } from './forms-of-airframe.ts';
-import { contextOf, partsInVariant } from './funnel.ts';
+import { partAtScale } from './made-at-scale.ts';
+import { contextOf, partsInVariant } from './made-at-scale.ts';
 
 /** What the airframe knows of a part that its own shape does not tell. */
 export interface PartRelations {

@@ -8,7 +8,8 @@ import { seamsOfAirframe } from './assembled.ts';
 import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
-import { faultsIn, partsInVariant, piecesOfAirframe } from './funnel.ts';
+import { faultsIn, flyingPieces, piecesOfAirframe } from './funnel.ts';
+import { partsInVariant } from './made-at-scale.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
 import type { Board } from '../stock/index.ts';
 import { sizeText, worded, type LengthUnit } from '../units/index.ts';
@@ -18,6 +19,7 @@ export interface QuickFigures {
   readonly drawings: number;
   readonly pieces: number;
   readonly faults: number;
+  /** Of what flies: gauges and jigs do not. */
   readonly foamG: number;
   readonly foamAreaMm2: number;
   /** Everything cut through, in mm. */
@@ -49,7 +51,7 @@ export function quickFigures(airframe: Airframe): QuickFigures {
     drawings: partsInVariant(airframe).length,
     pieces: totals.pieces,
     faults: airframe.parts.reduce((sum, part) => sum + faultsIn(airframe, part).length, 0),
-    foamG: pieces.reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0),
+    foamG: flyingPieces(airframe).reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0),
     foamAreaMm2: pieces.reduce((sum, { part, quantity }) => sum + part.areaMm2 * quantity, 0),
     throughMm: totals.throughMm,
     longestMm: Math.max(0, ...pieces.map(({ part }) => Math.max(boundsWidth(part.bounds), boundsHeight(part.bounds)))),

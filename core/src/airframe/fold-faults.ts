@@ -18,7 +18,7 @@ import {
 import { drawnId, type Part } from '../part/index.ts';
 import { formatLengthWithUnit, memo, type LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingPart, standingParts } from './assembled.ts';
+import { standingPart, standingParts } from './made-at-scale.ts';
 import { seeFolded, OPEN_FAULT_MM, PRESS_FAULT_MM, standingFaults } from './standing-faults.ts';
 
 /** Every try of a mend folds the part anew: so many presses of a part are tried to mend, each by so many edges. */

@@ -23,8 +23,8 @@ import {
 import type { Mend } from '../checks/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingPart, standingParts } from './assembled.ts';
-import { partsInVariant } from './funnel.ts';
+import { standingPart, standingParts } from './made-at-scale.ts';
+import { partsInVariant } from './made-at-scale.ts';
 import { cornerMends, footMends, footOffers } from './joint-edits.ts';
 import { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
 

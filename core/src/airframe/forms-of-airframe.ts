@@ -1,64 +1,22 @@
 import {
   formMaterials,
   isBody,
-  isTail,
   isWing,
   leaderOf,
-  makeForm,
-  mergeScaled,
   placeBy,
   plannedBody,
   plannedFrom,
   readsOf,
+  readsStanding,
   rebuildForm,
   releaseParts,
-  scaleForm,
-  standingTail,
-  standingWing,
   withPlannedLines,
   withPlannedShape,
   type Form,
-  type FormContext,
-  type Made,
-  type MadeOf,
 } from '../forms/index.ts';
-import type { Part } from '../part/index.ts';
 import type { PlannedThing } from '../plan/index.ts';
-import { scalePart } from '../scale/index.ts';
-import { arealMassOf, thicknessOf, type Board } from '../stock/index.ts';
-import { identityOf, memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { ASSUMED_BOARD } from './assumed-board.ts';
-
-/** What of an airframe its forms are made with. */
-type FormSurroundings = Pick<Airframe, 'boards' | 'settings' | 'forms'>;
-
-/** What the airframe's forms are made with: its boards as they are measured, and its wings, at a factor. */
-export const formContext = ({ boards, settings: { unit }, forms = [] }: FormSurroundings, factor = 1): FormContext => {
-  const boardOf: FormContext['boardOf'] = (material) => ({
-    thicknessMm: thicknessOf(material, boards) ?? ASSUMED_BOARD.thicknessMm,
-    gramsPerSquareMetre: arealMassOf(material, boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
-    ...sizeOf(material, boards),
-  });
-  return {
-    unit,
-    boardOf,
-    wingOf: (formId) => {
-      const form = forms.find(({ id }) => id === formId);
-      const scaled = form && factor !== 1 ? scaleForm(form, factor) : form;
-      if (isTail(scaled)) return standingTail(scaled, boardOf);
-      return isWing(scaled) ? standingWing(scaled, boardOf) : undefined;
-    },
-  };
-};
-
-/** Length of the longest board of a material, and how wide that one is. */
-function sizeOf(material: string, boards: readonly Board[]): { readonly longestMm: number; readonly widthMm: number } {
-  const sizes = boards
-    .filter((board) => board.material === material)
-    .map(({ widthMm, heightMm }) => ({ longestMm: Math.max(widthMm, heightMm), widthMm: Math.min(widthMm, heightMm) }));
-  return sizes.reduce((best, one) => (one.longestMm > best.longestMm ? one : best), { longestMm: 0, widthMm: 0 });
-}
+import { formContext } from './made-at-scale.ts';
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], one: T): readonly T[] =>
   list.some(({ id }) => id === one.id) ? list.map((other) => (other.id === one.id ? one : other)) : [...list, one];
@@ -104,7 +62,11 @@ export function withoutForm(airframe: Airframe, formId: string, keepParts: boole
 }
 
 /** An airframe whose forms are all made anew: when a board is measured again, or a file was written elsewhere. */
-export const withFormsMade = (airframe: Airframe): Airframe => madeAnew(airframe, airframe.forms ?? []);
+export const withFormsMade = (airframe: Airframe): Airframe => {
+  const { forms = [] } = airframe;
+  // What measures the others comes after them.
+  return madeAnew(airframe, [...forms.filter((form) => !readsStanding(form)), ...forms.filter(readsStanding)]);
+};
 
 /** Forms of an airframe made anew, each as it is by then: one that follows another has been made with that already, and may hold what found no place. */
 const madeAnew = (airframe: Airframe, forms: readonly Form[]): Airframe =>
@@ -112,58 +74,6 @@ const madeAnew = (airframe: Airframe, forms: readonly Form[]): Airframe =>
     const form = held.forms?.find((one) => one.id === id);
     return form ? withForm(held, form) : held;
   }, airframe);
-
-/** What a form is made by beside its own numbers, as a key. */
-const surroundingsKey = (
-  { boards, settings: { unit } }: FormSurroundings,
-  reads: readonly (Form | undefined)[],
-): string => [identityOf(boards), unit, ...reads.map(identityOf)].join('/');
-const formsRead = (form: Form, { forms = [] }: FormSurroundings): readonly (Form | undefined)[] =>
-  readsOf(form).map((id) => forms.find((one) => one.id === id));
-
-const madeAsItIs = memo(
-  (form: Form, airframe: FormSurroundings, _reads: readonly (Form | undefined)[]): Made =>
-    makeForm(form, formContext(airframe)),
-  surroundingsKey,
-);
-const madeScaled = memo(
-  (form: Form, airframe: FormSurroundings, _reads: readonly (Form | undefined)[]): Made => {
-    const { scale } = airframe.settings;
-    return makeForm(scaleForm(form, scale), formContext(airframe, scale));
-  },
-  (airframe, reads) => `${surroundingsKey(airframe, reads)}/${airframe.settings.scale}`,
-);
-
-/** A form as it is made; remembered by the form. */
-export const madeOf = <F extends Form>(form: F, airframe: FormSurroundings): MadeOf<F> =>
-  madeAsItIs(form, airframe, formsRead(form, airframe)) as MadeOf<F>;
-
-/** A form as it is made at the airframe's factor; remembered by the form. */
-export const madeAtScale = <F extends Form>(form: F, airframe: FormSurroundings): MadeOf<F> =>
-  airframe.settings.scale === 1
-    ? madeOf(form, airframe)
-    : (madeScaled(form, airframe, formsRead(form, airframe)) as MadeOf<F>);
-
-/** The parts of a form as it was made, by their ids. */
-const partsById = memo(
-  (made: Made): ReadonlyMap<string, Part> => new Map(made.parts.map((part) => [part.id, part] as const)),
-);
-
-/**
- * A part at the airframe's scale: a form's part is made of the form's scaled numbers, so that it is true to the board; others scale as they
- * are drawn. Remembered by the part.
- */
-export const partAtScale = (airframe: Airframe, part: Part): Part => {
-  const { scale } = airframe.settings;
-  const form = part.source && scale !== 1 ? airframe.forms?.find(({ id }) => id === part.source!.formId) : undefined;
-  const made = form && partsById(madeAtScale(form, airframe)).get(part.id);
-  return made ? merged(part, made, scale) : scalePart(part, scale);
-};
-
-const merged = memo(
-  (part: Part, made: Part, scale: number): Part => mergeScaled(made, scalePart(part, scale)),
-  (made, scale) => `${identityOf(made)}/${scale}`,
-);
 
 /** Whether a board of a material is measured or weighed otherwise. */
 const isOtherBoard = (before: Airframe, next: Airframe, material: string): boolean => {
@@ -188,11 +98,25 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
   const kept = forms.map(leaving),
     isSame = kept.every((form, index) => form === forms[index]);
   const left = linked(before, isSame ? next : { ...next, forms: kept });
-  if (before.boards === next.boards) return left;
-  const remade = (left.forms ?? []).filter((form) =>
-    formMaterials(form).some((material) => isOtherBoard(before, next, material)),
-  );
-  return madeAnew(left, remade);
+  const remade =
+    before.boards === next.boards
+      ? []
+      : (left.forms ?? []).filter((form) =>
+          formMaterials(form).some((material) => isOtherBoard(before, next, material)),
+        );
+  return measuredAnew(before, madeAnew(left, remade));
+}
+
+/** An airframe whose parts may have moved, with what measures them made anew. */
+function measuredAnew(before: Airframe, next: Airframe): Airframe {
+  const measuring = (next.forms ?? []).filter(readsStanding);
+  const ids = new Set(measuring.map(({ id }) => id)),
+    others = ({ parts }: Airframe) => parts.filter(({ source }) => !source || !ids.has(source.formId));
+  const isMoved = (): boolean => {
+    const [was, now] = [others(before), others(next)];
+    return was.length !== now.length || now.some((part, index) => part !== was[index]);
+  };
+  return measuring.length > 0 && (before.boards !== next.boards || isMoved()) ? madeAnew(next, measuring) : next;
 }
 
 const plannedThing = ({ plan }: Airframe, id: string | undefined): PlannedThing | undefined =>

@@ -1,9 +1,5 @@
 import { partFaults, wordedFaults, type Fault } from '../checks/index.ts';
-import { featureMaterials, tabRowOf, type TabRow } from '../features/index.ts';
-import { curveLength } from '../geometry/index.ts';
-import { findPath, type Part } from '../part/index.ts';
-import { curveOf } from '../paths/index.ts';
-import { scalePart } from '../scale/index.ts';
+import type { Part } from '../part/index.ts';
 import {
   existsIn,
   expandKey,
@@ -12,11 +8,9 @@ import {
   type ResolveContext,
   type ResolvedPart,
 } from '../resolve/index.ts';
-import { arealMassOf, thicknessOf } from '../stock/index.ts';
-import { defined, stableHash, memo, identityOf } from '../units/index.ts';
+import { stableHash, memo, identityOf } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { ASSUMED_BOARD } from './assumed-board.ts';
-import { partAtScale } from './forms-of-airframe.ts';
+import { contextOf, partAtScale, partsInVariant } from './made-at-scale.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
 
@@ -27,64 +21,11 @@ export interface Piece {
   readonly quantity: number;
 }
 
-/**
- * What a part is made exact with in its airframe.
- * @param scale at which the airframe is looked at: tab rows of other parts are as long as they are then
- */
-export function contextOf(airframe: Airframe, part: Part, scale = 1): ResolveContext {
-  const thickness = (material: string): number => thicknessOf(material, airframe.boards) ?? ASSUMED_BOARD.thicknessMm;
-  const plates = [
-    ...part.contours.flatMap(({ plate }) => (plate ? [plate.material] : [])),
-    ...(part.features ?? []).flatMap(featureMaterials),
-  ];
-  const mates = (part.features ?? []).flatMap((feature) =>
-    feature.kind === 'slots' && feature.mate !== '' ? [feature.mate] : [],
-  );
-  const { variant, folds } = airframe.settings;
-  return {
-    thicknessMm: thickness(part.material),
-    gramsPerSquareMetre: arealMassOf(part.material, airframe.boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
-    plateThicknesses: Object.fromEntries(plates.map((material) => [material, thickness(material)] as const)),
-    ...(mates.length > 0
-      ? {
-          tabRows: Object.fromEntries(
-            mates.flatMap((mate) => {
-              const row = tabRowIn(airframe, mate, scale);
-              return row ? [[mate, row] as const] : [];
-            }),
-          ),
-        }
-      : {}),
-    ...defined({ variant, folds }),
-  };
-}
-
-/** A tab row of an airframe by `part id/feature id`, or undefined when it is gone or stands on no straight edge. */
-function tabRowIn(airframe: Airframe, mate: string, scale: number): TabRow | undefined {
-  const [partId, featureId] = mate.split('/');
-  const drawn = airframe.parts.find(({ id }) => id === partId);
-  const part = drawn && (scale === airframe.settings.scale ? partAtScale(airframe, drawn) : scalePart(drawn, scale));
-  const feature = part?.features?.find(({ id }) => id === featureId);
-  if (!part || feature?.kind !== 'tabs') return undefined;
-  const path = findPath(part, feature.on.pathId),
-    index = path?.segments.findIndex(({ id }) => id === feature.on.segmentId) ?? -1;
-  if (!path || index < 0) return undefined;
-  return tabRowOf(
-    feature,
-    curveLength(curveOf(path, index)),
-    thicknessOf(part.material, airframe.boards) ?? ASSUMED_BOARD.thicknessMm,
-  );
-}
-
 /** A part at the airframe's scale, made exact. */
 export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart =>
   resolve(partAtScale(airframe, part), contextOf(airframe, part, airframe.settings.scale));
 
 const twinOf = memo(starboardTwin);
-
-/** The parts that exist in the chosen variant. */
-export const partsInVariant = (airframe: Airframe): readonly Part[] =>
-  airframe.parts.filter((part) => existsIn(part, airframe.settings.variant));
 
 /** Every shape of the airframe's variant with a closed outline, and how often it is cut. */
 export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
@@ -97,6 +38,10 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
       : [port];
   });
 }
+
+/** The pieces that fly: what a form makes to build by, jigs and gauges, has no place in the airframe. */
+export const flyingPieces = (airframe: Airframe): readonly Piece[] =>
+  piecesOfAirframe({ ...airframe, parts: airframe.parts.filter(({ source, place }) => !source || place) });
 
 /** Faults of one part by itself, remembered while nothing that they depend on changes. */
 const ownFaults = memo(

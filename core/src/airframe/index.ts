@@ -8,16 +8,9 @@ export {
   standardBoard,
 } from './airframe.ts';
 export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';
-export {
-  formContext,
-  madeOf,
-  partAtScale,
-  withForm,
-  withFormsKept,
-  withFormsMade,
-  withoutForm,
-} from './forms-of-airframe.ts';
-export { standingPart } from './assembled.ts';
+export { withForm, withFormsKept, withFormsMade, withoutForm } from './forms-of-airframe.ts';
+export { formContext, madeOf, partAtScale } from './made-at-scale.ts';
+export { standingPart } from './made-at-scale.ts';
 export { foldFaults } from './fold-faults.ts';
 export { type SizesKept, withSizesKept } from './kept-sizes.ts';
 export { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
@@ -35,7 +28,8 @@ export {
   foldView,
   piecesOfView,
 } from './fold-view.ts';
-export { contextOf, faultsIn, nestHash, partsInVariant, piecesOfAirframe, resolveIn } from './funnel.ts';
+export { faultsIn, nestHash, piecesOfAirframe, resolveIn } from './funnel.ts';
+export { contextOf, partsInVariant } from './made-at-scale.ts';
 export {
   type BoardView,
   boardViews,

@@ -5,7 +5,7 @@ import { applyRigid, composeRigid, invertRigid } from '../geometry/index.ts';
 import type { FoldStyle } from '../operations/index.ts';
 import { emptyPart, type Part } from '../part/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingPart } from './assembled.ts';
+import { standingPart } from './made-at-scale.ts';
 import { foldFaults } from './fold-faults.ts';
 import { withSizesKept } from './kept-sizes.ts';
 

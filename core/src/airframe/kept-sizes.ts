@@ -2,8 +2,8 @@ import { applyCommand } from '../editing/index.ts';
 import { foldedSizes, sizeBetween, sizeCommand, type PlateSize } from '../folds/index.ts';
 import type { Part } from '../part/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingPart } from './assembled.ts';
-import { contextOf } from './funnel.ts';
+import { standingPart } from './made-at-scale.ts';
+import { contextOf } from './made-at-scale.ts';
 
 /** Sizes nearer than this are the same, in mm. */
 const SAME_MM = 1e-6;

@@ -12,8 +12,8 @@ import {
 } from '../plan/index.ts';
 import { memo } from '../units/index.ts';
 import { standardBoard, type Airframe } from './airframe.ts';
-import { madeAtScale } from './forms-of-airframe.ts';
-import { piecesOfAirframe } from './funnel.ts';
+import { madeAtScale } from './made-at-scale.ts';
+import { flyingPieces } from './funnel.ts';
 
 /** What figures of the plan need to know of an airframe: the board that there is most of, the longest one, and the foam of the parts drawn. */
 export function planContext(airframe: Airframe): PlanContext {
@@ -24,12 +24,7 @@ export function planContext(airframe: Airframe): PlanContext {
         (best, board) => (best && most(best) >= most(board) ? best : board),
         undefined,
       ) ?? standardBoard('', 'foam', settings.unit);
-  // What a form makes to build by, jigs and gauges, has no place in the airframe and does not fly.
-  const flying = { ...airframe, parts: airframe.parts.filter(({ source, place }) => !source || place) };
-  const foamG =
-    flying.parts.length === 0
-      ? 0
-      : piecesOfAirframe(flying).reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0);
+  const foamG = flyingPieces(airframe).reduce((sum, { part, quantity }) => sum + part.massG * quantity, 0);
   const made = madeMasses(airframe);
   return {
     unit: settings.unit,
@@ -46,7 +41,8 @@ const madeMasses = (airframe: Airframe): ReadonlyMap<string, MadeMass> =>
   new Map(
     (airframe.forms ?? []).flatMap((form): readonly (readonly [string, MadeMass])[] => {
       const { figures } = form.plannedId === undefined ? {} : madeAtScale(form, airframe);
-      return figures?.massAt ? [[form.plannedId!, { massG: figures.massG, atMm: figures.massAt.x }]] : [];
+      if (!figures || !('massAt' in figures) || !figures.massAt) return [];
+      return [[form.plannedId!, { massG: figures.massG, atMm: figures.massAt.x }]];
     }),
   );
 

@@ -12,7 +12,7 @@ import {
 } from '../folds/index.ts';
 import type { Part, Seam } from '../part/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingPart } from './assembled.ts';
+import { standingPart } from './made-at-scale.ts';
 
 /** An answer with all that the builder chooses it by, and the edits that make it so: angles, then the bevels of the seam. */
 export interface ShownRingAnswer extends RingAnswer {

@@ -15,7 +15,7 @@ import {
 import { drawnId } from '../part/index.ts';
 import { formatAngle, formatLengthWithUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingPart } from './assembled.ts';
+import { standingPart } from './made-at-scale.ts';
 import { cornerMends, footMends } from './joint-edits.ts';
 
 /** Plates that press into each other by more than this, and seams and feet that are open by more, are faults, in mm. */

@@ -1,6 +1,6 @@
 import { assemble, foldedBy, foldedSvg, plateFaces, type Viewpoint } from '../folds/index.ts';
 import type { Airframe } from './airframe.ts';
-import { standingParts } from './assembled.ts';
+import { standingParts } from './made-at-scale.ts';
 
 /** From the port bow and above, as a model is looked at on the bench. */
 const FROM: Viewpoint = { turnDegrees: 35, heightDegrees: 28 };

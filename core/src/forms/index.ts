@@ -5,6 +5,7 @@ export {
   type FormPlace,
   type ParameterChange,
   type ParkedAddition,
+  type StandingAirframe,
   type StandingWing,
   type StandsBy,
   type WorkingStep,
@@ -30,6 +31,7 @@ export {
   isWing,
   makeForm,
   readsOf,
+  readsStanding,
   scaleForm,
   withChanges,
 } from './kinds.ts';
@@ -121,6 +123,7 @@ export {
 } from './wing/index.ts';
 export * from './body/index.ts';
 export * from './deck/index.ts';
+export * from './gauge/index.ts';
 export * from './power/index.ts';
 export * from './round/index.ts';
 export { ROLL_SKINS, type RollSkins, type RollStrain } from './rolled/index.ts';

@@ -2,6 +2,7 @@ import { times3 } from '../geometry/index.ts';
 import { withParameters, type AnyForm, type FormContext, type ParameterChange } from './form/index.ts';
 import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
 import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck } from './deck/index.ts';
+import { gaugeMaterials, makeGauges, scaleGauges, type GaugeForm, type MadeGauges } from './gauge/index.ts';
 import { makePower, powerMaterials, scalePower, type MadePower, type PowerForm } from './power/index.ts';
 import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
 import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
@@ -9,7 +10,7 @@ import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm } from
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm;
+export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm | GaugeForm;
 /** A form made, by its kind. */
 interface MadeKinds {
   readonly wing: MadeWing;
@@ -19,6 +20,7 @@ interface MadeKinds {
   readonly deck: MadeDeck;
   readonly tail: MadeTail;
   readonly power: MadePower;
+  readonly gauge: MadeGauges;
 }
 export type MadeOf<F extends Form> = MadeKinds[F['kind']];
 export type Made = MadeOf<Form>;
@@ -32,6 +34,8 @@ interface FormKind<F extends Form> {
   readonly materials: (parameters: F['parameters']) => readonly string[];
   /** Ids of the forms that it is made by: it is made anew with them. */
   readonly reads?: (parameters: F['parameters']) => readonly string[];
+  /** Whether it is made by what stands, and so anew with every part. */
+  readonly isByStanding?: true;
 }
 
 const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonly kind: Kind }>> } = {
@@ -42,6 +46,7 @@ const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonl
   deck: { make: makeDeck, scale: scaleDeck, materials: deckMaterials },
   tail: { make: makeTail, scale: scaleTail, materials: tailMaterials },
   power: { make: makePower, scale: scalePower, materials: powerMaterials },
+  gauge: { make: makeGauges, scale: scaleGauges, materials: gaugeMaterials, isByStanding: true },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;
@@ -63,6 +68,9 @@ export const formMaterials = (form: Form): readonly string[] => kindOf(form).mat
 
 /** Ids of the forms that a form is made by. */
 export const readsOf = (form: Form): readonly string[] => kindOf(form).reads?.(form.parameters) ?? [];
+
+/** Whether a form is made by the parts that stand, of any kind, and so after all the others. */
+export const readsStanding = (form: Form): boolean => kindOf(form).isByStanding === true;
 
 /** Whether a form makes a wing. */
 export const isWing = (form: AnyForm | undefined): form is WingForm => form?.kind === 'wing';

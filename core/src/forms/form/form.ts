@@ -1,3 +1,4 @@
+import type { StandingPart, StandingPiece } from '../../folds/index.ts';
 import type { Point } from '../../geometry/index.ts';
 import type { AirframePoint, Part } from '../../part/index.ts';
 import type { LengthUnit } from '../../units/index.ts';
@@ -63,12 +64,22 @@ export interface StandingWing {
   readonly sectionAt: (outMm: number) => readonly Point[];
 }
 
-/** What a form is made with: the boards by their material, and the wings beside it. */
+/** The parts of the airframe as they stand together, all folded: those that gauges make are not among them. */
+export interface StandingAirframe {
+  readonly parts: readonly StandingPart[];
+  readonly pieces: readonly StandingPiece[];
+}
+
+/** What a form is made with: the boards by their material, and what stands beside it. */
 export interface FormContext {
   readonly boardOf: (material: string) => FormBoard;
   readonly unit: LengthUnit;
   /** A wing of the airframe as it stands there, by the id of its form; undefined when it is none or cannot be made. */
   readonly wingOf: (formId: string) => StandingWing | undefined;
+  /** The forms beside it; none when undefined. */
+  readonly forms?: readonly AnyForm[];
+  /** What stands, for what is made to measure that; nothing when undefined. */
+  readonly standing?: () => StandingAirframe;
 }
 
 /** One value of a form's parameters to set: its path and what it becomes. */

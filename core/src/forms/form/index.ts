@@ -8,6 +8,7 @@ export type {
   MadeForm,
   ParameterChange,
   ParkedAddition,
+  StandingAirframe,
   StandingWing,
   StandsBy,
   WorkingStep,

@@ -52,6 +52,8 @@ export interface MadePartDraft {
   readonly grain: Part['grain'];
   readonly sizing?: Part['sizing'];
   readonly notes?: string;
+  /** Variants in which it exists; always when undefined. */
+  readonly variants?: readonly string[];
   readonly outline: readonly MadeCorner[];
   readonly holes?: readonly MadeHole[];
   readonly lines?: readonly MadeLine[];
@@ -160,6 +162,7 @@ export function madePart(draft: MadePartDraft): Part {
     grain: draft.grain,
     sizing: draft.sizing ?? 'scaled',
     notes: draft.notes ?? '',
+    ...(draft.variants ? { variants: draft.variants } : {}),
     contours: [outline, ...holes],
     lines,
     operations,

@@ -1,7 +1,17 @@
 import type { Point } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { formatAngle, radians } from '../../units/index.ts';
-import type { MadeCorner, MadeLine } from '../form/index.ts';
+import type { MadeCorner } from '../form/index.ts';
+import {
+  angleOutline,
+  gaugeCorner as corner,
+  gaugeMark as mark,
+  standBase,
+  standUpright,
+  throwMarks,
+  throwOutline,
+  ARM_MM,
+} from '../gauge-shapes/index.ts';
 import { balancePlace } from './balance-place.ts';
 import { controlsOf } from './control-place.ts';
 import { helperPart, lengthIn, type Helper } from './helper-part.ts';
@@ -13,8 +23,7 @@ import type { WingStation } from './stations.ts';
 /** Board under the lowest place of a cradle, and how much of the chord it holds. */
 const CRADLE_BASE_MM = 25;
 const CRADLE_SHARE = [0.04, 0.8] as const;
-/** Height of a joint gauge's arms, and how far they reach. */
-const ARM_MM = 22;
+/** How far the arms of a joint gauge reach. */
 const ARM_REACH_MM = 80;
 /** Turns smaller than this want no gauge, in degrees. */
 const LEAST_TURN_DEGREES = 0.5;
@@ -23,14 +32,6 @@ const CAMBER_BACK_MM = 18;
 
 const gauge = (sites: readonly PanelSite[], helper: Helper, quantity: number, outline: readonly MadeCorner[]): Part =>
   helperPart(sites, helper, 'gauges', quantity, outline);
-
-const corner = (x: number, y: number, edge: string): MadeCorner => ({ at: { x, y }, edge });
-const mark = (name: string, from: Point, to: Point, label: string): MadeLine => ({
-  name,
-  from,
-  to,
-  work: { kind: 'mark', face: 'face', label },
-});
 
 /** One end of a panel where a station lies. */
 interface StationEnd {
@@ -115,9 +116,7 @@ function jointGauges(sites: readonly PanelSite[], stations: readonly WingStation
   return stations.flatMap((station, index): readonly Part[] => {
     const turn = station.turnDegrees;
     if (station.outer === undefined || Math.abs(turn) < LEAST_TURN_DEGREES) return [];
-    const angle = radians(Math.abs(turn)),
-      [cos, sin] = [Math.cos(angle), Math.sin(angle)],
-      reach = Math.min(ARM_REACH_MM, 0.8 * sites[station.outer - 1]!.laid.panel.spanMm);
+    const reach = Math.min(ARM_REACH_MM, 0.8 * sites[station.outer - 1]!.laid.panel.spanMm);
     return [
       gauge(
         sites,
@@ -130,14 +129,7 @@ function jointGauges(sites: readonly PanelSite[], stations: readonly WingStation
           ],
         },
         1,
-        [
-          corner(-reach, 0, 'inner'),
-          corner(0, 0, 'outer'),
-          corner(reach * cos, reach * sin, 'end'),
-          corner(reach * cos + ARM_MM * sin, reach * sin - ARM_MM * cos, 'back-outer'),
-          corner(ARM_MM * Math.tan(angle / 2), -ARM_MM, 'back-inner'),
-          corner(-reach, -ARM_MM, 'start'),
-        ],
+        angleOutline(Math.abs(turn), reach),
       ),
     ];
   });
@@ -170,98 +162,40 @@ function camberGauges(sites: readonly PanelSite[], stations: readonly WingStatio
   });
 }
 
-/** Steps of a throw gauge's rim, in degrees. */
-const RIM_DEGREES = 3;
-/** How far its foot reaches forward under the wing, and how deep it is. */
-const FOOT_MM = { long: 45, deep: 18 } as const;
-
 /** A rim with the throw marked in degrees and at the edge, its notch on the hinge. */
 function throwGauge(
   sites: readonly PanelSite[],
   { kind, chordMm, tipChordMm, throwDegrees }: WingControl,
   number: number,
 ): Part {
-  const radius = 1.25 * chordMm + 12,
-    most = throwDegrees + 8;
-  const at = (degrees: number, r: number): Point => ({
-    x: r * Math.cos(radians(degrees)),
-    y: r * Math.sin(radians(degrees)),
-  });
-  const steps = Math.ceil((2 * most) / RIM_DEGREES);
-  const rim = Array.from({ length: steps + 1 }, (_, step) => at(most - (2 * most * step) / steps, radius));
-  const lines = [-1, -0.5, 0, 0.5, 1].map((share, index): MadeLine => {
-    const degrees = share * throwDegrees,
-      edge = chordMm * Math.sin(radians(Math.abs(degrees)));
-    return mark(
-      `throw-${index}`,
-      at(degrees, 0.55 * radius),
-      at(degrees, radius - 1),
-      share === 0 ? '0' : `${formatAngle(Math.abs(degrees))} ${lengthIn(sites, edge)}`,
-    );
-  });
+  const own = { chordMm, upDegrees: throwDegrees, downDegrees: throwDegrees };
   return gauge(
     sites,
     {
       role: `throw-${number}`,
       name: `${kind} throw${number > 1 ? ` ${number}` : ''}`,
       notes: `Its foot under the wing, its corner on the hinge, beside the ${kind}${tipChordMm === undefined ? '' : ' at its inner end'}: read where the tail of the ${kind} stands.`,
-      lines,
+      lines: throwMarks(own, sites[0]!.unit),
     },
     1,
-    [
-      corner(-FOOT_MM.long, 0, 'foot'),
-      corner(0, 0, 'upper'),
-      ...rim.map(({ x, y }, index) => corner(x, y, index === rim.length - 1 ? 'lower' : `rim-${index + 1}`)),
-      corner(-FOOT_MM.long, -FOOT_MM.deep, 'fore'),
-    ],
+    throwOutline(own),
   );
 }
-
-const STAND_MM = { wide: 80, high: 130, point: 6, tab: 36 } as const;
 
 /** Two uprights with points, and the base that holds them apart. */
 function balanceStand(sites: readonly PanelSite[]): readonly Part[] {
   const { percent, aftMm, apartMm } = balancePlace(sites),
     thickness = sites[0]!.boardOf(sites[0]!.wing.jigMaterial).thicknessMm;
-  const { wide, high, point, tab } = STAND_MM,
-    middle = wide / 2;
-  const slot = (y: number) => [
-    { x: middle - tab / 2, y },
-    { x: middle + tab / 2, y },
-    { x: middle + tab / 2, y: y + thickness },
-    { x: middle - tab / 2, y: y + thickness },
-  ];
+  const base = standBase(thickness, apartMm);
   const notes = `Points under the wing at ${percent} % of the mean chord, ${lengthIn(sites, aftMm)} aft of the root's nose: it balances level or a little nose down. For ballast lead comes last: move the pack first.`;
   return [
-    gauge(sites, { role: 'balance-upright', name: 'balance upright', notes }, 2, [
-      corner(0, 0, 'foot-fore'),
-      corner(middle - tab / 2, 0, 'tab-fore'),
-      corner(middle - tab / 2, -thickness, 'tab'),
-      corner(middle + tab / 2, -thickness, 'tab-aft'),
-      corner(middle + tab / 2, 0, 'foot-aft'),
-      corner(wide, 0, 'aft'),
-      corner(middle + point / 2, high, 'point'),
-      corner(middle - point / 2, high, 'fore'),
-    ]),
+    gauge(sites, { role: 'balance-upright', name: 'balance upright', notes }, 2, standUpright(thickness)),
     helperPart(
       sites,
-      {
-        role: 'balance-base',
-        name: 'balance base',
-        notes,
-        holes: [
-          { name: 'near', corners: slot(12), sizing: 'fixed' },
-          { name: 'far', corners: slot(12 + apartMm), sizing: 'fixed' },
-        ],
-      },
+      { role: 'balance-base', name: 'balance base', notes, holes: base.holes },
       'gauges',
       1,
-      [
-        corner(0, 0, 'near'),
-        corner(wide, 0, 'aft'),
-        corner(wide, apartMm + thickness + 24, 'far'),
-        corner(0, apartMm + thickness + 24, 'fore'),
-      ],
+      base.outline,
     ),
   ];
 }

@@ -1,3 +1,4 @@
+export { balancePlace } from './balance-place.ts';
 export { BRACE_FIELDS, type WingBraces } from './brace-parameters.ts';
 export {
   CAMBER_FIELDS,

@@ -98,7 +98,7 @@ useKeys('forms', {
           <ToolButton
             key-name="U"
             word="see it folded"
-            :hint="skin ? 'All of it, folded and joined' : 'A foam core is not folded'"
+            :hint="skin ? 'All of it, folded and joined' : (kind.unfolded ?? 'A foam core is not folded')"
             :disabled="!skin"
             :is-on="isFolded"
             @press="isFolded = !isFolded"

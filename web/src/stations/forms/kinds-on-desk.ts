@@ -2,6 +2,7 @@ import type { Component } from 'vue';
 import type { Form } from '@grain-fold/core/forms';
 import BodySlip from './body/BodySlip.vue';
 import DeckSlip from './deck/DeckSlip.vue';
+import GaugeSlip from './gauge/GaugeSlip.vue';
 import PowerSlip from './power/PowerSlip.vue';
 import RoundSlip from './round/RoundSlip.vue';
 import ShellSlip from './shell/ShellSlip.vue';
@@ -9,6 +10,7 @@ import WingSlip from './slip/WingSlip.vue';
 import TailSlip from './tail/TailSlip.vue';
 import BodyStart from './start/BodyStart.vue';
 import DeckStart from './start/DeckStart.vue';
+import GaugeStart from './start/GaugeStart.vue';
 import PowerStart from './start/PowerStart.vue';
 import RoundStart from './start/RoundStart.vue';
 import TailStart from './start/TailStart.vue';
@@ -27,6 +29,8 @@ interface KindOnDesk {
   /** Of the tray: `next panel`, and what is dragged. */
   readonly next?: string;
   readonly rings: string;
+  /** Why nothing of it is seen folded, if that is so. */
+  readonly unfolded?: string;
 }
 
 const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
@@ -82,6 +86,15 @@ const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
     list: 'sections',
     next: 'next section',
     rings: 'section, width, rise',
+  },
+  gauge: {
+    word: 'gauges for what stands',
+    start: GaugeStart,
+    slip: GaugeSlip,
+    list: 'gauges',
+    next: 'next gauge',
+    rings: 'reach of the arms',
+    unfolded: 'Gauges lie flat',
   },
 };
 

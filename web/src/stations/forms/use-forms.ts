@@ -9,6 +9,7 @@ import {
   type DeckForm,
   type Form,
   type FormFault,
+  type GaugeForm,
   type Made,
   type MadeOf,
   type ParameterChange,
@@ -61,6 +62,7 @@ export type RoundDesk = DeskOf<RoundForm>;
 export type DeckDesk = DeskOf<DeckForm>;
 export type PowerDesk = DeskOf<PowerForm>;
 export type TailDesk = DeskOf<TailForm>;
+export type GaugeDesk = DeskOf<GaugeForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {

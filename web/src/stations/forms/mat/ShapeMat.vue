@@ -104,11 +104,12 @@ defineExpose({ fit: () => canvas.value?.fit() });
           >{{ text }}</text
         >
         <text
-          v-for="{ key, at, text, dy } in views.labels"
+          v-for="{ key, at, text, dy, isOnFoam } in views.labels"
           :key="key"
           :x="toScreen(at).x"
           :y="toScreen(at).y + dy"
           text-anchor="middle"
+          :class="{ printed: isOnFoam }"
           font-size="14"
           font-weight="600"
           fill="#fff"
@@ -206,6 +207,11 @@ path {
   paint-order: stroke;
   stroke: var(--mat);
   stroke-width: 4px;
+}
+.words .printed {
+  fill: var(--ink);
+  stroke: none;
+  font-size: 12.5px;
 }
 .view {
   font-size: 14px;

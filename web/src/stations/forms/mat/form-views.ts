@@ -2,6 +2,7 @@ import type { Form, MadeOf } from '@grain-fold/core/forms';
 import type { LengthUnit } from '@grain-fold/core/units';
 import { bodyViews } from '../body/body-views.ts';
 import { deckViews } from '../deck/deck-views.ts';
+import { gaugeViews } from '../gauge/gauge-views.ts';
 import { powerViews } from '../power/power-views.ts';
 import { roundViews } from '../round/round-views.ts';
 import { shellViews } from '../shell/shell-views.ts';
@@ -25,6 +26,7 @@ const VIEWS: { readonly [Kind in ViewedKind]: (made: MadeOfKind<Kind>, around: A
   deck: ({ site }, { unit, chosen }) => deckViews(site!, unit, chosen),
   power: ({ site }, { unit }) => powerViews(site!, unit),
   tail: ({ site }, { unit }) => tailViews(site!, unit),
+  gauge: ({ site }, { unit, chosen }) => gaugeViews(site!, unit, chosen),
 };
 
 /** The views of the form on the desk; undefined for a wing, whose mat is its own, and while nothing of it was made. */

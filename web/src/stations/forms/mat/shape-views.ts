@@ -32,6 +32,8 @@ export interface ShapeLabel {
   readonly at: Point;
   readonly text: string;
   readonly dy: number;
+  /** Printed on foam: dark. */
+  readonly isOnFoam?: boolean;
 }
 
 /** Everything that is drawn of a form. */

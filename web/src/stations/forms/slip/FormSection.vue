@@ -9,7 +9,13 @@ import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
 
 /** The form itself: its name, its board, where it stands, what waits for a place, and how it is let go. */
-const props = defineProps<{ desk: FormsDesk; /** Whether it is tilted by an incidence. */ hasIncidence?: boolean }>();
+const props = defineProps<{
+  desk: FormsDesk;
+  /** Whether it is tilted by an incidence. */
+  hasIncidence?: boolean;
+  /** Whether it stands nowhere. */
+  isAnywhere?: boolean;
+}>();
 const work = useAirframe();
 const form = computed(() => props.desk.stored.value!);
 const materials = computed(() => {
@@ -21,6 +27,9 @@ const AXES = [
   ['y', 'To starboard'],
   ['z', 'Up'],
 ] as const;
+const axes = computed(() =>
+  form.value.standsBy || props.isAnywhere ? [] : props.hasIncidence ? AXES : AXES.filter(([axis]) => axis !== 'y'),
+);
 const plannedName = computed(() => work.airframe?.plan?.things.find(({ id }) => id === form.value.plannedId)?.name);
 function unlink(): void {
   const { plannedId: _planned, ...rest } = form.value;
@@ -43,7 +52,7 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
         <el-button link size="small" @click="desk.dropParked(at)">Throw away</el-button>
       </div>
     </div>
-    <FoldAway title="Form, place and release">
+    <FoldAway :title="isAnywhere ? 'Form and release' : 'Form, place and release'">
       <TextRow
         label="Name"
         :most="40"
@@ -59,7 +68,7 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
       />
       <slot />
       <MeasureField
-        v-for="[key, word] in form.standsBy ? [] : hasIncidence ? AXES : AXES.filter(([axis]) => axis !== 'y')"
+        v-for="[key, word] in axes"
         :key="key"
         :label="word"
         :unit="work.unit"

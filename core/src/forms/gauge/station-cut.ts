@@ -1,0 +1,140 @@
+import { sectionFaces, type StandingPiece } from '../../folds/index.ts';
+import { point3, type Point } from '../../geometry/index.ts';
+
+/** The outside of what stands where an upright plane along the airframe cuts it: x aft, y up. Both lines run aft. */
+export interface StationCut {
+  readonly lower: readonly Point[];
+  readonly upper: readonly Point[];
+}
+
+/** Beside a step, so far to either side of it, in mm. */
+const BESIDE_MM = 1e-4;
+/** Places of a line that bend it less than this are left out, in mm. */
+const STRAIGHT_MM = 0.004;
+/** A cut at the middle is taken just beside it: two halves meet there, and ends cut square stand a little apart. */
+const OFF_MIDDLE_MM = 1;
+/** Places nearer to each other than this are looked at once, in mm. */
+const ONE_PLACE_MM = 1e-5;
+
+type Run = readonly [Point, Point];
+
+/** Runs of every ring that a plane at so far out to port lays open. */
+function runsAt(pieces: readonly StandingPiece[], outMm: number): readonly Run[] {
+  const plane = { normal: point3(0, 1, 0), atMm: -Math.max(OFF_MIDDLE_MM, outMm) };
+  const solids = pieces.flatMap(({ body, maps }) =>
+    body.solids.map((solid) => ({ solid, map: maps[solid.plate.index]! })),
+  );
+  return sectionFaces(solids, plane).flatMap(({ rings }) =>
+    rings.flatMap((ring) =>
+      ring.map(({ x, z }, index): Run => {
+        const next = ring[(index + 1) % ring.length]!;
+        return [
+          { x, y: z },
+          { x: next.x, y: next.z },
+        ];
+      }),
+    ),
+  );
+}
+
+/** Where two runs cross, along x; undefined where they do not. */
+function crossing([a, b]: Run, [c, d]: Run): number | undefined {
+  const from = Math.max(Math.min(a.x, b.x), Math.min(c.x, d.x)),
+    to = Math.min(Math.max(a.x, b.x), Math.max(c.x, d.x));
+  if (to - from < BESIDE_MM) return undefined;
+  const on = ([p, q]: Run, x: number): number => p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x);
+  const [atFrom, atTo] = [on([a, b], from) - on([c, d], from), on([a, b], to) - on([c, d], to)];
+  return atFrom * atTo < 0 ? from + ((to - from) * atFrom) / (atFrom - atTo) : undefined;
+}
+
+/** The outermost height of runs at a place. */
+function outermostAt(runs: readonly Run[], x: number, side: 1 | -1): number | undefined {
+  let best: number | undefined;
+  for (const [a, b] of runs) {
+    if (x < Math.min(a.x, b.x) || x > Math.max(a.x, b.x)) continue;
+    const isUpright = Math.abs(b.x - a.x) < 1e-9;
+    const y = isUpright ? side * Math.max(side * a.y, side * b.y) : a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+    if (best === undefined || side * y > side * best) best = y;
+  }
+  return best;
+}
+
+/** Every place along x where the outside of runs can bend: their ends, just beside those, and where they cross. */
+function placesOf(runs: readonly Run[]): readonly number[] {
+  const all: number[] = [];
+  for (const [index, run] of runs.entries()) {
+    for (const { x } of run) all.push(x - BESIDE_MM, x, x + BESIDE_MM);
+    for (let other = index + 1; other < runs.length; other += 1) {
+      const x = crossing(run, runs[other]!);
+      if (x !== undefined) all.push(x);
+    }
+  }
+  all.sort((a, b) => a - b);
+  const [first, last] = [all[0]! + BESIDE_MM, all.at(-1)! - BESIDE_MM],
+    apart: number[] = [];
+  for (const x of all) {
+    const isNext = apart.length === 0 || x - apart.at(-1)! >= ONE_PLACE_MM;
+    if (x >= first - ONE_PLACE_MM && x <= last + ONE_PLACE_MM && isNext) apart.push(x);
+  }
+  return apart;
+}
+
+/** The outermost of runs at places, as a line that runs aft. */
+const outermost = (runs: readonly Run[], places: readonly number[], side: 1 | -1): readonly Point[] =>
+  straightened(
+    places.flatMap((x): readonly Point[] => {
+      const y = outermostAt(runs, x, side);
+      return y === undefined ? [] : [{ x, y }];
+    }),
+  );
+
+/** A line without the places that do not bend it: each stretch ends where one of its places would lie off it. */
+function straightened(line: readonly Point[]): readonly Point[] {
+  const kept: Point[] = [];
+  let from = 0,
+    low = -Infinity,
+    high = Infinity;
+  for (let to = 1; to < line.length; to += 1) {
+    const a = line[from]!,
+      b = line[to]!,
+      run = b.x - a.x,
+      slope = (b.y - a.y) / run;
+    if (slope < low || slope > high) {
+      kept.push(a);
+      from = to - 1;
+      low = -Infinity;
+      high = Infinity;
+      to -= 1;
+      continue;
+    }
+    // Slopes from here that leave this place within the tolerance: the wedge that all of the stretch must lie in.
+    low = Math.max(low, slope - STRAIGHT_MM / run);
+    high = Math.min(high, slope + STRAIGHT_MM / run);
+  }
+  return [...kept, line[from]!, line.at(-1)!];
+}
+
+/**
+ * What stands, cut so far out to port.
+ * @returns undefined where nothing of it reaches
+ */
+export function stationCut(pieces: readonly StandingPiece[], outMm: number): StationCut | undefined {
+  const runs = runsAt(pieces, outMm);
+  if (runs.length === 0) return undefined;
+  const places = placesOf(runs);
+  return { lower: outermost(runs, places, -1), upper: outermost(runs, places, 1) };
+}
+
+/** The foremost place of what stands so far out to port; undefined where nothing of it reaches. */
+export const noseAt = (pieces: readonly StandingPiece[], outMm: number): Point | undefined =>
+  runsAt(pieces, outMm)
+    .flat()
+    .reduce<Point | undefined>((best, p) => (!best || p.x < best.x ? p : best), undefined);
+
+/** The height of a line that runs aft at a place along it; that of its nearer end beyond both. */
+export function heightAt(line: readonly Point[], x: number): number {
+  const at = line.findIndex((p) => p.x >= x);
+  if (at <= 0) return (at === 0 ? line[0]! : line.at(-1)!).y;
+  const [a, b] = [line[at - 1]!, line[at]!];
+  return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x || 1);
+}

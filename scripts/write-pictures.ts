@@ -1,11 +1,21 @@
 /** Draws the worked examples of docs/folding.md and docs/builder/wings.md with the program's own commands, as SVG into docs/pictures. */
 import fs from 'node:fs';
 import path from 'node:path';
-import { foldView, type Airframe, DEFAULT_SETTINGS, standardBoard, withForm } from '@grain-fold/core/airframe';
+import {
+  foldView,
+  formContext,
+  type Airframe,
+  DEFAULT_SETTINGS,
+  standardBoard,
+  withForm,
+} from '@grain-fold/core/airframe';
 import { applyCommand, type PartCommand } from '@grain-fold/core/editing';
 import { foldedFaces, foldedSvg } from '@grain-fold/core/folds';
 import {
+  cutRound,
   formsFromNumbers,
+  gaugeWith,
+  type LaidGauge,
   innerHeights,
   makeForm,
   sheetRings,
@@ -407,6 +417,48 @@ writeRings(
   'The strip of a power box on the flat: its front is cut to the thrust',
   ringsOf(boxStrip),
   boxStrip.lines.map(({ nodes }) => nodes),
+);
+const gauged = withForm(airframe(), {
+  id: 'w1',
+  kind: 'wing',
+  name: 'Wing',
+  parameters: wingFromNumbers({
+    spanMm: 800,
+    rootChordMm: 160,
+    tipChordMm: 160,
+    dihedralDegrees: 4,
+    sparHeightMm: 10,
+    material: 'board',
+  }),
+  place: { ...AT_DATUM, incidenceDegrees: 2 },
+});
+const gauge = makeForm(
+  {
+    id: 'g1',
+    kind: 'gauge',
+    name: 'Gauges',
+    parameters: {
+      material: 'board',
+      gauges: [
+        gaugeWith({
+          id: 'a',
+          kind: 'profile',
+          name: 'Wing incidence',
+          partId: 'w1-skin-1',
+          outMm: 120,
+        }),
+      ],
+    },
+    place: AT_DATUM,
+  },
+  formContext(gauged),
+);
+const [held] = gauge.site!.laid;
+writeRings(
+  'gauge-profile',
+  'A profile with a level back laid on a wing at 2 degrees',
+  [gauge.parts[0]!.contours[0]!.nodes, ...cutRound(gauge.site!, held as LaidGauge)],
+  [],
 );
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');

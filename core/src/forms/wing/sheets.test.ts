@@ -171,8 +171,8 @@ describe('plates at random', () => {
         );
         expect(made.parts.length).toBeGreaterThan(1);
         // Bevelled ends of rolled strips press by up to a quarter of a millimetre at their corners. Cut square, a strip that slopes by 8 degrees
-        // and is swept by 30 leaves t·sin 30·tan 8 and more open on one face.
-        const left = ends === 'square' ? /open by 0\.[34]\d mm/ : /press 0\.[12]\d mm/;
+        // and is swept by 30 leaves t·sin 30·tan 8 open on one face on either side of a joint; both together 0.6.
+        const left = ends === 'square' ? /open by 0\.[3-5]\d mm/ : /press 0\.[12]\d mm/;
         const faults = closingFaults(airframeOf(made.parts)).filter((title) => !left.test(title));
         expect(faults).toEqual([]);
       }),

@@ -15,6 +15,9 @@ import {
   cutRound,
   formsFromNumbers,
   gaugeWith,
+  layeredFromNumbers,
+  USUAL_SEAT,
+  usualLayered,
   type LaidGauge,
   innerHeights,
   makeForm,
@@ -458,6 +461,40 @@ writeRings(
   'gauge-profile',
   'A profile with a level back laid on a wing at 2 degrees',
   [gauge.parts[0]!.contours[0]!.nodes, ...cutRound(gauge.site!, held as LaidGauge)],
+  [],
+);
+const profiled = [
+  { ...tail, place: { ...AT_DATUM, at: { x: 505, y: 0, z: 72 } } },
+  {
+    id: 'w1',
+    kind: 'wing' as const,
+    name: 'Wing',
+    parameters: wingFromNumbers({
+      spanMm: 800,
+      rootChordMm: 160,
+      tipChordMm: 160,
+      dihedralDegrees: 4,
+      sparHeightMm: 10,
+      material: 'board',
+    }),
+    place: { at: { x: 180, y: 0, z: 52 }, incidenceDegrees: 2 },
+  },
+  {
+    id: 'l1',
+    kind: 'layered' as const,
+    name: 'Body',
+    parameters: {
+      ...layeredFromNumbers({ ...usualLayered('mm'), lengthMm: 600, material: 'board' }),
+      seats: ['w1', 't1'].map((formId) => ({ id: `k-${formId}`, formId, ...USUAL_SEAT })),
+    },
+    place: AT_DATUM,
+  },
+].reduce<Airframe>((held, form) => withForm(held, form), airframe());
+write('profile-body', profiled, 'l1-layer-1', 'airframe');
+writeRings(
+  'profile-body-flat',
+  'The middle layer of a profile body: cut to its wing and its tail, with a bay for the pack',
+  ringsOf(profiled.parts.find(({ id }) => id === 'l1-layer-middle')!),
   [],
 );
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');

@@ -8,6 +8,8 @@ import {
   usualDeck,
   usualRound,
   gaugeWith,
+  layeredFromNumbers,
+  usualLayered,
   powerFromNumbers,
   usualPower,
   usualTail,
@@ -17,6 +19,7 @@ import {
   type DeckForm,
   type Form,
   type GaugeForm,
+  type LayeredForm,
   type PowerForm,
   type RoundForm,
   type ShellForm,
@@ -144,6 +147,18 @@ const power: PowerForm = {
     ring: { outerMm: 50.8, innerMm: 38.1, aheadMm: 19.05 },
   },
 };
+const layered: LayeredForm = {
+  ...form,
+  id: 'l1',
+  kind: 'layered',
+  name: 'Profile',
+  parameters: {
+    ...layeredFromNumbers({ ...usualLayered('in'), layers: 5, material: 'foam' }),
+    reaches: [{ id: 'r1', layer: 1, fromMm: 0, toMm: 11.125 * 25.4 }],
+    slits: [{ id: 's1', edge: 'below', aftMm: 101.6, acrossMm: 0.125 * 25.4, deepMm: 0.375 * 25.4 }],
+    nosePlate: { material: 'ply', widthMm: 38.1, heightMm: 50.8, plates: 2 },
+  },
+};
 const gauges: GaugeForm = {
   ...form,
   id: 'g1',
@@ -161,6 +176,7 @@ const gauges: GaugeForm = {
 };
 test.each<readonly [string, Form]>([
   ['set of gauges', gauges],
+  ['profile body', layered],
   ['power box', power],
   ['tail', tail],
   ['round', round],
@@ -180,6 +196,10 @@ test.each<readonly [Form, object, string]>([
   [tail, { elevator: { ...tail.parameters.elevator, upDegrees: 1e3 } }, 'parameters.elevator.upDegrees'],
   [power, { rightDegrees: 45 }, 'parameters.rightDegrees'],
   [power, { pattern: { ...power.parameters.pattern, kind: 'star' } }, 'parameters.pattern.kind'],
+  [layered, { layers: 0 }, 'parameters.layers'],
+  [layered, { openings: [{ ...layered.parameters.openings[0]!, side: 'left' }] }, 'openings[0].side'],
+  [layered, { slits: [{ ...layered.parameters.slits[0]!, deepMm: null }] }, 'slits[0].deepMm'],
+  [layered, { nosePlate: [] }, 'parameters.nosePlate'],
   [gauges, { gauges: [{ ...gauges.parameters.gauges[0]!, kind: 'ruler' }] }, 'gauges[0].kind'],
   [gauges, { gauges: [{ ...gauges.parameters.gauges[0]!, partId: '../x' }] }, 'gauges[0].partId'],
   [gauges, { gauges: [{ ...gauges.parameters.gauges[0]!, upDegrees: '20' }] }, 'gauges[0].upDegrees'],
@@ -188,7 +208,7 @@ test.each<readonly [Form, object, string]>([
   [deck, { sheets: 'many' }, 'parameters.sheets'],
   [deck, { hasFormers: 'yes' }, 'parameters.hasFormers'],
   [deck, { sections: [{ ...deck.parameters.sections[0]!, fullPercent: 10 }] }, 'sections[0].fullPercent'],
-])('what is no tail, round, deck or gauge is refused with the field', (one, change, field) => {
+])('what is no tail, round, deck, profile or gauge is refused with the field', (one, change, field) => {
   const value = { ...one, parameters: { ...one.parameters, ...change } };
   const faults = fieldFaults(SaveAirframe, { label: 'x', forms: [{ id: one.id, basedOn: 0, position: 0, value }] });
   expect(JSON.stringify(faults)).toContain(field);

@@ -6,6 +6,7 @@ import { BodyParametersDto } from './body.dto.ts';
 import { DeckParametersDto } from './deck.dto.ts';
 import { FEATURE_TYPES, FeatureDto } from './feature.dto.ts';
 import { GaugeParametersDto } from './gauge.dto.ts';
+import { LayeredParametersDto } from './layered.dto.ts';
 import { OPERATION_TYPES, OperationDto } from './operation.dto.ts';
 import { ContourDto, PathDto } from './path.dto.ts';
 import { PowerParametersDto } from './power.dto.ts';
@@ -107,6 +108,9 @@ export class TailFormDto extends FormDto {
 export class PowerFormDto extends FormDto {
   @Nested(() => PowerParametersDto) declare parameters: PowerParametersDto;
 }
+export class LayeredFormDto extends FormDto {
+  @Nested(() => LayeredParametersDto) declare parameters: LayeredParametersDto;
+}
 export class GaugeFormDto extends FormDto {
   @Nested(() => GaugeParametersDto) declare parameters: GaugeParametersDto;
 }
@@ -120,6 +124,7 @@ export const FORM_TYPES = [
   { value: DeckFormDto, name: 'deck' },
   { value: TailFormDto, name: 'tail' },
   { value: PowerFormDto, name: 'power' },
+  { value: LayeredFormDto, name: 'layered' },
   { value: GaugeFormDto, name: 'gauge' },
 ];
 

@@ -124,6 +124,7 @@ export {
 export * from './body/index.ts';
 export * from './deck/index.ts';
 export * from './gauge/index.ts';
+export * from './layered/index.ts';
 export * from './power/index.ts';
 export * from './round/index.ts';
 export { ROLL_SKINS, type RollSkins, type RollStrain } from './rolled/index.ts';

@@ -3,6 +3,14 @@ import { withParameters, type AnyForm, type FormContext, type ParameterChange } 
 import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
 import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck } from './deck/index.ts';
 import { gaugeMaterials, makeGauges, scaleGauges, type GaugeForm, type MadeGauges } from './gauge/index.ts';
+import {
+  layeredMaterials,
+  layeredReads,
+  makeLayered,
+  scaleLayered,
+  type LayeredForm,
+  type MadeLayered,
+} from './layered/index.ts';
 import { makePower, powerMaterials, scalePower, type MadePower, type PowerForm } from './power/index.ts';
 import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
 import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
@@ -10,7 +18,8 @@ import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm } from
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
-export type Form = WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm | GaugeForm;
+export type Form =
+  WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm | LayeredForm | GaugeForm;
 /** A form made, by its kind. */
 interface MadeKinds {
   readonly wing: MadeWing;
@@ -20,6 +29,7 @@ interface MadeKinds {
   readonly deck: MadeDeck;
   readonly tail: MadeTail;
   readonly power: MadePower;
+  readonly layered: MadeLayered;
   readonly gauge: MadeGauges;
 }
 export type MadeOf<F extends Form> = MadeKinds[F['kind']];
@@ -46,6 +56,7 @@ const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonl
   deck: { make: makeDeck, scale: scaleDeck, materials: deckMaterials },
   tail: { make: makeTail, scale: scaleTail, materials: tailMaterials },
   power: { make: makePower, scale: scalePower, materials: powerMaterials },
+  layered: { make: makeLayered, scale: scaleLayered, materials: layeredMaterials, reads: layeredReads },
   gauge: { make: makeGauges, scale: scaleGauges, materials: gaugeMaterials, isByStanding: true },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.

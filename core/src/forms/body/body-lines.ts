@@ -85,8 +85,11 @@ function piecesIn(
 const valueOf = (station: BodyStation, value: Value): number =>
   value === 'halfMm' ? station.widthMm / 2 : station[value];
 
+/** What the lines of a body are made from. */
+export type BodyShape = Pick<BodyParameters, 'stations' | 'topLine' | 'bottomLine' | 'widthLine'>;
+
 /** The lines of a body through its stations, with the places where they turn. Remembered by the parameters. */
-export const bodyLines = memo(({ stations, topLine, bottomLine, widthLine }: BodyParameters): BodyLines => {
+export const bodyLines = memo(({ stations, topLine, bottomLine, widthLine }: BodyShape): BodyLines => {
   const through = (value: Value, way: BodyParameters['topLine']): ((bay: number, x: number) => number) =>
     lineThrough(
       stations.map((station) => ({ x: station.aftMm, y: valueOf(station, value) })),

@@ -1,12 +1,13 @@
 export type { BodyForm } from './body-form.ts';
 export type { BodyFigures } from './body-figures.ts';
+export { type BodyLines, bodyLines } from './body-lines.ts';
 export type { BodySite } from './body-site.ts';
 export { type BodyStart, bodyFromNumbers, USUAL_SEAT, usualBody } from './body-starts.ts';
 export { bodyFromPlanned, plannedBody, withPlannedLines } from './planned-body.ts';
 export { dowelPlaces } from './hold-downs.ts';
 export { type MadeBody, makeBody } from './make-body.ts';
 export * from './parameters.ts';
-export { type Profile, heightAt } from './profile.ts';
-export type { SeatCut, SeatSide } from './seat-cut.ts';
+export { type Profile, between, heightAt, heightsBetween } from './profile.ts';
+export { type SeatCut, type SeatSide, seatCut } from './seat-cut.ts';
 export { boardsOfFormer, formerReach } from './former-places.ts';
 export { bodyMaterials, bodyReads, scaleBody } from './scale-body.ts';

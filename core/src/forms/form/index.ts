@@ -27,6 +27,7 @@ export {
   madePart,
   madePartId,
 } from './made-part.ts';
+export { type NamedEdge, namesOf } from './named-edges.ts';
 export { offsetPoints } from './offset-points.ts';
 export { areaFrom, partArea, partMass } from './part-area.ts';
 export { ringOfOutline, roomOnPiece } from './room-on-piece.ts';

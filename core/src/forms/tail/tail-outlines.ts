@@ -1,12 +1,6 @@
+import type { NamedEdge } from '../form/index.ts';
 import type { Point, Polygon } from '../../geometry/index.ts';
 import type { TailParameters } from './parameters.ts';
-
-/** A straight edge of a plate as it was before anything was cut out of it. */
-export interface NamedEdge {
-  readonly name: string;
-  readonly from: Point;
-  readonly to: Point;
-}
 
 /** A plate's outline with the names of its edges, counter-clockwise. */
 export interface NamedOutline {
@@ -17,10 +11,6 @@ export interface NamedOutline {
 const named = (corners: readonly (readonly [at: Point, edge: string])[]): NamedOutline => ({
   ring: corners.map(([at]) => at),
   edges: corners.map(([from, name], index) => ({ name, from, to: corners[(index + 1) % corners.length]![0] })),
-});
-const on = (a: Point, b: Point, share: number): Point => ({
-  x: a.x + (b.x - a.x) * share,
-  y: a.y + (b.y - a.y) * share,
 });
 type Corners = readonly (readonly [at: Point, edge: string])[];
 const flipped = ({ x, y }: Point): Point => ({ x, y: -y });
@@ -206,26 +196,3 @@ export function rudderOutline(tail: TailParameters, thicknessMm: number): NamedO
       : ([[{ x: hingeAt(topMm), y: topMm }, 'hinge']] as const)),
   ]);
 }
-
-/** A ring with each of its edges named after the edge that it lies on; what was cut anew is called so, and counted. */
-export function namesOf(ring: Polygon, edges: readonly NamedEdge[], fresh: string): readonly string[] {
-  const used = new Map<string, number>();
-  return ring.map((p, index) => {
-    const q = ring[(index + 1) % ring.length]!,
-      middle = on(p, q, 0.5);
-    const found = edges.find(
-      ({ from, to }) => offLine(middle, from, to) < ON_EDGE_MM && offLine(p, from, to) < ON_EDGE_MM,
-    );
-    const name = found?.name ?? fresh,
-      count = (used.get(name) ?? 0) + 1;
-    used.set(name, count);
-    return count === 1 && found ? name : `${name}-${count}`;
-  });
-}
-const ON_EDGE_MM = 0.01;
-const offLine = (p: Point, a: Point, b: Point): number => {
-  const run = Math.hypot(b.x - a.x, b.y - a.y),
-    share = ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / (run * run);
-  const at = on(a, b, Math.min(1, Math.max(0, share)));
-  return Math.hypot(p.x - at.x, p.y - at.y);
-};

@@ -2,6 +2,7 @@ import { composeRigid, point3, STILL, type Point, type RigidMap } from '../../ge
 import type { Part } from '../../part/index.ts';
 import {
   madePart,
+  namesOf,
   placeOf,
   roomOnPiece,
   type MadeCorner,
@@ -11,7 +12,7 @@ import {
 } from '../form/index.ts';
 import { LEVEL, uprightAt } from './plate.ts';
 import { elevatorRelief, rudderRelief, type Relief } from './relief.ts';
-import { finTab, levelLines, namesOf, uprightLines } from './tail-outlines.ts';
+import { finTab, levelLines, uprightLines } from './tail-outlines.ts';
 import { finAcross, type CutPlate, type TailSite } from './tail-site.ts';
 
 /** Room for glue round a tab in its slot, in mm. */

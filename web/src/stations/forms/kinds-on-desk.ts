@@ -3,6 +3,7 @@ import type { Form } from '@grain-fold/core/forms';
 import BodySlip from './body/BodySlip.vue';
 import DeckSlip from './deck/DeckSlip.vue';
 import GaugeSlip from './gauge/GaugeSlip.vue';
+import LayeredSlip from './layered/LayeredSlip.vue';
 import PowerSlip from './power/PowerSlip.vue';
 import RoundSlip from './round/RoundSlip.vue';
 import ShellSlip from './shell/ShellSlip.vue';
@@ -11,6 +12,7 @@ import TailSlip from './tail/TailSlip.vue';
 import BodyStart from './start/BodyStart.vue';
 import DeckStart from './start/DeckStart.vue';
 import GaugeStart from './start/GaugeStart.vue';
+import LayeredStart from './start/LayeredStart.vue';
 import PowerStart from './start/PowerStart.vue';
 import RoundStart from './start/RoundStart.vue';
 import TailStart from './start/TailStart.vue';
@@ -50,6 +52,14 @@ const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
     list: 'stations',
     next: 'next station',
     rings: 'top, bottom, width, former, wing',
+  },
+  layered: {
+    word: 'a profile body of layers',
+    start: LayeredStart,
+    slip: LayeredSlip,
+    list: 'stations',
+    next: 'next station',
+    rings: 'top, bottom, bay, slit, wing',
   },
   tail: {
     word: 'a tail of flat plates',

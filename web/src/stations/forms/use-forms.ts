@@ -11,6 +11,7 @@ import {
   type FormFault,
   type GaugeForm,
   type Made,
+  type LayeredForm,
   type MadeOf,
   type ParameterChange,
   type PowerForm,
@@ -63,6 +64,9 @@ export type DeckDesk = DeskOf<DeckForm>;
 export type PowerDesk = DeskOf<PowerForm>;
 export type TailDesk = DeskOf<TailForm>;
 export type GaugeDesk = DeskOf<GaugeForm>;
+export type LayeredDesk = DeskOf<LayeredForm>;
+/** A desk for what wings and tails sit in. */
+export type SeatedDesk = DeskOf<BodyForm | LayeredForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {

@@ -14,11 +14,17 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FoldAway from '../../../kit/FoldAway.vue';
 import ItemList from '../slip/ItemList.vue';
 import SchoolRow from '../slip/SchoolRow.vue';
-import type { BodyDesk } from '../use-forms.ts';
-import { HOLDS, SIDES } from './schools.ts';
+import type { SeatedDesk } from '../use-forms.ts';
+import { SIDES } from './schools.ts';
 
 /** The wings and tails that sit in the body: cut to their own section, wherever they are moved. */
-const props = defineProps<{ desk: BodyDesk }>();
+const props = defineProps<{
+  desk: SeatedDesk;
+  /** How a wing is held. */
+  holds: readonly (readonly [value: string, word: string, why: string])[];
+  /** What is cut to it: `walls`. */
+  cut: string;
+}>();
 const body = computed(() => props.desk.form.value!.parameters);
 const wings = computed(() =>
   props.desk.forms.value.filter((one) => isWing(one) || isTail(one)).map(({ id, name }) => [id, name] as const),
@@ -43,7 +49,8 @@ const chosen = computed(() => {
   <section aria-label="Seats">
     <FoldAway :title="`What sits in it · ${body.seats.length}`" is-open>
       <p v-if="wings.length === 0" class="about">
-        Make a wing or a tail: it can sit on top, go through or hang below, and the walls are cut to its own section.
+        Make a wing or a tail: it can sit on top, go through or hang below, and the {{ cut }} are cut to its own
+        section.
       </p>
       <ItemList
         :desk="desk"
@@ -65,11 +72,11 @@ const chosen = computed(() => {
             is-list
             @update:model-value="desk.change('Change what sits there', [{ path: `${path}formId`, value: $event }])"
           />
-          <p v-if="cutOf(item)" class="about">{{ nameOf(item) }} is {{ SIDES[cutOf(item)!.side] }}.</p>
+          <p v-if="cutOf(item)" class="about">{{ nameOf(item) }} is {{ SIDES[cutOf(item)!.side]!(cut) }}.</p>
           <SchoolRow
             label="Held by"
             :model-value="item.hold"
-            :choices="HOLDS"
+            :choices="holds"
             @update:model-value="desk.change('Change how it is held', [{ path: `${path}hold`, value: $event }])"
           />
         </template>

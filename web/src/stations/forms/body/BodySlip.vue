@@ -13,6 +13,7 @@ import BodyFormers from './BodyFormers.vue';
 import BodyLines from './BodyLines.vue';
 import BodyOpenings from './BodyOpenings.vue';
 import BodySeats from './BodySeats.vue';
+import { HOLDS } from './schools.ts';
 
 /** The numbers of a body: its lines first, then how its corners close, what sits in it, and what is fitted. */
 const props = defineProps<{ desk: BodyDesk }>();
@@ -35,7 +36,7 @@ const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
       <FigureRow label="Wall, along its outside" :value="length(figures.wallMm)" />
     </section>
     <BodyLines :desk="desk" />
-    <InTurn><BodySeats :desk="desk" /></InTurn>
+    <InTurn><BodySeats :desk="desk" :holds="HOLDS" cut="walls" /></InTurn>
     <InTurn><BodyFormers :desk="desk" /></InTurn>
     <InTurn><BodyOpenings :desk="desk" /></InTurn>
     <InTurn><BodyFittings :desk="desk" /></InTurn>

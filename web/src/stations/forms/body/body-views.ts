@@ -135,8 +135,8 @@ function topShapes(site: BodySite, { middle }: Laid): readonly Shape[] {
 }
 
 /** The wings that sit in the body, seen from the side, with a handle each that moves them. */
-function guests(
-  site: BodySite,
+export function seatedGuests(
+  site: Pick<BodySite, 'cuts'>,
   forms: readonly Form[],
 ): { readonly shapes: readonly Shape[]; readonly handles: readonly ShapeHandle[] } {
   const found = site.cuts.map(({ seat, under, upper }) => ({
@@ -260,7 +260,7 @@ export function bodyViews(
   chosen: FormChosen | undefined,
 ): ShapeViews {
   const laid = layViews(site),
-    beside = guests(site, forms),
+    beside = seatedGuests(site, forms),
     roomy = new Set(figures.bays.flatMap(({ id, isRoomy }) => (isRoomy ? [id] : [])));
   const all = beside.shapes.flatMap(({ ring }) => ring);
   const stations = site.body.stations.map(({ id, aftMm, topMm }): Shape => ({

@@ -37,10 +37,10 @@ export const HATCHES: Choices = [
   ['tongue', 'a tongue before, a magnet behind', 'A tongue under its fore edge slips under the lid.'],
   ['folding', 'taped along its fore edge', 'The tape is its hinge.'],
 ];
-/** How a wing lies to the body, in words. */
-export const SIDES: Readonly<Record<string, string>> = {
-  top: 'cut into the walls from above',
-  through: 'goes through the walls',
-  below: 'cut into the walls from below',
-  clear: 'clear of the walls',
+/** How a wing lies to what is cut for it, in words. */
+export const SIDES: Readonly<Record<string, (cut: string) => string>> = {
+  top: (cut) => `cut into the ${cut} from above`,
+  through: (cut) => `put through the ${cut}`,
+  below: (cut) => `cut into the ${cut} from below`,
+  clear: (cut) => `clear of the ${cut}`,
 };

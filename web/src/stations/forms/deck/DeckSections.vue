@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { DECK_SECTION_FIELDS, MOST_DECK_SECTIONS, type DeckSection } from '@grain-fold/core/forms';
 import { formatLength } from '@grain-fold/core/units';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
+import { halfWayInLongest } from '../slip/half-way.ts';
 import ItemList from '../slip/ItemList.vue';
 import SchoolRow from '../slip/SchoolRow.vue';
 import type { DeckDesk } from '../use-forms.ts';
@@ -17,23 +18,12 @@ const SHEETS = [
 ] as const;
 /** How far behind the last one a fresh section stands, where no bay has room. */
 const NEXT_MM = 100;
-const ROOM_MM = 40;
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 /** Half way through the longest bay, or behind the last section. */
 function fresh(): Omit<DeckSection, 'id'> {
   const { sections } = deck.value,
     last = sections.at(-1)!;
-  const bays = sections.slice(1).map((b, index) => [sections[index]!, b] as const);
-  const [a, b] = bays.reduce((best, one) => (one[1].aftMm - one[0].aftMm > best[1].aftMm - best[0].aftMm ? one : best));
-  if (b.aftMm - a.aftMm < ROOM_MM) return { ...last, aftMm: last.aftMm + NEXT_MM };
-  const half = (key: 'aftMm' | 'widthMm' | 'riseMm' | 'sillMm'): number => tenth((a[key] + b[key]) / 2);
-  return {
-    aftMm: half('aftMm'),
-    widthMm: half('widthMm'),
-    riseMm: half('riseMm'),
-    sillMm: half('sillMm'),
-    fullPercent: Math.round((a.fullPercent + b.fullPercent) / 2),
-  };
+  const half = halfWayInLongest(sections, ['aftMm', 'widthMm', 'riseMm', 'sillMm', 'fullPercent']);
+  return half ? { ...half, fullPercent: Math.round(half.fullPercent) } : { ...last, aftMm: last.aftMm + NEXT_MM };
 }
 </script>
 

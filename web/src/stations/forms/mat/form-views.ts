@@ -3,6 +3,7 @@ import type { LengthUnit } from '@grain-fold/core/units';
 import { bodyViews } from '../body/body-views.ts';
 import { deckViews } from '../deck/deck-views.ts';
 import { gaugeViews } from '../gauge/gauge-views.ts';
+import { layeredViews } from '../layered/layered-views.ts';
 import { powerViews } from '../power/power-views.ts';
 import { roundViews } from '../round/round-views.ts';
 import { shellViews } from '../shell/shell-views.ts';
@@ -26,6 +27,7 @@ const VIEWS: { readonly [Kind in ViewedKind]: (made: MadeOfKind<Kind>, around: A
   deck: ({ site }, { unit, chosen }) => deckViews(site!, unit, chosen),
   power: ({ site }, { unit }) => powerViews(site!, unit),
   tail: ({ site }, { unit }) => tailViews(site!, unit),
+  layered: ({ site, figures }, { forms, unit, chosen }) => layeredViews(site!, figures!, forms, unit, chosen),
   gauge: ({ site }, { unit, chosen }) => gaugeViews(site!, unit, chosen),
 };
 

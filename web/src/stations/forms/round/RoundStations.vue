@@ -6,6 +6,7 @@ import FigureRow from '../../../kit/FigureRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import FieldRows from '../slip/FieldRows.vue';
 import ItemList from '../slip/ItemList.vue';
+import { halfWayInLongest } from '../slip/half-way.ts';
 import SchoolRow from '../slip/SchoolRow.vue';
 import type { RoundDesk } from '../use-forms.ts';
 
@@ -18,15 +19,7 @@ const PROFILES = [
   ['straight', 'straight', 'One sheet from each station to the next.'],
   ['curved', 'a smooth curve', 'As many sheets as you say, laid so that they miss the curve least.'],
 ] as const;
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;
-/** Half way through the longest bay. */
-function fresh(): Omit<RoundStation, 'id'> | undefined {
-  const { stations } = round.value;
-  const bays = stations.slice(1).map((b, index) => [stations[index]!, b] as const);
-  const [a, b] = bays.reduce((best, one) => (one[1].aftMm - one[0].aftMm > best[1].aftMm - best[0].aftMm ? one : best));
-  if (b.aftMm - a.aftMm < 20) return undefined;
-  return { aftMm: tenth((a.aftMm + b.aftMm) / 2), acrossMm: tenth((a.acrossMm + b.acrossMm) / 2) };
-}
+const fresh = (): Omit<RoundStation, 'id'> | undefined => halfWayInLongest(round.value.stations, ['aftMm', 'acrossMm']);
 </script>
 
 <template>

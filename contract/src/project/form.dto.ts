@@ -14,6 +14,7 @@ import { RoundParametersDto } from './round.dto.ts';
 import { EachNested, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, Nested } from './rules.ts';
 import { ShellParametersDto } from './shell.dto.ts';
 import { AirframePointDto } from './standing.dto.ts';
+import { StrutParametersDto } from './strut.dto.ts';
 import { TailParametersDto } from './tail.dto.ts';
 import { WingParametersDto } from './wing.dto.ts';
 
@@ -111,6 +112,9 @@ export class PowerFormDto extends FormDto {
 export class LayeredFormDto extends FormDto {
   @Nested(() => LayeredParametersDto) declare parameters: LayeredParametersDto;
 }
+export class StrutFormDto extends FormDto {
+  @Nested(() => StrutParametersDto) declare parameters: StrutParametersDto;
+}
 export class GaugeFormDto extends FormDto {
   @Nested(() => GaugeParametersDto) declare parameters: GaugeParametersDto;
 }
@@ -125,6 +129,7 @@ export const FORM_TYPES = [
   { value: TailFormDto, name: 'tail' },
   { value: PowerFormDto, name: 'power' },
   { value: LayeredFormDto, name: 'layered' },
+  { value: StrutFormDto, name: 'strut' },
   { value: GaugeFormDto, name: 'gauge' },
 ];
 

@@ -5,7 +5,7 @@ import {
   BALANCE_GAUGE_FIELDS,
   GAUGE_COUNT_FIELDS,
   GAUGE_KINDS,
-  GAUGED_AGAINST,
+  MEASURED_AGAINST,
   LONGEST_GAUGE_NAME,
   MOST_GAUGES,
   PROFILE_BACKS,
@@ -22,7 +22,7 @@ export class GaugeDto {
   @IsOneOf(GAUGE_KINDS) kind!: string;
   @IsNameUpTo(LONGEST_GAUGE_NAME) name!: string;
   @IsIdentifierOrEmpty() partId!: string;
-  @IsOneOf(GAUGED_AGAINST) against!: string;
+  @IsOneOf(MEASURED_AGAINST) against!: string;
   @IsIdentifierOrEmpty() againstId!: string;
   @IsOneOf(PROFILE_BACKS) back!: string;
   @IsOptional() @IsIdentifier() formId?: string;

@@ -129,4 +129,6 @@ export * from './power/index.ts';
 export * from './round/index.ts';
 export { ROLL_SKINS, type RollSkins, type RollStrain } from './rolled/index.ts';
 export * from './shell/index.ts';
+export { type Miss, MEASURED_AGAINST, isMiss } from './standing/index.ts';
+export * from './strut/index.ts';
 export * from './tail/index.ts';

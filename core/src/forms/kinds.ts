@@ -14,12 +14,13 @@ import {
 import { makePower, powerMaterials, scalePower, type MadePower, type PowerForm } from './power/index.ts';
 import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
 import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
+import { makeStruts, scaleStruts, strutMaterials, type MadeStruts, type StrutForm } from './strut/index.ts';
 import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm } from './tail/index.ts';
 import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
 export type Form =
-  WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm | LayeredForm | GaugeForm;
+  WingForm | BodyForm | ShellForm | RoundForm | DeckForm | TailForm | PowerForm | LayeredForm | StrutForm | GaugeForm;
 /** A form made, by its kind. */
 interface MadeKinds {
   readonly wing: MadeWing;
@@ -30,6 +31,7 @@ interface MadeKinds {
   readonly tail: MadeTail;
   readonly power: MadePower;
   readonly layered: MadeLayered;
+  readonly strut: MadeStruts;
   readonly gauge: MadeGauges;
 }
 export type MadeOf<F extends Form> = MadeKinds[F['kind']];
@@ -57,6 +59,7 @@ const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonl
   tail: { make: makeTail, scale: scaleTail, materials: tailMaterials },
   power: { make: makePower, scale: scalePower, materials: powerMaterials },
   layered: { make: makeLayered, scale: scaleLayered, materials: layeredMaterials, reads: layeredReads },
+  strut: { make: makeStruts, scale: scaleStruts, materials: strutMaterials, isByStanding: true },
   gauge: { make: makeGauges, scale: scaleGauges, materials: gaugeMaterials, isByStanding: true },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.

@@ -1,8 +1,6 @@
 import {
-  add3,
   cross3,
   dot3,
-  point3,
   subtract3,
   times3,
   unit3,
@@ -10,128 +8,25 @@ import {
   type Point3,
   type RigidMap,
 } from '../../geometry/index.ts';
-import { degrees, formatAngle } from '../../units/index.ts';
+import { formatAngle } from '../../units/index.ts';
 import type { StandingAirframe } from '../form/index.ts';
 import { angleOutline, ARM_MM, cornerOutline, gaugeMark, wedgeOutline } from '../gauge-shapes/index.ts';
-import { partMissing, type GaugeMiss, type GaugePlate, type LaidGauge } from './laid-gauge.ts';
+import type { GaugePlate, LaidGauge } from './laid-gauge.ts';
+import { cornerBetween, reachFrom, type Side, type Miss } from '../standing/index.ts';
 import type { Gauge } from './parameters.ts';
-import { mainPlate, type PlacedPlate } from './standing-plates.ts';
 
-/** Planes that lean less than this to each other have no angle that a gauge could hold, in degrees. */
-const LEAST_DEGREES = 0.3;
 /** An angle narrower than this is a wedge, not a corner. */
 const WEDGE_DEGREES = 20;
 /** Arms outside of an angle turn at most so far. */
 const MOST_TURN_DEGREES = 120;
 /** Arms end at this share of the plate that they lie on. */
 const REACH_SHARE = 0.8;
-/** A plate that lies this near to the line of the angle is on both of its sides, in mm. */
-const ON_LINE_MM = 1;
-
-/** One side of an angle: a plane, and what lies in it. */
-interface Side {
-  readonly word: string;
-  readonly normal: Point3;
-  readonly through: Point3;
-  readonly plate?: PlacedPlate;
-}
-
-const TABLE = point3(0, 0, 1);
-const UPRIGHT = point3(0, 1, 0);
-
-/** The other side of an angle. */
-function sideAgainst(gauge: Gauge, own: PlacedPlate, standing: StandingAirframe): Side | GaugeMiss {
-  const { against } = gauge;
-  if (against === 'table' || against === 'upright') {
-    const normal = against === 'table' ? TABLE : UPRIGHT;
-    const off = (p: Point3): number => (against === 'table' ? p.z : Math.abs(p.y));
-    const through = own.corners.reduce((best, p) => (off(p) < off(best) ? p : best));
-    return { word: against === 'table' ? 'table' : 'upright', normal, through };
-  }
-  const plate = against === 'mirror' ? mainPlate(standing, own.part.id, true) : mainPlate(standing, gauge.againstId);
-  if (!plate)
-    return against === 'mirror'
-      ? {
-          code: 'NO_MIRROR',
-          title: `${own.part.name} is no pair`,
-          detail: 'Only a part that is cut for both sides has a mirror image. Choose another part, or the table.',
-          mend: { label: 'Measure from the table', key: 'against', value: 'table' },
-        }
-      : partMissing('What the angle is measured from');
-  return { word: plate.part.name, normal: plate.normal, through: plate.middle, plate };
-}
-
-/** The way of a side, square to the line of the angle, from the line to where its plate lies. */
-function wayOf(side: Side, along: Point3, line: Point3): Point3 {
-  const way = unit3(cross3(along, side.normal)),
-    off = dot3(subtract3(side.plate?.middle ?? side.through, line), way);
-  if (Math.abs(off) > ON_LINE_MM) return times3(way, Math.sign(off));
-  // It lies on both sides of the line: the gauge goes to port, else forward.
-  const sign = Math.abs(way.y) > 0.5 ? -Math.sign(way.y) : Math.abs(way.z) > 0.5 ? Math.sign(way.z) : -Math.sign(way.x);
-  return times3(way, sign || 1);
-}
-
-/** A point of both planes, as near to a place as it can be. */
-function onBoth(a: Side, b: Side, near: Point3): Point3 {
-  const c = dot3(a.normal, b.normal),
-    [da, db] = [dot3(subtract3(a.through, near), a.normal), dot3(subtract3(b.through, near), b.normal)],
-    square = 1 - c * c;
-  return add3(near, add3(times3(a.normal, (da - c * db) / square), times3(b.normal, (db - c * da) / square)));
-}
-
-/** The middle of the stretch of a line that both plates share; of the first one where they share none. */
-function stationOn(along: Point3, a: PlacedPlate, b: PlacedPlate | undefined): number {
-  const range = ({ corners }: PlacedPlate): readonly [number, number] => {
-    const all = corners.map((p) => dot3(p, along));
-    return [Math.min(...all), Math.max(...all)];
-  };
-  const [from, to] = range(a),
-    [otherFrom, otherTo] = b ? range(b) : [from, to],
-    shared = [Math.max(from, otherFrom), Math.min(to, otherTo)] as const;
-  return shared[0] < shared[1] ? (shared[0] + shared[1]) / 2 : (from + to) / 2;
-}
-
-/** A side moved onto the skin that the gauge touches: the far one of a folded part, else the one toward the other side. */
-function touched(side: Side, toOther: Point3, isInner: boolean): Side {
-  if (!side.plate?.isAlone) return side;
-  const isFace = dot3(side.normal, toOther) > 0 === isInner;
-  return isFace ? { ...side, through: add3(side.through, times3(side.normal, side.plate.thicknessMm)) } : side;
-}
-
-/** How far a plate reaches from the line of the angle. */
-const reachOf = (plate: PlacedPlate | undefined, from: Point3, way: Point3): number =>
-  plate ? Math.max(...plate.corners.map((p) => dot3(subtract3(p, from), way))) : Infinity;
-
-/** A plate of a firewall faces forward: a gauge lies against its rear, along the airframe. */
-const facesForward = ({ normal }: PlacedPlate): boolean => Math.abs(normal.x) > 0.8;
 
 /** A gauge for the angle between a part and another, its mirror image, the table or the upright middle plane. */
-export function angleGauge(gauge: Gauge, standing: StandingAirframe): LaidGauge | GaugeMiss {
-  const own = mainPlate(standing, gauge.partId);
-  if (!own) return partMissing('What it gauges');
-  const other = sideAgainst(gauge, own, standing);
-  if ('code' in other) return other;
-  const first: Side = { word: own.part.name, normal: own.normal, through: own.middle, plate: own };
-  const turn = cross3(first.normal, other.normal);
-  if (Math.hypot(turn.x, turn.y, turn.z) < Math.sin((LEAST_DEGREES * Math.PI) / 180))
-    return {
-      code: 'NO_ANGLE',
-      title: `${first.word} and ${other.word} lie alike`,
-      detail: `They lean less than ${formatAngle(LEAST_DEGREES)} to each other: there is no angle to hold. Measure from something else.`,
-    };
-  const along = unit3(turn),
-    near = onBoth(first, other, own.middle),
-    line = add3(near, times3(along, stationOn(along, own, other.plate) - dot3(near, along)));
-  const isAft = !other.plate && facesForward(own);
-  const a = isAft ? wayAcross(cross3(along, first.normal)) : wayOf(first, along, line);
-  const b = other.plate
-    ? wayOf(other, along, line)
-    : isAft
-      ? pointing(cross3(along, other.normal), point3(1, 0, 0))
-      : pointing(cross3(along, other.normal), a);
-  const angle = degrees(Math.acos(Math.max(-1, Math.min(1, dot3(a, b)))));
-  const isFree = (side: Side, to: Point3): boolean => !side.plate || side.plate.isAlone || dot3(side.normal, to) < 0;
-  const isInner = isFree(first, b) && isFree(other, a);
+export function angleGauge(gauge: Gauge, standing: StandingAirframe): LaidGauge | Miss {
+  const corner = cornerBetween(gauge, standing);
+  if ('code' in corner) return corner;
+  const { first, other, a, b, angle, isInner, foot } = corner;
   if (!isInner && 180 - angle > MOST_TURN_DEGREES)
     return {
       code: 'ANGLE_SHUT',
@@ -139,10 +34,9 @@ export function angleGauge(gauge: Gauge, standing: StandingAirframe): LaidGauge 
       detail: 'No gauge goes into it, and arms outside of it would not reach. Measure one of them from the table.',
       mend: { label: 'Measure from the table', key: 'against', value: 'table' },
     };
-  const foot = onBoth(touched(first, b, isInner), touched(other, a, isInner), line);
-  const reach = (plate: PlacedPlate | undefined, way: Point3): number =>
-    Math.min(gauge.reachMm, Math.max(ARM_MM, REACH_SHARE * reachOf(plate, foot, way)));
-  const [firstMm, secondMm] = [reach(own, a), Math.min(reach(own, a), reach(other.plate, b))];
+  const reach = (side: Side, way: Point3): number =>
+    Math.min(gauge.reachMm, Math.max(ARM_MM, REACH_SHARE * reachFrom(side, foot, way)));
+  const [firstMm, secondMm] = [reach(first, a), Math.min(reach(first, a), reach(other, b))];
   const laid = isInner
     ? { plate: innerPlate(gauge, angle, firstMm, secondMm, first.word, other.word), x: a }
     : { plate: outerPlate(gauge, 180 - angle, firstMm, secondMm, first.word, other.word), x: times3(a, -1) };
@@ -166,12 +60,6 @@ const againstWords = ({ against }: Gauge, { word }: Side): string =>
       : against === 'table'
         ? 'the table'
         : 'the upright middle plane';
-
-/** A way with the sign that brings it nearest to another. */
-const pointing = (way: Point3, to: Point3): Point3 => times3(unit3(way), dot3(way, to) < 0 ? -1 : 1);
-/** Across a firewall: to starboard, or up. */
-const wayAcross = (way: Point3): Point3 =>
-  Math.abs(way.y) > Math.abs(way.z) ? pointing(way, point3(0, 1, 0)) : pointing(way, point3(0, 0, 1));
 
 /** What lies on each arm, printed on it: so it is clear which way up it goes. */
 const armMarks = (

@@ -1,10 +1,9 @@
 import type { FormContext } from '../form/index.ts';
 import { balancePlace, layPanels, NO_GAUGES, type WingForm } from '../wing/index.ts';
 import { foundControls } from './found-controls.ts';
-import { isMiss } from './laid-gauge.ts';
 import { gaugeSight, layGauge, type GaugeSight } from './lay-set.ts';
+import { isMiss, cornersOf, standingWithIt } from '../standing/index.ts';
 import { gaugeWith, LONGEST_GAUGE_NAME, MOST_GAUGES, type Gauge } from './parameters.ts';
-import { cornersOf, standingWithIt } from './standing-plates.ts';
 
 type Wanted = Omit<Parameters<typeof gaugeWith>[0], 'id'>;
 

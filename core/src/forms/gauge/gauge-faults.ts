@@ -1,6 +1,6 @@
 import { blocking, boundFaults, numbersUnder, type FormContext, type FormFault } from '../form/index.ts';
-import { isMiss } from './laid-gauge.ts';
 import type { GaugeSite } from './lay-set.ts';
+import { isMiss } from '../standing/index.ts';
 import { GAUGE_COUNT_FIELDS, GAUGE_FIELDS_OF, MOST_GAUGES, type GaugeParameters } from './parameters.ts';
 
 /** What no gauges can be made with. */

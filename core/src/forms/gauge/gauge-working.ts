@@ -1,6 +1,6 @@
 import { formatAngle } from '../../units/index.ts';
 import type { WorkingStep } from '../form/index.ts';
-import { isMiss } from './laid-gauge.ts';
+import { isMiss } from '../standing/index.ts';
 import type { GaugeSite } from './lay-set.ts';
 
 /** How the figure of each gauge comes about, and what the incidences of a set are to each other. */

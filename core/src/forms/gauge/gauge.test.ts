@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { bodyContext } from '../../../test/bodies.ts';
+import { drawnPlate } from '../../../test/drawn-plates.ts';
 import { airframeOf, formOf, panel, T, USUAL } from '../../../test/wings.ts';
 import {
   formContext,
@@ -11,14 +12,14 @@ import {
 } from '../../airframe/index.ts';
 import { placeMap } from '../../folds/index.ts';
 import { applyRigid, dot3, point3, subtract3, type Point3, type RigidMap } from '../../geometry/index.ts';
-import { brokenInvariant, outlineOf, outOfBounds, type Part, type Place } from '../../part/index.ts';
-import { madePart } from '../form/index.ts';
+import { brokenInvariant, outlineOf, outOfBounds, type Part } from '../../part/index.ts';
 import { makeForm, scaleForm, type Form } from '../kinds.ts';
 import { tailFromNumbers, usualTail, type TailForm } from '../tail/index.ts';
 import { powerFromNumbers, usualPower, type PowerForm } from '../power/index.ts';
 import type { WingForm } from '../wing/index.ts';
 import { foundGauges } from './found-gauges.ts';
-import { isMiss, type LaidGauge } from './laid-gauge.ts';
+import { isMiss } from '../standing/index.ts';
+import type { LaidGauge } from './laid-gauge.ts';
 import type { MadeGauges } from './make-gauges.ts';
 import { gaugeWith, type Gauge, type GaugeForm } from './parameters.ts';
 
@@ -38,26 +39,6 @@ const laid = (airframe: Airframe, gauge: Gauge): LaidGauge => {
   return one;
 };
 
-/** A rectangle that the builder drew, where it stands. */
-function drawn(id: string, long: number, wide: number, place: Partial<Place>, more: Partial<Part> = {}): Part {
-  const { source: _source, ...part } = madePart({
-    formId: 'x',
-    role: id,
-    name: id,
-    group: '',
-    material: 'foam',
-    handed: 'single',
-    grain: { directionDegrees: 0, rule: 'any' },
-    outline: [
-      { at: { x: 0, y: 0 }, edge: 'a' },
-      { at: { x: long, y: 0 }, edge: 'b' },
-      { at: { x: long, y: wide }, edge: 'c' },
-      { at: { x: 0, y: wide }, edge: 'd' },
-    ],
-  });
-  const at = { at: point3(0, 0, 0), rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0, ...place };
-  return { ...part, id, place: at, ...more };
-}
 const angleOf = (kind: Partial<Gauge>): Gauge =>
   gaugeWith({ id: 'a', kind: 'angle', name: 'angle', partId: 'one', ...kind });
 
@@ -77,8 +58,8 @@ describe('an angle', () => {
         fc.double({ min: 25, max: 155, noNaN: true }),
         fc.double({ min: -40, max: 40, noNaN: true }),
         (tilt, angle, yaw) => {
-          const one = drawn('one', 200, 120, { yawDegrees: yaw, rollDegrees: tilt }),
-            two = drawn('two', 200, 90, { yawDegrees: yaw, rollDegrees: tilt + angle });
+          const one = drawnPlate('one', 200, 120, { yawDegrees: yaw, rollDegrees: tilt }),
+            two = drawnPlate('two', 200, 90, { yawDegrees: yaw, rollDegrees: tilt + angle });
           const { map, plates } = laid(airframeOf([one, two]), angleOf({ against: 'part', againstId: 'two' }));
           const corners = plates[0]!.outline,
             named = (edge: string) => corners.find((corner) => corner.edge === edge)!.at;
@@ -138,7 +119,7 @@ describe('an angle', () => {
     ['NO_MIRROR', { against: 'mirror' }],
     ['NO_ANGLE', { against: 'table' }],
   ])('that is none is told and left out: %s', (code, more) => {
-    const airframe = airframeOf([drawn('one', 200, 120, {})]);
+    const airframe = airframeOf([drawnPlate('one', 200, 120, {})]);
     const { faults, parts } = made(airframe, [
       angleOf(more),
       gaugeWith({ id: 't', kind: 'throw', name: 'throw', partId: '' }),
@@ -151,7 +132,7 @@ describe('an angle', () => {
 describe('a station', () => {
   /** A plate that leads up forward by so much, its nose at 0. */
   const inclined = (pitch: number): Airframe =>
-    airframeOf([drawn('one', 150, 200, { at: point3(0, -200, 40), pitchDegrees: pitch })]);
+    airframeOf([drawnPlate('one', 150, 200, { at: point3(0, -200, 40), pitchDegrees: pitch })]);
 
   it('is carried by a cradle that touches its underside, over one table', () => {
     const gauge = laid(inclined(4), gaugeWith({ id: 'c', kind: 'cradle', name: 'c', partId: 'one', outMm: 60 }));
@@ -255,8 +236,8 @@ describe('a throw', () => {
 
 describe('what is measured across', () => {
   it('is square when both sides are as far: √(aft² + out² + up²)', () => {
-    const wing = drawn('one', 100, 300, { at: point3(0, -300, 30) }),
-      post = drawn('two', 20, 40, { at: point3(400, 0, 0), rollDegrees: 90 });
+    const wing = drawnPlate('one', 100, 300, { at: point3(0, -300, 30) }),
+      post = drawnPlate('two', 20, 40, { at: point3(400, 0, 0), rollDegrees: 90 });
     const gauge = laid(
       airframeOf([wing, post]),
       gaugeWith({ id: 's', kind: 'square', name: 's', partId: 'one', againstId: 'two' }),
@@ -334,7 +315,7 @@ describe('a set', () => {
     expect(withFormsMade(followed).parts.find(({ id }) => id === 'g-g1')).toBe(
       followed.parts.find(({ id }) => id === 'g-g1'),
     );
-    const stood = drawn(
+    const stood = drawnPlate(
       'two',
       90,
       60,
@@ -356,7 +337,7 @@ describe('a set', () => {
       },
     );
     expect(
-      foundGauges('ply', formContext(airframeOf([drawn('one', 200, 100, {}), stood]))).map(({ name }) => name),
+      foundGauges('ply', formContext(airframeOf([drawnPlate('one', 200, 100, {}), stood]))).map(({ name }) => name),
     ).toEqual(['two to one']);
   });
 

@@ -28,20 +28,3 @@ export interface LaidGauge {
   /** How the figure comes about. */
   readonly formula: string;
 }
-
-/** Why a gauge cannot be made, and what would do. */
-export interface GaugeMiss {
-  readonly code: string;
-  readonly title: string;
-  readonly detail: string;
-  readonly mend?: { readonly label: string; readonly key: keyof Gauge; readonly value: number | string };
-}
-
-export const isMiss = (one: LaidGauge | GaugeMiss): one is GaugeMiss => 'code' in one;
-
-/** Nothing stands where a gauge looks for its part. */
-export const partMissing = (word: string): GaugeMiss => ({
-  code: 'PART_GONE',
-  title: `${word} stands nowhere`,
-  detail: 'Choose a part that stands in the airframe: one that a form makes, or one with a place or a joint.',
-});

@@ -1,8 +1,9 @@
 import type { FormContext, StandingAirframe } from '../form/index.ts';
 import { angleGauge } from './angle-gauge.ts';
-import type { GaugeMiss, LaidGauge } from './laid-gauge.ts';
+import type { LaidGauge } from './laid-gauge.ts';
 import { balanceGauge, squareGauge, throwGauge } from './other-gauges.ts';
 import type { Gauge, GaugeForm } from './parameters.ts';
+import type { Miss } from '../standing/index.ts';
 import { blockGauge, cradleGauge, profileGauge, tableOf } from './station-gauges.ts';
 
 /** What gauges are laid against. */
@@ -17,7 +18,7 @@ export interface GaugeSight {
 /** A set of gauges, each laid where it is held, or why it cannot be. */
 export interface GaugeSite extends GaugeSight {
   readonly form: GaugeForm;
-  readonly laid: readonly (LaidGauge | GaugeMiss)[];
+  readonly laid: readonly (LaidGauge | Miss)[];
 }
 
 const NOTHING: StandingAirframe = { parts: [], pieces: [] };
@@ -34,7 +35,7 @@ export function gaugeSight(material: string, gauges: readonly Gauge[], context: 
 }
 
 /** A gauge laid against what it is for. */
-export function layGauge(gauge: Gauge, { standing, context, thicknessMm, tableMm }: GaugeSight): LaidGauge | GaugeMiss {
+export function layGauge(gauge: Gauge, { standing, context, thicknessMm, tableMm }: GaugeSight): LaidGauge | Miss {
   const { unit, forms = [] } = context,
     station = { standing, unit, tableMm };
   switch (gauge.kind) {

@@ -2,9 +2,10 @@ import type { Part } from '../../part/index.ts';
 import { partArea } from '../form/index.ts';
 import { madePart, type FormContext, type FormFault, type MadeForm, type WorkingStep } from '../form/index.ts';
 import { gaugeFaults, missFaults } from './gauge-faults.ts';
-import { isMiss, type LaidGauge } from './laid-gauge.ts';
+import type { LaidGauge } from './laid-gauge.ts';
 import { laySet, type GaugeSite } from './lay-set.ts';
 import type { GaugeForm, GaugeParameters } from './parameters.ts';
+import { isMiss } from '../standing/index.ts';
 import { gaugeWorking } from './gauge-working.ts';
 
 /** Everything that a set of gauges tells of itself. */

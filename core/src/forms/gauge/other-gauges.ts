@@ -3,10 +3,9 @@ import { formatAngle, formatLengthWithUnit, type LengthUnit } from '../../units/
 import type { AnyForm, StandingAirframe } from '../form/index.ts';
 import { gaugeCorner, gaugeMark, standBase, standUpright, throwMarks, throwOutline } from '../gauge-shapes/index.ts';
 import { foundControls } from './found-controls.ts';
-import { partMissing, type GaugeMiss, type GaugePlate, type LaidGauge } from './laid-gauge.ts';
+import type { GaugePlate, LaidGauge } from './laid-gauge.ts';
+import { partMissing, type Miss, cornersOf, mainPlate, standingWithIt, noseAt } from '../standing/index.ts';
 import type { Gauge } from './parameters.ts';
-import { cornersOf, mainPlate, standingWithIt } from './standing-plates.ts';
-import { noseAt } from './station-cut.ts';
 
 /** Points nearer to the middle than this hold nothing level, in mm; and where they usually go. */
 const LEAST_OUT_MM = 10;
@@ -68,7 +67,7 @@ const furthest = (corners: readonly Point3[], of: (p: Point3) => number): Point3
   corners.reduce((best, p) => (of(p) > of(best) + 1e-6 ? p : best));
 
 /** A strip from the middle to a tip: it is square when both sides are as far. */
-export function squareGauge(gauge: Gauge, standing: StandingAirframe, unit: LengthUnit): LaidGauge | GaugeMiss {
+export function squareGauge(gauge: Gauge, standing: StandingAirframe, unit: LengthUnit): LaidGauge | Miss {
   const own = mainPlate(standing, gauge.partId);
   if (!own) return partMissing('What is held square');
   const other = mainPlate(standing, gauge.againstId);
@@ -134,7 +133,7 @@ export function balanceGauge(
   standing: StandingAirframe,
   thicknessMm: number,
   unit: LengthUnit,
-): LaidGauge | GaugeMiss {
+): LaidGauge | Miss {
   const line = noseLine(standing, gauge.partId);
   if (line.length < 2) return partMissing('What rests on the points');
   const length = (mm: number): string => formatLengthWithUnit(mm, unit);

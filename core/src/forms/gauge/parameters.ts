@@ -1,10 +1,9 @@
+import type { MEASURED_AGAINST } from '../standing/index.ts';
 import { lengthField, type FormField, type FormOf } from '../form/index.ts';
 
 /** What is held into or under what, or measured against it. */
 export const GAUGE_KINDS = ['angle', 'cradle', 'profile', 'block', 'throw', 'square', 'balance'] as const;
 export type GaugeKind = (typeof GAUGE_KINDS)[number];
-/** What an angle is measured from: another part, the part's own mirror image, the table, or the upright middle plane. */
-export const GAUGED_AGAINST = ['part', 'mirror', 'table', 'upright'] as const;
 /** How the back of a profile runs: level as the airframe stands, or along the chord of what it lies on. */
 export const PROFILE_BACKS = ['level', 'chord'] as const;
 
@@ -16,7 +15,7 @@ export interface Gauge {
   readonly name: string;
   readonly partId: string;
   /** Of an angle: what it is measured from. */
-  readonly against: (typeof GAUGED_AGAINST)[number];
+  readonly against: (typeof MEASURED_AGAINST)[number];
   /** Of an angle the other part; of a square what both sides are measured from. */
   readonly againstId: string;
   /** Of a cradle, profile or block: the station, out from the middle to port. Of a balance stand: each point out from the middle. */

@@ -2,10 +2,18 @@ import { point3, type Point, type RigidMap } from '../../geometry/index.ts';
 import { degrees, formatAngle, formatLengthWithUnit, radians, type LengthUnit } from '../../units/index.ts';
 import type { MadeEdgeWork, StandingAirframe } from '../form/index.ts';
 import { gaugeCorner, gaugeMark } from '../gauge-shapes/index.ts';
-import { partMissing, type GaugeMiss, type LaidGauge } from './laid-gauge.ts';
+import type { LaidGauge } from './laid-gauge.ts';
+import {
+  partMissing,
+  type Miss,
+  cornersOf,
+  mainPlate,
+  standingWithIt,
+  heightAt,
+  stationCut,
+  type StationCut,
+} from '../standing/index.ts';
 import type { Gauge } from './parameters.ts';
-import { cornersOf, mainPlate, standingWithIt } from './standing-plates.ts';
-import { heightAt, stationCut, type StationCut } from './station-cut.ts';
 
 /** Board under the lowest place of a cradle, and how much of the section it holds. */
 const BASE_MM = 25;
@@ -30,7 +38,7 @@ export interface StationSight {
 }
 
 /** The section of what a gauge is for, at its station. */
-function cutFor(gauge: Gauge, standing: StandingAirframe): StationCut | GaugeMiss {
+function cutFor(gauge: Gauge, standing: StandingAirframe): StationCut | Miss {
   const pieces = standingWithIt(standing, gauge.partId);
   if (pieces.length === 0) return partMissing('What it gauges');
   const cut = stationCut(pieces, gauge.outMm);
@@ -73,7 +81,7 @@ function stretch(line: readonly Point[], from: number, to: number): readonly Poi
 const shareOf = (line: readonly Point[], share: number): number => line[0]!.x + share * (line.at(-1)!.x - line[0]!.x);
 
 /** A support under a station, all from one table: together they hold dihedral, incidence and washout. */
-export function cradleGauge(gauge: Gauge, { standing, unit, tableMm }: StationSight): LaidGauge | GaugeMiss {
+export function cradleGauge(gauge: Gauge, { standing, unit, tableMm }: StationSight): LaidGauge | Miss {
   const cut = cutFor(gauge, standing);
   if ('code' in cut) return cut;
   const length = (mm: number): string => formatLengthWithUnit(mm, unit);
@@ -134,7 +142,7 @@ export function incidenceOf({ partId }: Gauge, standing: StandingAirframe, { low
 }
 
 /** The upper side of a station with a back that is level when it stands right, or that runs along the chord. */
-export function profileGauge(gauge: Gauge, { standing, unit }: StationSight): LaidGauge | GaugeMiss {
+export function profileGauge(gauge: Gauge, { standing, unit }: StationSight): LaidGauge | Miss {
   const cut = cutFor(gauge, standing);
   if ('code' in cut) return cut;
   const { degrees: incidence, of } = incidenceOf(gauge, standing, cut),
@@ -193,7 +201,7 @@ export function profileGauge(gauge: Gauge, { standing, unit }: StationSight): La
 }
 
 /** A block under a station: its height over the table, its top as the underside leans. */
-export function blockGauge(gauge: Gauge, { standing, unit, tableMm }: StationSight): LaidGauge | GaugeMiss {
+export function blockGauge(gauge: Gauge, { standing, unit, tableMm }: StationSight): LaidGauge | Miss {
   const cut = cutFor(gauge, standing);
   if ('code' in cut) return cut;
   const [from, to] = BLOCK_SHARE.map((share) => shareOf(cut.lower, share)) as [number, number],

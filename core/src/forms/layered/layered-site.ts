@@ -2,11 +2,8 @@ import { counterClockwise, type Polygon } from '../../geometry/index.ts';
 import { between as stretch, bodyLines, heightAt, seatCut, type BodyLines, type SeatCut } from '../body/index.ts';
 import type { FormBoard, FormContext, NamedEdge } from '../form/index.ts';
 import { cutLayer, type CutLayer } from './cut-layer.ts';
-import { removalsOf, type Removal } from './removals.ts';
+import { removalsOf, type LayerSide, type Removal } from './removals.ts';
 import type { LayeredForm, LayeredParameters } from './parameters.ts';
-
-/** Which of the two fellow layers a plate is: both alike, one of them, or the one in the middle. */
-export type LayerSide = 'pair' | 'port' | 'starboard' | 'middle';
 
 /** One layer as it is cut. */
 export interface BodyLayer extends CutLayer {

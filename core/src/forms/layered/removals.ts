@@ -1,7 +1,9 @@
 import { counterClockwise, type Polygon } from '../../geometry/index.ts';
 import { heightAt, type BodyLines, type SeatCut } from '../body/index.ts';
 import type { LayeredParameters } from './parameters.ts';
-import type { LayerSide } from './layered-site.ts';
+
+/** Which of the two fellow layers a plate is: both alike, one of them, or the one in the middle. */
+export type LayerSide = 'pair' | 'port' | 'starboard' | 'middle';
 
 /** What is taken out of a layer. */
 export interface Removal {

@@ -7,6 +7,7 @@ import LayeredSlip from './layered/LayeredSlip.vue';
 import PowerSlip from './power/PowerSlip.vue';
 import RoundSlip from './round/RoundSlip.vue';
 import ShellSlip from './shell/ShellSlip.vue';
+import StrutSlip from './strut/StrutSlip.vue';
 import WingSlip from './slip/WingSlip.vue';
 import TailSlip from './tail/TailSlip.vue';
 import BodyStart from './start/BodyStart.vue';
@@ -15,6 +16,7 @@ import GaugeStart from './start/GaugeStart.vue';
 import LayeredStart from './start/LayeredStart.vue';
 import PowerStart from './start/PowerStart.vue';
 import RoundStart from './start/RoundStart.vue';
+import StrutStart from './start/StrutStart.vue';
 import TailStart from './start/TailStart.vue';
 import ShellStart from './start/ShellStart.vue';
 import WingStart from './start/WingStart.vue';
@@ -96,6 +98,14 @@ const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
     list: 'sections',
     next: 'next section',
     rings: 'section, width, rise',
+  },
+  strut: {
+    word: 'struts, supports and gussets',
+    start: StrutStart,
+    slip: StrutSlip,
+    list: 'struts',
+    next: 'next strut',
+    rings: 'its ends, fore and aft',
   },
   gauge: {
     word: 'gauges for what stands',

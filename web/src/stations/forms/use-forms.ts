@@ -17,6 +17,7 @@ import {
   type PowerForm,
   type RoundForm,
   type ShellForm,
+  type StrutForm,
   type TailForm,
   type WingForm,
 } from '@grain-fold/core/forms';
@@ -64,6 +65,7 @@ export type DeckDesk = DeskOf<DeckForm>;
 export type PowerDesk = DeskOf<PowerForm>;
 export type TailDesk = DeskOf<TailForm>;
 export type GaugeDesk = DeskOf<GaugeForm>;
+export type StrutDesk = DeskOf<StrutForm>;
 export type LayeredDesk = DeskOf<LayeredForm>;
 /** A desk for what wings and tails sit in. */
 export type SeatedDesk = DeskOf<BodyForm | LayeredForm>;

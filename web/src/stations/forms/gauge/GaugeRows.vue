@@ -13,6 +13,7 @@ import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import FieldRows from '../slip/FieldRows.vue';
+import { partsWith, standingParts } from '../slip/standing-parts.ts';
 import type { GaugeDesk } from '../use-forms.ts';
 import { AGAINST_WORDS, BACK_WORDS, GAUGE_WORDS } from './gauge-words.ts';
 
@@ -20,18 +21,9 @@ import { AGAINST_WORDS, BACK_WORDS, GAUGE_WORDS } from './gauge-words.ts';
 const props = defineProps<{ desk: GaugeDesk; gauge: Gauge; path: string }>();
 const work = useAirframe();
 const standing = computed(() => {
-  const parts = props.desk.made.value?.site?.standing.parts ?? [],
-    names = new Map<string, number>();
-  for (const { part } of parts) names.set(part.name, (names.get(part.name) ?? 0) + 1);
-  return parts
-    .map(({ part: { id, name, group } }) => [id, names.get(name)! > 1 ? `${name} (${group || id})` : name] as const)
-    .sort(([, a], [, b]) => a.localeCompare(b));
+  const site = props.desk.made.value?.site;
+  return site ? standingParts(site.standing) : [];
 });
-/** A part that is gone stays in the list, so that it is seen. */
-const partsWith = (id: string): readonly (readonly [string, string])[] =>
-  standing.value.some(([one]) => one === id)
-    ? standing.value
-    : [[id, id === '' ? 'choose a part' : 'a part that is gone'], ...standing.value];
 const controls = computed(() => foundControls(props.desk.forms.value));
 const OWN = '';
 const linked = computed(() =>
@@ -80,7 +72,7 @@ const fields = computed(() => ({
     v-if="gauge.kind !== 'throw'"
     label="Of"
     :model-value="gauge.partId"
-    :choices="partsWith(gauge.partId)"
+    :choices="partsWith(standing, gauge.partId)"
     is-list
     @update:model-value="set('Choose what is gauged', 'partId', $event)"
   />
@@ -96,7 +88,7 @@ const fields = computed(() => ({
     v-if="gauge.kind === 'square' || (gauge.kind === 'angle' && gauge.against === 'part')"
     :label="gauge.kind === 'square' ? 'From the middle of' : 'the part'"
     :model-value="gauge.againstId"
-    :choices="partsWith(gauge.againstId)"
+    :choices="partsWith(standing, gauge.againstId)"
     is-list
     @update:model-value="set('Choose what it is measured from', 'againstId', $event)"
   />

@@ -7,6 +7,7 @@ import { layeredViews } from '../layered/layered-views.ts';
 import { powerViews } from '../power/power-views.ts';
 import { roundViews } from '../round/round-views.ts';
 import { shellViews } from '../shell/shell-views.ts';
+import { strutViews } from '../strut/strut-views.ts';
 import { tailViews } from '../tail/tail-views.ts';
 import type { FormChosen, FormsDesk } from '../use-forms.ts';
 import type { ShapeViews } from './shape-views.ts';
@@ -28,6 +29,7 @@ const VIEWS: { readonly [Kind in ViewedKind]: (made: MadeOfKind<Kind>, around: A
   power: ({ site }, { unit }) => powerViews(site!, unit),
   tail: ({ site }, { unit }) => tailViews(site!, unit),
   layered: ({ site, figures }, { forms, unit, chosen }) => layeredViews(site!, figures!, forms, unit, chosen),
+  strut: ({ site }, { unit, chosen }) => strutViews(site!, unit, chosen),
   gauge: ({ site }, { unit, chosen }) => gaugeViews(site!, unit, chosen),
 };
 

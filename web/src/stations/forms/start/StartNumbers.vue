@@ -6,7 +6,12 @@ import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { StartRow } from './start-rows.ts';
 
 /** The few numbers that a form starts from, its board, and the key that makes it. */
-defineProps<{ lead: string; rows: readonly StartRow[]; makes: string }>();
+defineProps<{
+  lead: string;
+  rows: readonly StartRow[];
+  makes: string;
+  /** Whether there is nothing to make yet. */ isIdle?: boolean;
+}>();
 const numbers = defineModel<Numbers>({ required: true });
 defineEmits<{ make: [] }>();
 const work = useAirframe();
@@ -42,7 +47,7 @@ const valueOf = (key: string): number => (numbers.value as unknown as Record<str
     <slot name="after" />
   </div>
   <div class="go">
-    <el-button type="primary" @click="$emit('make')">{{ makes }}</el-button>
+    <el-button type="primary" :disabled="isIdle" @click="$emit('make')">{{ makes }}</el-button>
     <slot />
   </div>
 </template>

@@ -1,5 +1,5 @@
 import { sectionFaces, type StandingPiece } from '../../folds/index.ts';
-import { point3, type Point } from '../../geometry/index.ts';
+import { point3, type Point, type Polygon } from '../../geometry/index.ts';
 
 /** The outside of what stands where an upright plane along the airframe cuts it: x aft, y up. Both lines run aft. */
 export interface StationCut {
@@ -18,24 +18,35 @@ const ONE_PLACE_MM = 1e-5;
 
 type Run = readonly [Point, Point];
 
-/** Runs of every ring that a plane at so far out to port lays open. */
-function runsAt(pieces: readonly StandingPiece[], outMm: number): readonly Run[] {
-  const plane = { normal: point3(0, 1, 0), atMm: -Math.max(OFF_MIDDLE_MM, outMm) };
+/** A plane along the airframe: upright, or leaning across; through a place, with its way up. */
+export interface LeaningPlane {
+  readonly through: { readonly y: number; readonly z: number };
+  /** Of length 1. */
+  readonly up: { readonly y: number; readonly z: number };
+}
+
+const upright = (outMm: number): LeaningPlane => ({
+  through: { y: -Math.max(OFF_MIDDLE_MM, outMm), z: 0 },
+  up: { y: 0, z: 1 },
+});
+
+/** The rings that a plane along the airframe lays open: x aft, y along its way up from the place that it goes through. */
+export function cutRings(pieces: readonly StandingPiece[], { through, up }: LeaningPlane): readonly Polygon[] {
+  const normal = point3(0, -up.z, up.y),
+    plane = { normal, atMm: through.y * normal.y + through.z * normal.z };
   const solids = pieces.flatMap(({ body, maps }) =>
     body.solids.map((solid) => ({ solid, map: maps[solid.plate.index]! })),
   );
   return sectionFaces(solids, plane).flatMap(({ rings }) =>
-    rings.flatMap((ring) =>
-      ring.map(({ x, z }, index): Run => {
-        const next = ring[(index + 1) % ring.length]!;
-        return [
-          { x, y: z },
-          { x: next.x, y: next.z },
-        ];
-      }),
-    ),
+    rings.map((ring) => ring.map(({ x, y, z }) => ({ x, y: (y - through.y) * up.y + (z - through.z) * up.z }))),
   );
 }
+
+/** Runs of every ring that an upright plane so far out to port lays open. */
+const runsAt = (pieces: readonly StandingPiece[], outMm: number): readonly Run[] =>
+  cutRings(pieces, upright(outMm)).flatMap((ring) =>
+    ring.map((p, index): Run => [p, ring[(index + 1) % ring.length]!]),
+  );
 
 /** Where two runs cross, along x; undefined where they do not. */
 function crossing([a, b]: Run, [c, d]: Run): number | undefined {
@@ -89,7 +100,7 @@ const outermost = (runs: readonly Run[], places: readonly number[], side: 1 | -1
   );
 
 /** A line without the places that do not bend it: each stretch ends where one of its places would lie off it. */
-function straightened(line: readonly Point[]): readonly Point[] {
+export function straightened(line: readonly Point[]): readonly Point[] {
   const kept: Point[] = [];
   let from = 0,
     low = -Infinity,

@@ -85,3 +85,14 @@ export const cornersOf = (pieces: readonly StandingPiece[]): readonly Point3[] =
       ];
     }),
   );
+
+/** A corner this near to the mirror image of another is that, in mm. */
+const MIRRORED_MM = 0.2;
+
+/** Whether a part stands on both sides alike: a pair, or one that is its own mirror image. */
+export function isBothSides({ pieces }: StandingAirframe, partId: string): boolean {
+  const own = pieces.filter((piece) => piece.partId === partId);
+  if (own.some(({ side }) => side !== 'single')) return true;
+  const corners = cornersOf(own);
+  return corners.every(({ x, y, z }) => corners.some((p) => Math.hypot(p.x - x, p.y + y, p.z - z) < MIRRORED_MM));
+}

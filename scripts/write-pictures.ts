@@ -16,6 +16,7 @@ import {
   formsFromNumbers,
   gaugeWith,
   layeredFromNumbers,
+  strutWith,
   USUAL_SEAT,
   usualLayered,
   type LaidGauge,
@@ -497,6 +498,45 @@ writeRings(
   ringsOf(profiled.parts.find(({ id }) => id === 'l1-layer-middle')!),
   [],
 );
+const oneWing = (id: string, z: number) => ({
+  id,
+  kind: 'wing' as const,
+  name: id,
+  parameters: wingFromNumbers({
+    spanMm: 700,
+    rootChordMm: 130,
+    tipChordMm: 130,
+    dihedralDegrees: 3,
+    sparHeightMm: 8,
+    material: 'board',
+  }),
+  place: { at: { x: z / 3, y: 0, z }, incidenceDegrees: 1 },
+});
+const strutted = [
+  oneWing('lower', 0),
+  oneWing('upper', 120),
+  {
+    id: 's1',
+    kind: 'strut' as const,
+    name: 'Struts',
+    parameters: {
+      material: 'board',
+      struts: [
+        strutWith({
+          id: 'a',
+          kind: 'strut',
+          name: 'strut',
+          lowerId: 'lower-skin-1',
+          upperId: 'upper-skin-1',
+          lowerOutMm: 190,
+          upperOutMm: 220,
+        }),
+      ],
+    },
+    place: AT_DATUM,
+  },
+].reduce<Airframe>((held, form) => withForm(held, form), airframe());
+write('strut', strutted, 's1-a', 'airframe');
 write('channel', airframe(strip([40, 60, 40], [90, 90], 'groove')), 'p', 'part');
 write('doubled', airframe(strip([50, 50], [180], 'trench')), 'p', 'part');
 write('unequal', unequal(), 'floor', 'airframe');

@@ -62,7 +62,7 @@ export function foundStruts(material: string, context: FormContext): readonly St
     return [
       {
         kind: 'strut',
-        name: `${lower.name} to ${upper.name} strut`,
+        name: index === 0 ? 'Wing strut' : `Wing strut ${index + 1}`,
         lowerId: lower.part.id,
         upperId: upper.part.id,
         lowerOutMm: out,

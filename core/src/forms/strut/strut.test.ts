@@ -193,7 +193,7 @@ describe('a set', () => {
 
   it('is found between wings that lie over each other, and beside a fin; it follows them', () => {
     const struts = foundStruts('foam', formContext(biplane));
-    expect(struts.map(({ name }) => name)).toEqual(['Lower to Upper strut', 'Tail gusset']);
+    expect(struts.map(({ name }) => name)).toEqual(['Wing strut', 'Tail gusset']);
     const whole = withForm(biplane, setOf(struts)),
       higher = withFormsKept(whole, withForm(whole, wing('w2', 'Upper', 165)));
     const high = (airframe: Airframe): number => {

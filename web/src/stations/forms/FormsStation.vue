@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { readsOf, type Form } from '@grain-fold/core/forms';
+import { readsOf, readsStanding, type Form } from '@grain-fold/core/forms';
 import TrayBar from '../../frame/TrayBar.vue';
 import { useKeys } from '../../keys/use-keys.ts';
 import ToolButton from '../../kit/ToolButton.vue';
@@ -35,6 +35,7 @@ const folding = useFoldView(
 /** Forms that stand by each other, or sit in each other, are seen together. */
 const isOneOfTwo = computed(() => {
   const own = desk.form.value?.id;
+  if (desk.form.value && readsStanding(desk.form.value)) return true;
   return desk.forms.value.some((form) => {
     const others = [...readsOf(form), ...(form.standsBy ? [form.standsBy.formId] : [])];
     return others.length > 0 && (form.id === own || others.some((id) => id === own));

@@ -113,6 +113,7 @@ const change = (label: string, changes: readonly ParameterChange[]): void => {
   gap: 7px;
 }
 .line .figures {
+  white-space: nowrap;
   font-weight: 600;
   font-size: 16px;
 }

@@ -50,7 +50,7 @@ const set = (label: string, key: keyof Strut, value: string): void =>
   />
   <ChoiceRow
     v-if="strut.kind === 'strut'"
-    label="there"
+    label="Its foot"
     :model-value="strut.lowerOn"
     :choices="ENDS"
     is-list
@@ -65,7 +65,7 @@ const set = (label: string, key: keyof Strut, value: string): void =>
   />
   <ChoiceRow
     v-if="strut.kind === 'strut'"
-    label="there"
+    label="Its head"
     :model-value="strut.upperOn"
     :choices="ENDS"
     is-list

@@ -61,6 +61,12 @@ test('makes a profile body of five layers with bays and slits of their own, a wi
   await page.keyboard.press('u');
   await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/Faults.*none/, { timeout: 30_000 });
 
+  // One mass of all forms, as the ticket has it, and one list of seams.
+  await slip(page).getByRole('button', { name: 'The whole airframe' }).click();
+  const masses = slip(page).getByRole('table', { name: 'Mass of the whole airframe' });
+  await expect(masses.getByRole('rowheader')).toHaveText(['Wing', 'Tail', 'Profile', 'All together']);
+  await expect(slip(page).getByRole('table', { name: 'Seams of the whole airframe' })).toContainText('Wing skin');
+
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
   await saved(page);

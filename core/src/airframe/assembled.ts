@@ -18,8 +18,27 @@ function partsWithSeams(airframe: Airframe): readonly Part[] {
   );
 }
 
-/** Every declared seam of the airframe, within parts and between them. */
-export function seamsOfAirframe(airframe: Airframe): readonly SeamState[] {
-  const parts = standingParts(airframe, partsWithSeams(airframe));
-  return [...parts.flatMap(({ body }) => body.seams), ...assemblySeams(parts, assemble(parts, foldedBy(1)))];
+/** A declared seam with the names of the parts that meet in it: the same where it lies within one. */
+export interface NamedSeam {
+  readonly from: string;
+  readonly to: string;
+  readonly state: SeamState;
 }
+
+/** Every declared seam of the airframe, within parts and between them. */
+export function seamsNamed(airframe: Airframe): readonly NamedSeam[] {
+  const parts = standingParts(airframe, partsWithSeams(airframe)),
+    { pieces, ...rest } = assemble(parts, foldedBy(1));
+  const names = new Map(parts.map(({ part: { id, name } }) => [id, name] as const)),
+    nameOf = (piece: number): string => names.get(pieces[piece]!.partId)!;
+  return [
+    ...parts.flatMap(({ part: { name }, body }) => body.seams.map((state) => ({ from: name, to: name, state }))),
+    ...assemblySeams(parts, { pieces, ...rest }).map((state) => ({
+      from: nameOf(state.pieces[0]),
+      to: nameOf(state.pieces[1]),
+      state,
+    })),
+  ];
+}
+export const seamsOfAirframe = (airframe: Airframe): readonly SeamState[] =>
+  seamsNamed(airframe).map(({ state }) => state);

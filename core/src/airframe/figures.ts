@@ -4,7 +4,7 @@ import { foldsInOrder, seamFigures, type SeamFigures } from '../folds/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { planPages, type PagePlan, type Template } from '../pages/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
-import { seamsOfAirframe } from './assembled.ts';
+import { seamsNamed } from './assembled.ts';
 import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
@@ -12,6 +12,7 @@ import { faultsIn, flyingPieces, piecesOfAirframe } from './funnel.ts';
 import { partsInVariant } from './made-at-scale.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
 import type { Board } from '../stock/index.ts';
+import { seamRows, wholeMass, type SeamRow, type WholeMass } from './whole-airframe.ts';
 import { sizeText, worded, type LengthUnit } from '../units/index.ts';
 
 /** Figures of the ticket that follow every edit at once. */
@@ -40,8 +41,10 @@ export interface SlowFigures {
   readonly boardCost: number;
   /** What shows only when all is folded, stood together and nested. */
   readonly faults: readonly Fault[];
-  /** Declared seams, within parts and between them, and the widest in mm. */
+  /** Declared seams, within parts and between them, and the widest in mm; and the same by the parts that meet. */
   readonly seams: SeamFigures;
+  readonly seamRows: readonly SeamRow[];
+  readonly mass: WholeMass;
 }
 
 export function quickFigures(airframe: Airframe): QuickFigures {
@@ -79,7 +82,8 @@ export function nestToGoBy(airframe: Airframe): { readonly nest: AirframeNest; r
 }
 
 export function slowFigures(airframe: Airframe): SlowFigures {
-  const { nest, isNested } = nestToGoBy(airframe);
+  const { nest, isNested } = nestToGoBy(airframe),
+    seams = seamsNamed(airframe);
   const views = boardViews(airframe, nest);
   const boardArea = views.reduce((sum, { board }) => sum + board.widthMm * board.heightMm, 0);
   const partArea = views.reduce(
@@ -94,7 +98,9 @@ export function slowFigures(airframe: Airframe): SlowFigures {
     isNested,
     boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
     faults: [...foldFaults(airframe), ...placeFaults(airframe, nest)],
-    seams: seamFigures(seamsOfAirframe(airframe)),
+    seams: seamFigures(seams.map(({ state }) => state)),
+    seamRows: seamRows(seams),
+    mass: wholeMass(airframe),
   };
 }
 

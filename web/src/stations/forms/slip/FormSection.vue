@@ -7,6 +7,7 @@ import MeasureField from '../../../kit/MeasureField.vue';
 import TextRow from '../../../kit/TextRow.vue';
 import { useAirframe } from '../../../stores/airframe/airframe.ts';
 import type { FormsDesk } from '../use-forms.ts';
+import WholeSection from './WholeSection.vue';
 
 /** The form itself: its name, its board, where it stands, what waits for a place, and how it is let go. */
 const props = defineProps<{
@@ -52,6 +53,7 @@ const place = (key: 'x' | 'y' | 'z', value: number): void =>
         <el-button link size="small" @click="desk.dropParked(at)">Throw away</el-button>
       </div>
     </div>
+    <WholeSection />
     <FoldAway :title="isAnywhere ? 'Form and release' : 'Form, place and release'">
       <TextRow
         label="Name"

@@ -1,7 +1,11 @@
 /** Times the making of forms: one JSON line a case, medians in milliseconds of new numbers each time. */
+import { DEFAULT_SETTINGS, formContext, standardBoard, withForm, type Airframe } from '@grain-fold/core/airframe';
 import {
   bodyFromNumbers,
   deckFromNumbers,
+  foundGauges,
+  foundStruts,
+  layeredFromNumbers,
   makeForm,
   powerFromNumbers,
   roundFromNumbers,
@@ -12,6 +16,7 @@ import {
   USUAL_SEAT,
   usualBody,
   usualDeck,
+  usualLayered,
   usualPower,
   usualRound,
   usualShell,
@@ -155,4 +160,47 @@ time('airframe: wing, body, tail, power box and deck', (run) => {
     makeForm({ ...body, id: 'b1', name: 'Body', place } as Form, wings).parts.length +
     [tail(run), power(run), deck(run)].reduce((sum, one) => sum + made(one), 0)
   );
+});
+
+const layered = (run: number): Pick<Form, 'kind' | 'parameters'> => ({
+  kind: 'layered',
+  parameters: layeredFromNumbers({ ...usualLayered('mm'), lengthMm: 640 + run * 0.1, layers: 5, material: 'foam' }),
+});
+time('layered: five layers with a bay', (run) => made(layered(run)));
+
+const AIRFRAME: Airframe = {
+  id: 'a',
+  name: 'Bench',
+  settings: DEFAULT_SETTINGS,
+  parts: [],
+  boards: [{ ...standardBoard('b', 'foam'), widthMm: 3000, heightMm: 3000 }],
+};
+const named = (id: string, name: string, form: Pick<Form, 'kind' | 'parameters'>, aftMm = 0, upMm = 0): Form =>
+  ({ ...form, id, name, place: { at: { x: aftMm, y: 0, z: upMm }, incidenceDegrees: 0 } }) as Form;
+const trainer = [
+  named('w1', 'Wing', { kind: 'wing', parameters: three }, 190, 84),
+  named('t1', 'Tail', tail(0), 560, 60),
+  named('m1', 'Power', power(0), -100, 20),
+].reduce<Airframe>((held, form) => withForm(held, form), AIRFRAME);
+const found = foundGauges('foam', formContext(trainer));
+/** A list of parts that was never seen before, as after every edit. */
+const edited = (airframe: Airframe): Airframe => ({ ...airframe, parts: [...airframe.parts] });
+time(`gauges: ${found.length} of a trainer, found anew what stands`, (run) => {
+  const gauges = found.map((gauge) => ({ ...gauge, reachMm: 80 + run * 0.01 }));
+  return makeForm(
+    named('g1', 'Gauges', { kind: 'gauge', parameters: { material: 'foam', gauges } }),
+    formContext(edited(trainer)),
+  ).parts.length;
+});
+const biplane = [
+  named('w1', 'Lower', { kind: 'wing', parameters: three }),
+  named('w2', 'Upper', { kind: 'wing', parameters: three }, 40, 160),
+].reduce<Airframe>((held, form) => withForm(held, form), AIRFRAME);
+time('struts: one pair between two wings', (run) => {
+  const [strut] = foundStruts('foam', formContext(biplane));
+  const struts = [{ ...strut!, upperOutMm: strut!.upperOutMm + run * 0.1 }];
+  return makeForm(
+    named('s1', 'Struts', { kind: 'strut', parameters: { material: 'foam', struts } }),
+    formContext(edited(biplane)),
+  ).parts.length;
 });

@@ -107,15 +107,16 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
   return measuredAnew(before, madeAnew(left, remade));
 }
 
-/** An airframe whose parts may have moved, with what measures them made anew. */
+const isSameList = (was: readonly unknown[], now: readonly unknown[]): boolean =>
+  was.length === now.length && now.every((one, index) => one === was[index]);
+
+/** An airframe whose parts may have moved, or whose controls may travel otherwise, with what measures them made anew. */
 function measuredAnew(before: Airframe, next: Airframe): Airframe {
   const measuring = (next.forms ?? []).filter(readsStanding);
   const ids = new Set(measuring.map(({ id }) => id)),
-    others = ({ parts }: Airframe) => parts.filter(({ source }) => !source || !ids.has(source.formId));
-  const isMoved = (): boolean => {
-    const [was, now] = [others(before), others(next)];
-    return was.length !== now.length || now.some((part, index) => part !== was[index]);
-  };
+    parts = (of: Airframe) => of.parts.filter(({ source }) => !source || !ids.has(source.formId)),
+    forms = (of: Airframe) => (of.forms ?? []).filter(({ id }) => !ids.has(id));
+  const isMoved = (): boolean => !isSameList(parts(before), parts(next)) || !isSameList(forms(before), forms(next));
   return measuring.length > 0 && (before.boards !== next.boards || isMoved()) ? madeAnew(next, measuring) : next;
 }
 

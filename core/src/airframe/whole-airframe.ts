@@ -8,6 +8,8 @@ import { standingParts } from './made-at-scale.ts';
 
 /** What a form, or the parts drawn by hand, weigh, and where their middle lies. */
 export interface MassRow {
+  /** Of the form; none of what is drawn by hand. */
+  readonly formId?: string;
   readonly name: string;
   readonly massG: number;
   /** x aft and z up in the airframe, of what of it stands; undefined where nothing of it does. */
@@ -43,7 +45,8 @@ export function wholeMass(airframe: Airframe): WholeMass {
   const names = new Map((airframe.forms ?? []).map(({ id, name }) => [id, name] as const)),
     drawn = new Map(airframe.parts.map((part) => [part.id, part] as const)),
     pieces = flyingPieces(airframe);
-  const rowOf = ({ source }: Part): string => (source && names.get(source.formId)) ?? DRAWN;
+  // Two forms may bear one name: rows are told apart by the form.
+  const rowOf = ({ source }: Part): string => (source && names.has(source.formId) ? source.formId : '');
   const flying = new Set(pieces.map(({ part }) => part.id)),
     parts = standingParts(
       airframe,
@@ -70,7 +73,12 @@ export function wholeMass(airframe: Airframe): WholeMass {
     return at ? { at } : {};
   };
   return {
-    rows: [...masses].map(([name, massG]) => ({ name, massG, ...withPlace(stands.filter(({ row }) => row === name)) })),
+    rows: [...masses].map(([formId, massG]) => ({
+      ...(formId === '' ? {} : { formId }),
+      name: names.get(formId) ?? DRAWN,
+      massG,
+      ...withPlace(stands.filter(({ row }) => row === formId)),
+    })),
     massG: [...masses.values()].reduce((sum, one) => sum + one, 0),
     standingG: stands.reduce((sum, one) => sum + one.massG, 0),
     ...withPlace(stands),

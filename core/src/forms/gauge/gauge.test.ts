@@ -229,6 +229,14 @@ describe('a throw', () => {
     ]);
   });
 
+  it('is cut anew when only the throw is changed, and no other part', () => {
+    const whole = withForm(withForm(airframeOf([]), tail), setOf([gauge]));
+    const { elevator } = tail.parameters;
+    const less = { ...tail, parameters: { ...tail.parameters, elevator: { ...elevator!, upDegrees: 11 } } };
+    const followed = withFormsKept(whole, { ...whole, forms: [less, whole.forms![1]!] });
+    expect(words(followed.parts.find(({ id }) => id === 'g-e')!).at(-1)).toMatch(/^11° /);
+  });
+
   it('keeps its own numbers when the form is gone', () => {
     expect(laid(airframeOf([]), { ...gauge, upDegrees: 12, downDegrees: 8 }).figure).toBe('12°, 8°');
   });

@@ -1,4 +1,5 @@
 export { type CornerBetween, MEASURED_AGAINST, type Side, cornerBetween, reachFrom } from './corner-between.ts';
+export { flatCut, within } from './flat-cut.ts';
 export { type Miss, isMiss, partMissing } from './miss.ts';
 export { type PlacedPlate, cornersOf, isBothSides, mainPlate, standingWithIt } from './standing-plates.ts';
 export {

@@ -31,6 +31,7 @@ export interface StrutFigures {
 export interface StrutSite {
   readonly form: StrutForm;
   readonly standing: StandingAirframe;
+  readonly thicknessMm: number;
   readonly laid: readonly (LaidStrut | Miss)[];
 }
 
@@ -108,7 +109,7 @@ export function makeStruts(form: StrutForm, context: FormContext): MadeStruts {
     laid = all.flatMap((one) => (isMiss(one) ? [] : [one])),
     parts = laid.flatMap((one) => partsOf(form, one));
   const told = [...missFaults(form, all), ...propellerFaults(laid, context)],
-    site = { form, standing, laid: all };
+    site = { form, standing, thicknessMm, laid: all };
   if (parts.length === 0) return { parts, figures: undefined, working: [], faults: told, site };
   const massOf = new Map(parts.map((part) => [part.source!.role, partMass(part, context)] as const)),
     massG = [...massOf.values()].reduce((sum, one) => sum + one, 0);

@@ -16,7 +16,7 @@ const masses = computed(() => {
   const { rows, massG, at } = mass.value;
   return [
     ...rows.map((row) => ({
-      key: row.name,
+      key: row.formId ?? 'drawn',
       words: row.name,
       figures: [formatMass(row.massG, work.unit), row.at ? length(row.at.x) : '–'],
     })),

@@ -11,7 +11,7 @@ import {
   THRUST_FIELDS,
 } from '@grain-fold/core/forms';
 import { LONGEST_NAME } from '@grain-fold/core/part';
-import { withFields } from './form-fields.ts';
+import { IsFlag, withFields } from './form-fields.ts';
 import { IsNameUpTo, IsOneOf, Nested } from './rules.ts';
 
 /** Where a motor is bolted on; its numbers stand in the table of the form. */
@@ -29,6 +29,7 @@ export class PowerParametersDto {
   @IsNameUpTo(LONGEST_NAME) plateMaterial!: string;
   @IsOneOf(POWER_WALLS) walls!: string;
   @Nested(() => BoltPatternDto) pattern!: BoltPatternDto;
+  @IsOptional() @IsFlag() isPusher?: boolean;
   @IsOptional() @Nested(() => NoseRingDto) ring?: NoseRingDto;
 }
 withFields(PowerParametersDto, { ...POWER_BOX_FIELDS, ...THRUST_FIELDS, ...FIREWALL_FIELDS });

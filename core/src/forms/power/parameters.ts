@@ -51,6 +51,8 @@ export interface PowerParameters {
   readonly leadMm: number;
   readonly leadDownMm: number;
   readonly propellerMm: number;
+  /** Its firewall is its rear: the motor stands behind and pushes. */
+  readonly isPusher?: boolean;
   readonly ring?: NoseRing;
 }
 

@@ -33,12 +33,14 @@ export interface PowerFigures {
 /** The figures of a power box whose parts are made. */
 export function powerFigures(site: PowerSite, parts: readonly Part[]): PowerFigures {
   const { power, strip, widthMm, heightMm, motor, board } = site,
+    // A box that pushes is turned right round: what is port in its own frame lies to starboard.
+    [port, starboard] = power.isPusher ? ['starboard', 'port'] : ['port', 'starboard'],
     front = (name: string): number => strip.find((line) => line.name === name)!.frontMm;
   const corners: readonly (readonly [string, number])[] = [
-    ['top, port', front('wall-port')],
-    ['top, starboard', front('wall-starboard')],
-    ['floor, port', front('floor-port')],
-    ['floor, starboard', front('floor-starboard')],
+    ['top, port', front(`wall-${port}`)],
+    ['top, starboard', front(`wall-${starboard}`)],
+    ['floor, port', front(`floor-${port}`)],
+    ['floor, starboard', front(`floor-${starboard}`)],
   ];
   const masses = parts.map((part) => {
     const middle = centroid(outlineOf(part)!.nodes),
@@ -52,10 +54,10 @@ export function powerFigures(site: PowerSite, parts: readonly Part[]): PowerFigu
   return {
     widthMm,
     heightMm,
-    asideMm: -motor.x,
+    asideMm: power.isPusher ? motor.x : -motor.x,
     aboveMm: motor.y,
-    portLongerMm: front('floor-starboard') - front('floor-port'),
-    topLongerMm: front('floor-port') - front('wall-port'),
+    portLongerMm: front(`floor-${starboard}`) - front(`floor-${port}`),
+    topLongerMm: front(`floor-${port}`) - front(`wall-${port}`),
     longestCorner: corners.reduce((best, one) => (one[1] < best[1] - 1e-9 ? one : best))[0],
     stripMm: strip.at(-1)!.along,
     propeller: propellerAt(site),

@@ -1,4 +1,4 @@
-import { add3, applyRigid, point3, STILL, times3, type Point, type RigidMap } from '../../geometry/index.ts';
+import { applyRigid, composeRigid, point3, STILL, type Point, type RigidMap } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { radians } from '../../units/index.ts';
 import {
@@ -10,7 +10,7 @@ import {
   type MadeHole,
   type MadeLine,
 } from '../form/index.ts';
-import { frontAt, onPlane, planeMap } from './thrust.ts';
+import { frontAt, onPlane, planeMap, propellerMiddle } from './thrust.ts';
 import type { PowerSite, StripLine } from './power-site.ts';
 
 /** Room for glue round plates within a box, in mm. */
@@ -34,8 +34,8 @@ interface FrontEdge {
 }
 
 /** The front of every plate of the strip, cut in the firewall's plane. */
-function frontEdges({ power, strip, board }: PowerSite): readonly FrontEdge[] {
-  const { rightDegrees: right, downDegrees: down } = power;
+function frontEdges({ turn, strip, board }: PowerSite): readonly FrontEdge[] {
+  const { rightDegrees: right, downDegrees: down } = turn;
   const leans: Readonly<Record<string, number>> = {
     'trench-port': -right,
     'floor-port': right,
@@ -54,6 +54,14 @@ function frontEdges({ power, strip, board }: PowerSite): readonly FrontEdge[] {
     })
     .reverse();
 }
+
+/** From the box's own frame into the airframe: a box that pushes is turned right round. */
+const stood = ({ form, power }: PowerSite, map: RigidMap): RigidMap =>
+  composeRigid(map, {
+    ...STILL,
+    ...(power.isPusher ? { x: point3(-1, 0, 0), y: point3(0, -1, 0) } : {}),
+    origin: form.place.at,
+  });
 
 /** The box: one strip, its floor in the middle, walls folded up, doubled over their skin. */
 function boxPart(site: PowerSite): Part {
@@ -106,7 +114,6 @@ function boxPart(site: PowerSite): Part {
       ];
     }),
   ];
-  const { x, y, z } = form.place.at;
   return madePart({
     formId: form.id,
     role: 'box',
@@ -133,7 +140,7 @@ function boxPart(site: PowerSite): Part {
             },
           ],
     ),
-    place: placeOf({ ...STILL, origin: point3(x, y - middle, z) }, { x: rear / 2, y: middle }),
+    place: placeOf(stood(site, { ...STILL, origin: point3(0, -middle, 0) }), { x: rear / 2, y: middle }),
   });
 }
 
@@ -180,10 +187,6 @@ function platePart(site: PowerSite, role: string, name: string, ring: readonly P
     place: placeOf(map, roomOnPiece(ring, outline, holes)),
   });
 }
-const stood = ({ form }: PowerSite, map: RigidMap): RigidMap => ({
-  ...map,
-  origin: add3(map.origin, point3(form.place.at.x, form.place.at.y, form.place.at.z)),
-});
 
 /** Plates within lean against walls that do not: they are as much smaller as their thickness takes them aside. */
 const plugRoom = ({ power, plate }: PowerSite): number =>
@@ -238,8 +241,9 @@ function ringPart(site: PowerSite): readonly Part[] {
 export const powerParts = (site: PowerSite): readonly Part[] => [boxPart(site), ...plateParts(site), ...ringPart(site)];
 
 /** The propeller's middle in the airframe. */
-export const propellerAt = ({ form, thrust, power, plate }: PowerSite): Point => {
-  const before = power.reachMm + power.frontLayers * plate.thicknessMm,
-    middle = add3(thrust.through, times3(point3(1, 0, 0), before / thrust.forward.x));
-  return { x: middle.x + form.place.at.x, y: middle.z + form.place.at.z };
+export const propellerAt = (site: PowerSite): Point => {
+  const { thrust, power, plate } = site,
+    before = power.reachMm + power.frontLayers * plate.thicknessMm,
+    { x, z } = stood(site, { ...STILL, origin: propellerMiddle(thrust, before) }).origin;
+  return { x, y: z };
 };

@@ -22,6 +22,8 @@ export interface PowerSite {
   readonly plate: FormBoard;
   readonly boardOf: FormContext['boardOf'];
   readonly unit: FormContext['unit'];
+  /** The turn of the front in the box's own frame, whose motor lies before it. */
+  readonly turn: { readonly rightDegrees: number; readonly downDegrees: number };
   readonly thrust: Thrust;
   /** Outside. */
   readonly widthMm: number;
@@ -36,6 +38,15 @@ export interface PowerSite {
 /** An inner wall ends this far over the floor, so that it does not hold the fold open, in mm. */
 const CLEAR_MM = 0.5;
 
+/**
+ * The turn of a front in the box's own frame. A box that pushes stands the other way round, and its motor drives away from the shaft's end:
+ * to the right stays to the right, down becomes up.
+ */
+const ownTurn = ({ rightDegrees, downDegrees, isPusher }: PowerParameters): PowerSite['turn'] => ({
+  rightDegrees,
+  downDegrees: isPusher ? -downDegrees : downDegrees,
+});
+
 /** What a form of a power box, well in itself, is made from. */
 export function powerSite(form: PowerForm, context: FormContext): PowerSite {
   const power = form.parameters,
@@ -45,7 +56,8 @@ export function powerSite(form: PowerForm, context: FormContext): PowerSite {
     isDoubled = power.walls === 'doubled';
   const widthMm = power.insideWidthMm + (isDoubled ? 4 : 2) * t,
     heightMm = power.insideHeightMm + t,
-    thrust = thrustPlane(power.rightDegrees, power.downDegrees, t + power.lineMm);
+    turn = ownTurn(power),
+    thrust = thrustPlane(turn.rightDegrees, turn.downDegrees, t + power.lineMm);
   const strip: StripLine[] = [];
   let along = 0;
   const line = (name: string, stepMm: number, y: number, z: number): void => {
@@ -75,6 +87,7 @@ export function powerSite(form: PowerForm, context: FormContext): PowerSite {
     plate,
     boardOf: context.boardOf,
     unit: context.unit,
+    turn,
     thrust,
     widthMm,
     heightMm,

@@ -27,15 +27,17 @@ export function powerWorking(
       source: 'walls, floor, and the skin that is laid over the walls’ edges',
     },
     {
-      words: `Port wall longer, for ${formatAngle(right)} to the right`,
+      words: `${power.isPusher ? 'Starboard' : 'Port'} wall longer, for ${formatAngle(right)} to the right`,
       formula: 'w·tan(right)',
-      result: length(figures.portLongerMm),
+      result: length(power.isPusher ? -figures.portLongerMm : figures.portLongerMm),
       source: 'the front is cut in the plane square to the shaft',
     },
     {
-      words: `Walls’ top longer than the floor, for ${formatAngle(down)} down`,
+      words: power.isPusher
+        ? `Floor longer than the walls’ top, for ${formatAngle(down)} down`
+        : `Walls’ top longer than the floor, for ${formatAngle(down)} down`,
       formula: 'h·tan(down)/cos(right)',
-      result: length(figures.topLongerMm),
+      result: length(power.isPusher ? -figures.topLongerMm : figures.topLongerMm),
       source: 'the same plane',
     },
     {

@@ -70,6 +70,21 @@ describe('the thrust line', () => {
     expect(aboveMm).toBeCloseTo(35 * Math.tan((3 * Math.PI) / 180), 6);
   });
 
+  it('stands behind the box where it pushes: the pull on the airframe is turned 2° to the right and 3° down all the same', () => {
+    const made = powerOf({ isPusher: true }),
+      { x, y, z } = normalOf(part(made, 'front-1'));
+    // From the shaft's end through the firewall: the way that the propeller pushes the airframe.
+    expect(x).toBeLessThan(0);
+    expect((Math.atan2(y, -x) * 180) / Math.PI).toBeCloseTo(2, 6);
+    expect((Math.asin(-z) * 180) / Math.PI).toBeCloseTo(3, 6);
+    const { propeller, longestCorner, portLongerMm } = made.figures!;
+    expect(propeller.x).toBeGreaterThan(USUAL.reachMm);
+    expect(propeller.y).toBeCloseTo(BOARD_MM + USUAL.lineMm, 6);
+    // Further aft to starboard, and at the floor.
+    expect(longestCorner).toBe('floor, starboard');
+    expect(portLongerMm).toBeCloseTo(-(36 + 4 * BOARD_MM) * Math.tan((2 * Math.PI) / 180), 6);
+  });
+
   it('makes the port wall longer for thrust to the right, the top for thrust down', () => {
     const { figures } = powerOf({ walls: 'single' });
     // 36 and two boards wide, over 36 and one board high.
@@ -110,8 +125,10 @@ describe('the box', () => {
         fc.double({ min: -6, max: 6, noNaN: true }),
         fc.constantFrom<'single' | 'doubled'>('single', 'doubled'),
         fc.integer({ min: 0, max: 2 }),
-        (rightDegrees, downDegrees, walls, plugLayers) => {
-          expect(notClosed(powerOf({ rightDegrees, downDegrees, walls, plugLayers }).parts)).toEqual([]);
+        fc.boolean(),
+        (rightDegrees, downDegrees, walls, plugLayers, isPusher) => {
+          const made = powerOf({ rightDegrees, downDegrees, walls, plugLayers, isPusher });
+          expect(notClosed(made.parts)).toEqual([]);
         },
       ),
       { numRuns: 12, seed: 5, endOnFailure: true },

@@ -20,6 +20,14 @@ const work = useAirframe();
 const power = computed(() => props.desk.form.value!.parameters);
 const figures = computed(() => props.desk.made.value?.figures);
 const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
+const DRIVES = [
+  ['pulls', 'before the box', 'The firewall is its front: the motor pulls.'],
+  [
+    'pushes',
+    'behind the box',
+    'The firewall is its rear: the motor pushes. To the right and down are those of the pull on the airframe.',
+  ],
+] as const;
 const WALLS = [
   [
     'doubled',
@@ -43,6 +51,14 @@ const WALLS = [
     </section>
     <section aria-label="Thrust">
       <h3 class="eyebrow">Thrust</h3>
+      <SchoolRow
+        label="Motor"
+        :model-value="power.isPusher ? 'pushes' : 'pulls'"
+        :choices="DRIVES"
+        @update:model-value="
+          desk.change('Turn the power box round', [{ path: 'isPusher', value: $event === 'pushes' ? true : undefined }])
+        "
+      />
       <FieldRows :parameters="power" :fields="THRUST_FIELDS" :unit="work.unit" @change="desk.change" />
     </section>
     <section aria-label="Box">

@@ -117,7 +117,7 @@ function firewallShapes(site: PowerSite, { behind }: Laid): readonly Shape[] {
   ];
 }
 
-/** The views of a power box: from above and from the side, its nose to the left, the thrust line drawn to the propeller; and its firewall from behind. */
+/** The views of a power box: from above and from the side, its motor to the left, the thrust line drawn to the propeller; and its firewall from within. */
 export function powerViews(site: PowerSite, unit: LengthUnit): ShapeViews {
   const { form, power, board, strip, widthMm, heightMm } = site,
     half = widthMm / 2,
@@ -182,12 +182,18 @@ export function powerViews(site: PowerSite, unit: LengthUnit): ShapeViews {
   ];
   const [minX, maxX] = [Math.min(...all.map(({ x }) => x)), Math.max(...all.map(({ x }) => x))];
   return {
-    label: `Power box from above, from the side and its firewall from behind: thrust ${power.rightDegrees}° to the right, ${power.downDegrees}° down`,
+    label: `Power box from above, from the side and its firewall from ${power.isPusher ? 'the nose' : 'behind'}: thrust ${power.rightDegrees}° to the right, ${power.downDegrees}° down`,
     bounds: { minX, maxX, minY: Math.min(...all.map(({ y }) => y)), maxY: Math.max(...all.map(({ y }) => y)) },
     titles: [
-      { at: { x: minX, y: laid.above + Math.max(half, propeller) + 4 }, text: 'From above, nose to the left' },
+      {
+        at: { x: minX, y: laid.above + Math.max(half, propeller) + 4 },
+        text: power.isPusher ? 'From above, the tail to the left' : 'From above, nose to the left',
+      },
       { at: { x: minX, y: Math.max(heightMm, toLine + propeller) + 4 }, text: 'From the side' },
-      { at: { x: laid.behind - half, y: heightMm + 6 }, text: 'Firewall, from behind' },
+      {
+        at: { x: laid.behind - half, y: heightMm + 6 },
+        text: power.isPusher ? 'Firewall, seen from the nose' : 'Firewall, from behind',
+      },
     ],
     shapes,
     labels: [],

@@ -2,6 +2,7 @@ export {
   type Assembly,
   type StrayJoint,
   assemble,
+  PRESS_FAULT_MM,
   assemblyClashes,
   assemblySeams,
   standingWith,
@@ -39,7 +40,7 @@ export {
 export { type PlateSize, type SizeEnd, foldedSizes, sizeBetween, sizeCommand } from './folded-sizes.ts';
 export { bentBodies } from './bent-bodies.ts';
 export { type Clash, clashesOf } from './interference.ts';
-export { type CutPlane, cutFaces, sectionFaces } from './section-faces.ts';
+export { type CutPlane, cutFaces, sectionFaces, sectionRings } from './section-faces.ts';
 export { type PlateSolid, solidsOf } from './plate-solid.ts';
 export { platesOf } from './plates.ts';
 export type { StandingPart, StandingPiece } from './standing.ts';

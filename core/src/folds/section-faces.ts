@@ -45,6 +45,18 @@ export const sectionFaces = (
     ),
   );
 
+/** The rings that a cut lays open, skins and foam as one: a plate is as many as it has convex pieces there. */
+export const sectionRings = (
+  plates: readonly { readonly solid: PlateSolid; readonly map: RigidMap }[],
+  plane: CutPlane,
+): readonly (readonly Point3[])[] =>
+  plates.flatMap(({ solid, map }) =>
+    foamPieces(solid).flatMap((piece) => {
+      const ring = sectionOfPiece(carriedPiece(piece, map), [], plane);
+      return ring ? [ring] : [];
+    }),
+  );
+
 /** The layers of a plate in space: skin, foam and skin, each between two planes. */
 function layersOf(
   { plate, thicknessMm }: PlateSolid,

@@ -15,7 +15,7 @@ export interface BentSheet {
 }
 
 /** Creases turn by up to this: over a sharper turn the foam of both plates wants the place of the sheet beside them, and it is grooved. */
-const LARGEST_CREASE_DEGREES = 10;
+export const LARGEST_CREASE_DEGREES = 10;
 /** Turns of less than this are no fold, in degrees: those of a shallow curve add up. */
 const FLAT_DEGREES = 0.001;
 /** Corners of an edge this near to a bend stand on it, in mm. */

@@ -1,8 +1,9 @@
-import { formatLengthWithUnit } from '../../units/index.ts';
+import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormFault } from '../form/index.ts';
 import type { BodySite } from './body-site.ts';
 import { bayFits } from './bay-fits.ts';
 import { foamLeft, stripCount } from './corner-strips.ts';
+import { LARGEST_CREASE_DEGREES } from './bent-sheet.ts';
 import { boardsOfFormer, formerReach } from './former-places.ts';
 import { dowelPlaces, formerAtDowel } from './hold-downs.ts';
 import { heightAt } from './profile.ts';
@@ -46,6 +47,31 @@ function bendAdvice(site: BodySite, length: Length): readonly FormFault[] {
         `The ${word} bend to ${length(radius)}`,
         `This board takes ${length(TIGHT_BOARDS * t)}; tighter it buckles. Score relief creases across the bend, peel the inner paper, or let the line be straight between stations.`,
         { label: 'Straight between stations', changes: [{ path: key, value: 'straight' }] },
+      ),
+    ];
+  });
+}
+
+/** Sheets of one piece that turn outward: a groove closes only inward, and a crease holds but a little. */
+function hollowAdvice({ body, wall, floor }: BodySite): readonly FormFault[] {
+  const sheets = [
+    ...(body.widthLine === 'straight' ? [['walls turn', 'widthMm', 'widthLine', wall] as const] : []),
+    ...(body.corners === 'folded' && body.bottomLine === 'straight'
+      ? [['floor turns', 'bottomMm', 'bottomLine', floor] as const]
+      : []),
+  ];
+  return sheets.flatMap(([word, key, line, { base, turns }]): readonly FormFault[] => {
+    const at = turns.findIndex((turn) => turn < -LARGEST_CREASE_DEGREES);
+    if (at < 0) return [];
+    const off = body.stations.map(({ aftMm }) => Math.abs(aftMm - base[at]!.x)),
+      station = off.indexOf(Math.min(...off));
+    return [
+      advice(
+        'TURNS_OUTWARD',
+        `stations.${station}.${key}`,
+        `The ${word} outward by ${formatAngle(-turns[at]!)} at station ${station + 1}`,
+        `A groove closes only inward, and a crease turns by up to ${formatAngle(LARGEST_CREASE_DEGREES)}. Make the line flatter there, or let it be curved.`,
+        { label: 'A curved line', changes: [{ path: line, value: 'curved' }] },
       ),
     ];
   });
@@ -223,6 +249,7 @@ export function bodyAdvice(site: BodySite): readonly FormFault[] {
   return [
     ...seatAdvice(site, length),
     ...bendAdvice(site, length),
+    ...hollowAdvice(site),
     ...formerAdvice(site, length),
     ...bayAdvice(site, length),
     ...airAdvice(site),

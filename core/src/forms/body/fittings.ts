@@ -5,6 +5,7 @@ import { lifted, sheetCorners, sheetFolds, sheetPlace } from './bent-sheet.ts';
 import { FILM_MM, freeHalf, slopeAt, type BodySite } from './body-site.ts';
 import { developSheet, lengthAt, onSheet, pieceMap } from './development.ts';
 import { between, heightAt, type Profile } from './profile.ts';
+import type { BatteryTray } from './parameters.ts';
 import { sheetPieces } from './sheet-pieces.ts';
 
 /** Share of a skid's length that goes through the floor. */
@@ -52,24 +53,26 @@ export function floorHoles(site: BodySite, fromMm: number, toMm: number): readon
   }
   if (tray && tray.strapMm > 0) {
     const x = (tray.fromMm + tray.toMm) / 2;
-    if (x - tray.strapMm / 2 > fromMm + 1 && x + tray.strapMm / 2 < toMm - 1)
-      holes.push(...strapSlots(site, x, tray.strapMm));
+    if (x - tray.strapMm / 2 > fromMm + 1 && x + tray.strapMm / 2 < toMm - 1) holes.push(...strapSlots(site, x, tray));
   }
   return holes;
 }
 
-/** How far from the middle the slots of a strap lie. */
-const strapOut = (site: BodySite, x: number, strapMm: number): number =>
-  Math.max(
-    STRAP_MM,
-    freeHalf(site, x - strapMm / 2, x + strapMm / 2) - WEB_BOARDS * site.board.thicknessMm - STRAP_MM / 2,
-  );
+/** From where to where a tray lies within the body. */
+const trayReach = (site: BodySite, { fromMm, toMm }: BatteryTray): readonly [from: number, to: number] => [
+  Math.max(fromMm, site.fromMm),
+  Math.min(toMm, site.toMm),
+];
 
-const strapSlots = (site: BodySite, x: number, strapMm: number): readonly MadeHole[] =>
+/** How far from the middle the slots of a strap lie: within the tray, which is as wide as the body is where that is narrowest. */
+const strapOut = (site: BodySite, tray: BatteryTray): number =>
+  Math.max(STRAP_MM, freeHalf(site, ...trayReach(site, tray)) - WEB_BOARDS * site.board.thicknessMm - STRAP_MM / 2);
+
+const strapSlots = (site: BodySite, x: number, tray: BatteryTray): readonly MadeHole[] =>
   [-1, 1].map((side) => ({
     name: `strap-${side < 0 ? 'port' : 'starboard'}`,
     sizing: 'fixed',
-    corners: box(site, x, side * strapOut(site, x, strapMm), strapMm, STRAP_MM),
+    corners: box(site, x, side * strapOut(site, tray), tray.strapMm, STRAP_MM),
   }));
 
 const common = ({ form }: BodySite): Pick<MadePartDraft, 'formId' | 'group' | 'handed'> => ({
@@ -83,8 +86,7 @@ function trayPart(site: BodySite): readonly Part[] {
   const { body, board, form } = site,
     { tray } = body;
   if (!tray) return [];
-  const from = Math.max(tray.fromMm, site.fromMm),
-    to = Math.min(tray.toMm, site.toMm);
+  const [from, to] = trayReach(site, tray);
   if (to - from < 10) return [];
   const half = freeHalf(site, from, to) - FILM_MM;
   const line = (sign: 1 | -1, word: string): Profile =>
@@ -100,7 +102,7 @@ function trayPart(site: BodySite): readonly Part[] {
     shift = lengthAt(bent.sheet, x) - lengthAt(site.floor, x);
   const holes =
     tray.strapMm > 0 && x - tray.strapMm / 2 > from && x + tray.strapMm / 2 < to
-      ? strapSlots(site, x, tray.strapMm).map((hole) =>
+      ? strapSlots(site, x, tray).map((hole) =>
           'corners' in hole ? { ...hole, corners: hole.corners.map((p) => ({ x: p.x + shift, y: p.y })) } : hole,
         )
       : [];

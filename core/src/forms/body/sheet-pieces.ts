@@ -1,4 +1,5 @@
 import { memo } from '../../units/index.ts';
+import { LARGEST_CREASE_DEGREES } from './bent-sheet.ts';
 import type { BodySite } from './body-site.ts';
 import { FILM_MM, meanSlope, slopeAt } from './body-site.ts';
 import { slanted, type Slant } from './slant.ts';
@@ -18,7 +19,7 @@ export interface SheetPiece {
   readonly isHatch: boolean;
 }
 
-/** A stretch that a wing or a hatch takes out of the floor or the lid. */
+/** A stretch that a wing or a hatch takes out of the floor or the lid; none long where this is only parted. */
 interface Taken {
   readonly fromMm: number;
   readonly toMm: number;
@@ -81,6 +82,27 @@ function halfWidth(site: BodySite, of: 'floor' | 'lid'): Profile {
   return line ? slanted(line, sheetSlant(site, of), 'most') : site.lines.half;
 }
 
+/** Where a sheet turns outward too sharply for a crease: a groove closes only inward, so that it is made in two there, which meet at their outer skins. */
+function hollows({ body, floor, lid }: BodySite, of: 'floor' | 'lid'): readonly Taken[] {
+  if (body[of === 'floor' ? 'bottomLine' : 'topLine'] === 'curved') return [];
+  const { base, turns } = of === 'floor' ? floor : lid;
+  return turns.flatMap((turn, index): readonly Taken[] => {
+    const { x } = base[index]!,
+      station = body.stations.findIndex(({ aftMm }) => Math.abs(aftMm - x) < LEAST_MM / 2);
+    return turn >= -LARGEST_CREASE_DEGREES || station < 0
+      ? []
+      : [
+          {
+            fromMm: x,
+            toMm: x,
+            id: `at-${body.stations[station]!.id}`,
+            word: `station ${station + 1}`,
+            isHatch: false,
+          },
+        ];
+  });
+}
+
 /** The pieces of the floor or the lid: what wings and the hatch leave of it, and the hatch itself. Remembered by the site. */
 export const sheetPieces = memo(
   (site: BodySite, of: 'floor' | 'lid'): readonly SheetPiece[] => piecesOf(site, of),
@@ -103,9 +125,12 @@ function piecesOf(site: BodySite, of: 'floor' | 'lid'): readonly SheetPiece[] {
           },
         ]
       : [];
-  const taken = [...takenBySeats(site, of), ...hatches]
-    .filter(({ fromMm, toMm }) => toMm > fromMm)
-    .sort((a, b) => a.fromMm - b.fromMm);
+  const wide = [...takenBySeats(site, of), ...hatches].filter(({ fromMm, toMm }) => toMm > fromMm),
+    isFree = ({ fromMm: x }: Taken): boolean => wide.every(({ fromMm, toMm }) => x < fromMm || x > toMm);
+  const taken = [
+    ...wide,
+    ...(site.body.corners === 'folded' && of === 'floor' ? [] : hollows(site, of).filter(isFree)),
+  ].sort((a, b) => a.fromMm - b.fromMm);
   const piece = (role: string, word: string, from: number, to: number, isHatch: boolean): readonly SheetPiece[] => {
     if (to - from < LEAST_MM) return [];
     const own = between(half, from, to);

@@ -1,4 +1,4 @@
-import { sectionFaces, type StandingPiece } from '../../folds/index.ts';
+import { sectionRings, type StandingPiece } from '../../folds/index.ts';
 import {
   boundsOf,
   dot3,
@@ -11,11 +11,11 @@ import {
 
 /** What stands, cut in the plane of a flat that lies in the airframe: rings on that flat. */
 export const flatCut = (pieces: readonly StandingPiece[], { x, y, z, origin }: RigidMap): readonly Polygon[] =>
-  sectionFaces(
+  sectionRings(
     pieces.flatMap(({ body, maps }) => body.solids.map((solid) => ({ solid, map: maps[solid.plate.index]! }))),
     { normal: z, atMm: dot3(origin, z) },
-  ).map(({ rings }) =>
-    rings[0]!.map((p) => {
+  ).map((ring) =>
+    ring.map((p) => {
       const off = subtract3(p, origin);
       return { x: dot3(off, x), y: dot3(off, y) };
     }),

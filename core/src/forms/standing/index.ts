@@ -1,3 +1,4 @@
+export { alongPlaces, byBeginning, type Reach } from './along.ts';
 export { type CornerBetween, MEASURED_AGAINST, type Side, cornerBetween, reachFrom } from './corner-between.ts';
 export { flatCut, within } from './flat-cut.ts';
 export { type Miss, isMiss, partMissing } from './miss.ts';

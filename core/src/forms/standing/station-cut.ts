@@ -1,5 +1,6 @@
-import { sectionFaces, type StandingPiece } from '../../folds/index.ts';
+import { sectionRings, type StandingPiece } from '../../folds/index.ts';
 import { point3, type Point, type Polygon } from '../../geometry/index.ts';
+import { alongPlaces, byBeginning, type Reach } from './along.ts';
 
 /** The outside of what stands where an upright plane along the airframe cuts it: x aft, y up. Both lines run aft. */
 export interface StationCut {
@@ -16,7 +17,11 @@ const OFF_MIDDLE_MM = 1;
 /** Places nearer to each other than this are looked at once, in mm. */
 const ONE_PLACE_MM = 1e-5;
 
-type Run = readonly [Point, Point];
+/** An edge of a cut. */
+interface Run extends Reach {
+  readonly a: Point;
+  readonly b: Point;
+}
 
 /** A plane along the airframe: upright, or leaning across; through a place, with its way up. */
 export interface LeaningPlane {
@@ -37,32 +42,36 @@ export function cutRings(pieces: readonly StandingPiece[], { through, up }: Lean
   const solids = pieces.flatMap(({ body, maps }) =>
     body.solids.map((solid) => ({ solid, map: maps[solid.plate.index]! })),
   );
-  return sectionFaces(solids, plane).flatMap(({ rings }) =>
-    rings.map((ring) => ring.map(({ x, y, z }) => ({ x, y: (y - through.y) * up.y + (z - through.z) * up.z }))),
+  return sectionRings(solids, plane).map((ring) =>
+    ring.map(({ x, y, z }) => ({ x, y: (y - through.y) * up.y + (z - through.z) * up.z })),
   );
 }
 
-/** Runs of every ring that an upright plane so far out to port lays open. */
+/** Runs of every ring that an upright plane so far out to port lays open, by where they begin. */
 const runsAt = (pieces: readonly StandingPiece[], outMm: number): readonly Run[] =>
-  cutRings(pieces, upright(outMm)).flatMap((ring) =>
-    ring.map((p, index): Run => [p, ring[(index + 1) % ring.length]!]),
+  byBeginning(
+    cutRings(pieces, upright(outMm)).flatMap((ring) =>
+      ring.map((a, index): Run => {
+        const b = ring[(index + 1) % ring.length]!;
+        return { a, b, minX: Math.min(a.x, b.x), maxX: Math.max(a.x, b.x) };
+      }),
+    ),
   );
 
 /** Where two runs cross, along x; undefined where they do not. */
-function crossing([a, b]: Run, [c, d]: Run): number | undefined {
-  const from = Math.max(Math.min(a.x, b.x), Math.min(c.x, d.x)),
-    to = Math.min(Math.max(a.x, b.x), Math.max(c.x, d.x));
+function crossing(one: Run, other: Run): number | undefined {
+  const from = Math.max(one.minX, other.minX),
+    to = Math.min(one.maxX, other.maxX);
   if (to - from < BESIDE_MM) return undefined;
-  const on = ([p, q]: Run, x: number): number => p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x);
-  const [atFrom, atTo] = [on([a, b], from) - on([c, d], from), on([a, b], to) - on([c, d], to)];
+  const on = ({ a, b }: Run, x: number): number => a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+  const [atFrom, atTo] = [on(one, from) - on(other, from), on(one, to) - on(other, to)];
   return atFrom * atTo < 0 ? from + ((to - from) * atFrom) / (atFrom - atTo) : undefined;
 }
 
-/** The outermost height of runs at a place. */
+/** The outermost height of runs that all reach over a place. */
 function outermostAt(runs: readonly Run[], x: number, side: 1 | -1): number | undefined {
   let best: number | undefined;
-  for (const [a, b] of runs) {
-    if (x < Math.min(a.x, b.x) || x > Math.max(a.x, b.x)) continue;
+  for (const { a, b } of runs) {
     const isUpright = Math.abs(b.x - a.x) < 1e-9;
     const y = isUpright ? side * Math.max(side * a.y, side * b.y) : a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
     if (best === undefined || side * y > side * best) best = y;
@@ -74,8 +83,8 @@ function outermostAt(runs: readonly Run[], x: number, side: 1 | -1): number | un
 function placesOf(runs: readonly Run[]): readonly number[] {
   const all: number[] = [];
   for (const [index, run] of runs.entries()) {
-    for (const { x } of run) all.push(x - BESIDE_MM, x, x + BESIDE_MM);
-    for (let other = index + 1; other < runs.length; other += 1) {
+    for (const { x } of [run.a, run.b]) all.push(x - BESIDE_MM, x, x + BESIDE_MM);
+    for (let other = index + 1; other < runs.length && runs[other]!.minX < run.maxX; other += 1) {
       const x = crossing(run, runs[other]!);
       if (x !== undefined) all.push(x);
     }
@@ -93,10 +102,10 @@ function placesOf(runs: readonly Run[]): readonly number[] {
 /** The outermost of runs at places, as a line that runs aft. */
 const outermost = (runs: readonly Run[], places: readonly number[], side: 1 | -1): readonly Point[] =>
   straightened(
-    places.flatMap((x): readonly Point[] => {
-      const y = outermostAt(runs, x, side);
+    alongPlaces(runs, places, (x, there): readonly Point[] => {
+      const y = outermostAt(there, x, side);
       return y === undefined ? [] : [{ x, y }];
-    }),
+    }).flat(),
   );
 
 /** A line without the places that do not bend it: each stretch ends where one of its places would lie off it. */
@@ -139,7 +148,7 @@ export function stationCut(pieces: readonly StandingPiece[], outMm: number): Sta
 /** The foremost place of what stands so far out to port; undefined where nothing of it reaches. */
 export const noseAt = (pieces: readonly StandingPiece[], outMm: number): Point | undefined =>
   runsAt(pieces, outMm)
-    .flat()
+    .flatMap(({ a, b }) => [a, b])
     .reduce<Point | undefined>((best, p) => (!best || p.x < best.x ? p : best), undefined);
 
 /** The height of a line that runs aft at a place along it; that of its nearer end beyond both. */

@@ -1,6 +1,14 @@
 import { type StandingPiece } from '../../folds/index.ts';
 import type { Point, Polygon } from '../../geometry/index.ts';
-import { cutRings, straightened, type LeaningPlane, type Miss } from '../standing/index.ts';
+import {
+  alongPlaces,
+  byBeginning,
+  cutRings,
+  straightened,
+  type LeaningPlane,
+  type Miss,
+  type Reach,
+} from '../standing/index.ts';
 import type { Strut } from './parameters.ts';
 
 /** Foam nearer than this in one plane is one plate, in mm. */
@@ -13,17 +21,42 @@ const LEAST_END_MM = 4;
 /** What stands at a place of a cut, from below. */
 type Stack = readonly (readonly [low: number, high: number])[];
 
-/** The plates that a line up meets at a place along a cut, from below. */
-function stackAt(rings: readonly Polygon[], x: number): Stack {
-  const spans = rings.flatMap((ring): readonly (readonly [number, number])[] => {
-    const heights = ring.flatMap((p, index) => {
-      const q = ring[(index + 1) % ring.length]!;
-      if (x < Math.min(p.x, q.x) || x > Math.max(p.x, q.x)) return [];
-      return Math.abs(q.x - p.x) < 1e-9 ? [p.y, q.y] : [p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)];
-    });
-    return heights.length === 0 ? [] : [[Math.min(...heights), Math.max(...heights)]];
+/** A ring of a cut, with where it begins and ends: a plate with round holes is hundreds of them. */
+interface CutRing extends Reach {
+  readonly ring: Polygon;
+}
+
+/** The rings of a cut, by where they begin. */
+const cutRingsOf = (pieces: readonly StandingPiece[], plane: LeaningPlane): readonly CutRing[] =>
+  byBeginning(
+    cutRings(pieces, plane).map((ring) => {
+      const xs = ring.map(({ x }) => x);
+      return { ring, minX: Math.min(...xs), maxX: Math.max(...xs) };
+    }),
+  );
+
+/** From where to where a ring of a cut reaches up at a place; undefined where it does not. */
+function spanAt({ ring, minX, maxX }: CutRing, x: number): readonly [low: number, high: number] | undefined {
+  if (x < minX || x > maxX) return undefined;
+  let [low, high] = [Infinity, -Infinity];
+  ring.forEach((p, index) => {
+    const q = ring[(index + 1) % ring.length]!;
+    if (x < Math.min(p.x, q.x) || x > Math.max(p.x, q.x)) return;
+    const isUpright = Math.abs(q.x - p.x) < 1e-9,
+      y = p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x);
+    low = Math.min(low, isUpright ? Math.min(p.y, q.y) : y);
+    high = Math.max(high, isUpright ? Math.max(p.y, q.y) : y);
   });
-  return [...spans]
+  return low <= high ? [low, high] : undefined;
+}
+
+/** The plates that a line up meets at a place along a cut, from below. */
+const stackAt = (rings: readonly CutRing[], x: number): Stack =>
+  rings
+    .flatMap((ring) => {
+      const span = spanAt(ring, x);
+      return span ? [span] : [];
+    })
     .sort((a, b) => a[0] - b[0])
     .reduce<(readonly [number, number])[]>((stack, span) => {
       const last = stack.at(-1);
@@ -31,6 +64,15 @@ function stackAt(rings: readonly Polygon[], x: number): Stack {
       else stack.push(span);
       return stack;
     }, []);
+
+/** The outermost face at a place of a cut, above or below. */
+function outermostAt(rings: readonly CutRing[], x: number, isUpper: boolean): number | undefined {
+  let best: number | undefined;
+  for (const ring of rings) {
+    const face = spanAt(ring, x)?.[isUpper ? 1 : 0];
+    if (face !== undefined && (best === undefined || (isUpper ? face > best : face < best))) best = face;
+  }
+  return best;
 }
 
 /** The end of a strut on one of the things that it stands between. */
@@ -52,16 +94,18 @@ export type EndSide = 'lower' | 'upper';
 
 /** The face of what stands there that an end meets at a place, and the sheet that it goes through on its way. */
 function faceAt(
-  stack: Stack,
+  rings: readonly CutRing[],
+  x: number,
   side: EndSide,
   on: Strut['lowerOn'],
 ): readonly [face: number, through: number] | undefined {
-  const order = side === 'lower' ? [...stack].reverse() : stack,
-    [outer, inner] = order;
-  if (!outer) return undefined;
-  const face = (span: readonly [number, number]): number => (side === 'lower' ? span[1] : span[0]);
-  if (on === 'outside') return [face(outer), 0];
-  return inner ? [face(inner), outer[1] - outer[0]] : undefined;
+  if (on === 'outside') {
+    const face = outermostAt(rings, x, side === 'lower');
+    return face === undefined ? undefined : [face, 0];
+  }
+  const stack = stackAt(rings, x),
+    [outer, inner] = side === 'lower' ? [...stack].reverse() : stack;
+  return outer && inner ? [inner[side === 'lower' ? 1 : 0], outer[1] - outer[0]] : undefined;
 }
 
 /**
@@ -75,8 +119,8 @@ export function strutEnd(
   shares: readonly [from: number, to: number],
   on: Strut['lowerOn'],
 ): StrutEnd | Miss {
-  const rings = cutRings(pieces, plane),
-    xs = rings.flat().map(({ x }) => x);
+  const rings = cutRingsOf(pieces, plane),
+    xs = rings.flatMap(({ ring }) => ring.map(({ x }) => x));
   const word = side === 'lower' ? 'below' : 'above';
   if (xs.length === 0)
     return {
@@ -105,7 +149,7 @@ export function strutEnd(
       ...xs.flatMap((x) => [x - BESIDE_MM, x, x + BESIDE_MM]).filter((x) => x > fromMm && x < toMm),
     ]),
   ].sort((a, b) => a - b);
-  const faces = places.map((x) => ({ x, face: faceAt(stackAt(rings, x), side, on) }));
+  const faces = alongPlaces(rings, places, (x, there) => ({ x, face: faceAt(there, x, side, on) }));
   if (faces.some(({ face }) => face === undefined))
     return {
       code: 'NO_INNER_PLATE',
@@ -118,9 +162,9 @@ export function strutEnd(
     shifted = (mm: number): number | undefined => {
       const { through, up } = plane,
         moved = { ...plane, through: { y: through.y - mm * up.z, z: through.z + mm * up.y } };
-      return faceAt(stackAt(cutRings(pieces, moved), middle), side, on)?.[0];
+      return faceAt(cutRingsOf(pieces, moved), middle, side, on)?.[0];
     };
-  const own = faceAt(stackAt(rings, middle), side, on)![0],
+  const own = faceAt(rings, middle, side, on)![0],
     [before, behind] = [shifted(-1), shifted(1)];
   return {
     line: straightened(faces.map(({ x, face }) => ({ x, y: face![0] }))),

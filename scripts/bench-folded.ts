@@ -131,7 +131,7 @@ try {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   for (const [airframe, part] of [
-    ['Saltbox 36', /Turtle deck/],
+    ['Saltbox 36', /Body lid/],
     ['Reedling 1100', /Wing skin middle/],
   ] as const) {
     await page.getByRole('link', { name: `Open ${airframe}` }).click();

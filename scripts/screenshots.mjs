@@ -51,7 +51,7 @@ try {
     .click();
   await page.getByRole('listbox', { name: 'Parts' }).waitFor();
   await page
-    .getByRole('option', { name: /Pod tray/ })
+    .getByRole('option', { name: /Pod wall/ })
     .first()
     .click();
   await take('parts', 900);
@@ -82,7 +82,7 @@ try {
   await station('Cut list');
   await page
     .getByRole('article')
-    .filter({ has: page.getByRole('heading', { name: /^Pod tray/ }) })
+    .filter({ has: page.getByRole('heading', { name: /^Pod wall/ }) })
     .scrollIntoViewIfNeeded();
   await take('cut-list', 800);
   await page.getByRole('link', { name: /^version/ }).click();

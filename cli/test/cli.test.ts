@@ -44,10 +44,10 @@ test('check tells figures and faults, and its exit code says which', async () =>
   expect(JSON.parse(sound.out)).toMatchObject({
     airframe: 'Saltbox 36',
     faults: [],
-    figures: { drawings: 17, pieces: 24 },
+    figures: { drawings: 30, pieces: 41 },
   });
   const three = await run('check', saltbox, '--variant', 'three channels');
-  expect(JSON.parse(three.out)).toMatchObject({ faults: [], figures: { drawings: 16, pieces: 22 } });
+  expect(JSON.parse(three.out)).toMatchObject({ faults: [], figures: { drawings: 29, pieces: 39 } });
   const large = await run('check', path.join(root, 'demo/paperbark-mite.grainfold.json'), '--scale', '3');
   expect(large.exit).toBe(1);
   expect(JSON.parse(large.out).faults.map(({ code }: { code: string }) => code)).toContain('PART_TOO_LARGE');
@@ -61,17 +61,17 @@ test('fold tells how every part closes and how all stand together, and draws it'
     parts: { part: string; order: unknown[]; seams: { state: string }[] }[];
     together: { report: string[]; seams: { gapMm: number }[] };
   };
-  expect(result.parts.find(({ part }) => part === 'Power box')).toMatchObject({
-    seams: [{ state: 'closed' }],
-    order: [{}, {}, {}],
+  expect(result.parts.find(({ part }) => part === 'Power box strip')).toMatchObject({
+    seams: [{ state: 'closed' }, { state: 'closed' }],
+    order: [{}, {}, {}, {}],
   });
   expect(result.together.report.slice(0, 3)).toEqual([
-    '19 pieces of 14 parts stand together.',
-    'All 6 seams are closed; the widest gap is 0.004 in.',
+    '33 pieces of 26 parts stand together.',
+    'All 30 seams are closed; the widest gap is 0.004 in.',
     'No piece is in another.',
   ]);
   for (const { gapMm } of result.together.seams) expect(gapMm).toBeLessThan(0.1);
-  expect(fs.readFileSync(out, 'utf8')).toMatch(/^<svg.*<title>19 pieces of 14 parts/);
+  expect(fs.readFileSync(out, 'utf8')).toMatch(/^<svg.*<title>33 pieces of 26 parts/);
 });
 
 test('plan tells figures with their sources, and prints the views', async () => {
@@ -94,9 +94,9 @@ test('plan tells figures with their sources, and prints the views', async () => 
 
 test('pages writes a PDF of the paper asked for, at the scale asked for, and tells the faults that check and fold tell', async () => {
   const out = path.join(folder, 'pages.pdf');
-  const { exit, out: told } = await run('pages', saltbox, '--paper', '420x594', '--scale', '1.2', '--out', out);
+  const { exit, out: told } = await run('pages', saltbox, '--paper', '420x594', '--scale', '1.5', '--out', out);
   const [checked, folded] = await Promise.all(
-    ['check', 'fold'].map((command) => run(command, saltbox, '--scale', '1.2')),
+    ['check', 'fold'].map((command) => run(command, saltbox, '--scale', '1.5')),
   );
   const faults = JSON.parse(told).faults as unknown[];
   expect(faults.length).toBeGreaterThan(0);
@@ -107,8 +107,8 @@ test('pages writes a PDF of the paper asked for, at the scale asked for, and tel
   const pdf = readPdf(fs.readFileSync(out));
   expect(pdf.pages).toHaveLength(JSON.parse(told).pages);
   expect(pdf.pages[0]).toMatchObject({ widthMm: expect.closeTo(420, 3), heightMm: expect.closeTo(594, 3) });
-  // The turtle deck is as long as 11 1/2 in that rise by 3/4: 292.72 mm, 351.265 mm at 1.2.
-  expect(pdf.pages.some(({ runs }) => runs.some(({ lengthMm }) => Math.abs(lengthMm - 351.265) < 0.01))).toBe(true);
+  // The rudder stands 1/8 in over the stabiliser, whose fin is 4 1/2 in high: 111.125 mm, 166.6875 mm at 1.5.
+  expect(pdf.pages.some(({ runs }) => runs.some(({ lengthMm }) => Math.abs(lengthMm - 166.6875) < 0.01))).toBe(true);
 });
 
 test('nest of a bare instance prints the layout alone, and it holds', async () => {
@@ -154,7 +154,7 @@ test('nest of a bare instance prints the layout alone, and it holds', async () =
 });
 
 test('cutlist in every format', async () => {
-  expect(JSON.parse((await run('cutlist', saltbox)).out).totals.pieces).toBe(24);
+  expect(JSON.parse((await run('cutlist', saltbox)).out).totals.pieces).toBe(41);
   expect((await run('cutlist', saltbox, '--format', 'csv')).out).toContain('mitre groove');
   const out = path.join(folder, 'list.pdf');
   expect((await run('cutlist', saltbox, '--out', out)).exit).toBe(0);
@@ -215,7 +215,9 @@ test('a tiled plan becomes an airframe, which goes out as DXF and comes in again
   expect(areas.map(Math.round).sort((a, b) => a - b)).toEqual([8272, 23993]);
   // A part that stands on others leaves what it stood on behind.
   const small = path.join(folder, 'small.json');
-  expect((await run('convert', saltbox, '--to', 'json', '--parts', 'Fin,Tailplane', '--out', small)).exit).toBe(0);
+  expect(
+    (await run('convert', saltbox, '--to', 'json', '--parts', 'Tail fin,Tail stabiliser', '--out', small)).exit,
+  ).toBe(0);
   const shared = JSON.parse(fs.readFileSync(small, 'utf8')) as {
     parts: { id: string; joints?: { toPartId: string }[] }[];
   };
@@ -226,9 +228,9 @@ test('a tiled plan becomes an airframe, which goes out as DXF and comes in again
   expect((await run('convert', saltbox, '--to', 'svg', '--board', '1', '--no-words', '--out', svg)).exit).toBe(0);
   expect(fs.readFileSync(svg, 'utf8')).toMatch(/width="[\d.]+mm"[^]*aria-label="board"/);
   const pdf = path.join(folder, 'part.pdf');
-  expect((await run('convert', saltbox, '--to', 'pdf', '--parts', 'Fin', '--out', pdf)).exit).toBe(0);
+  expect((await run('convert', saltbox, '--to', 'pdf', '--parts', 'Tail fin', '--out', pdf)).exit).toBe(0);
   execFileSync('qpdf', ['--check', pdf]);
-  // The Fin's drawing and 5 mm all round, in points.
+  // The fin's drawing and 5 mm all round, in points.
   expect(execFileSync('pdfinfo', [pdf]).toString()).toMatch(/Pages: +1\n[^]*Page size: +[\d.]+ x [\d.]+ pts/);
   const map = write('map.json', [
     { dashed: true, work: 'leave' },

@@ -190,9 +190,9 @@ test('find anything: a part by its name, a station by its word', async ({ page, 
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
   await page.getByRole('listbox', { name: 'Parts' }).waitFor();
   await page.locator('body').press('Control+k');
-  await page.keyboard.type('pod deck');
+  await page.keyboard.type('battery tray');
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel("Part's name")).toHaveValue('Pod deck');
+  await expect(page.getByLabel("Part's name")).toHaveValue('Pod battery tray');
   await page.locator('body').press('Control+k');
   await page.keyboard.type('boards');
   await page.keyboard.press('Enter');

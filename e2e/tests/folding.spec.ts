@@ -153,20 +153,20 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
 }) => {
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
-  await choosePart(page, /Pod tray/);
+  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await choosePart(page, /Power box strip/);
   await page.locator('body').press('u');
   await expect(folds(page)).toContainText('Both seams are closed');
   const controls = page.getByRole('group', { name: 'Folding' });
   await controls.getByRole('button', { name: 'One fold back' }).click();
-  await expect(controls).toContainText('2 of 3');
+  await expect(controls).toContainText('3 of 4');
   await controls.getByLabel('Folded by, per cent').press('Home');
   const views = page.getByRole('group', { name: 'Views' });
   await choose(views, 'Section across', 'section across x');
-  // Flat, a cut across shows the tray's width there and the board's thickness.
-  await expect(page.locator('.told')).toContainText(/section 1\d\d\.\d mm × 4\.9 mm/);
+  // Flat, a cut across shows the strip's width and the board's thickness: floor, walls, the skin over them and the inner walls.
+  await expect(page.locator('.told')).toContainText(/section 9\.201 in × 3\/16 in/);
   await controls.getByLabel('Folded by, per cent').press('End');
-  await expect(page.locator('.told')).toContainText(/section 63\.2 mm × 39\.6 mm/);
+  await expect(page.locator('.told')).toContainText(/section 2\.106 in × 1 11\/16 in/);
   for (const view of ['side', 'end', 'above', 'below', 'see-through', 'apart'])
     await views.getByRole('button', { name: view }).click();
   await page.locator('body').press('Shift+ArrowUp');
@@ -174,16 +174,16 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   await page.locator('body').press('Home');
   await expect(views.getByRole('button', { name: 'corner' })).toHaveAttribute('aria-pressed', 'true');
   await page.locator('body').press('[');
-  await expect(controls).toContainText('2 of 3');
+  await expect(controls).toContainText('3 of 4');
   await station(page, 'Cut list');
   await expect(
-    page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Pod tray/ }) }),
-  ).toContainText(/Fold\s*1\s*tail wall\s*2\s*lower wall\s*3\s*upper wall/);
+    page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Power box strip/ }) }),
+  ).toContainText(/Fold\s*1[^]*2[^]*3[^]*4/);
   await station(page, 'Parts');
-  await choosePart(page, /Skid/);
+  await choosePart(page, /Body gear plate 1/);
   await expect(page.getByRole('application')).toBeVisible();
   await page.locator('body').press('u');
-  await expect(folds(page)).toContainText('Skid is one plate: nothing of it folds.');
+  await expect(folds(page)).toContainText('Body gear plate 1 is one plate: nothing of it folds.');
 });
 
 test('without WebGL the folded part is drawn instead, and turns under the pointer', async ({ page, workshop }) => {
@@ -200,10 +200,10 @@ test('without WebGL the folded part is drawn instead, and turns under the pointe
   await page.goto(workshop.address);
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
-  await choosePart(page, /Pod nose/);
+  await choosePart(page, /Pod nose piece 1/);
   await page.locator('body').press('u');
   const drawing = page.locator('svg[role="img"]').filter({ has: page.locator('path') });
-  await expect(drawing).toHaveAttribute('aria-label', /folds on 9 lines into 10 plates/);
+  await expect(drawing).toHaveAttribute('aria-label', /folds on 4 lines into 5 plates/);
   const shape = (): Promise<string | null> => drawing.locator('path').first().getAttribute('d');
   const before = await shape();
   const box = (await drawing.boundingBox())!;

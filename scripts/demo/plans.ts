@@ -39,10 +39,11 @@ export function reedlingPlan(boardMm: number): Plan {
         name: 'Pod',
         at: { x: -110, y: 0, z: 0 },
         stations: [
-          { aftMm: 0, bottomMm: 4, topMm: 44, widthMm: 48 },
-          { aftMm: 110, bottomMm: 0, topMm: 52, widthMm: 62 },
-          { aftMm: 310, bottomMm: 0, topMm: 52, widthMm: 66 },
-          { aftMm: 400, bottomMm: 4, topMm: 36, widthMm: 40 },
+          { aftMm: 0, bottomMm: 4, topMm: 44, widthMm: 54 },
+          { aftMm: 182, bottomMm: 0, topMm: 52, widthMm: 64 },
+          { aftMm: 310, bottomMm: 0, topMm: 52, widthMm: 41 },
+          { aftMm: 372, bottomMm: 3, topMm: 44, widthMm: 20.6 },
+          { aftMm: 410, bottomMm: 5, topMm: 36, widthMm: 20 },
         ],
       }),
       thing('body', 'boom', {
@@ -79,11 +80,11 @@ export function reedlingPlan(boardMm: number): Plan {
         heightMm: 26,
       }),
       thing('pack', 'pack', {
-        at: { x: -62, y: 0, z: 24 },
+        at: { x: -66, y: 0, z: 24 },
         lengthMm: 68,
         widthMm: 30,
         heightMm: 16,
-        massG: 128,
+        massG: 152,
         powerW: 160,
       }),
       thing('speed control', 'speed-control', {
@@ -123,12 +124,12 @@ export function saltboxPlan(boardMm: number): Plan {
       }),
       thing('body', 'body', {
         stations: [
-          { aftMm: 0, bottomMm: inch(1), topMm: inch(3.25), widthMm: inch(2.5) },
-          { aftMm: inch(4.5), bottomMm: inch(0.05), topMm: inch(3.75), widthMm: inch(2.5) },
-          { aftMm: inch(5.5), bottomMm: 0, topMm: inch(4.75), widthMm: inch(2.5) },
-          { aftMm: inch(12.5), bottomMm: inch(0.1), topMm: inch(4.75), widthMm: inch(2.5) },
-          { aftMm: inch(13.5), bottomMm: inch(0.3), topMm: inch(4), widthMm: inch(2.3) },
-          { aftMm: inch(25), bottomMm: inch(2.25), topMm: inch(3.25), widthMm: inch(0.9) },
+          { aftMm: 0, bottomMm: inch(0.5), topMm: inch(3.25), widthMm: inch(2.5) },
+          { aftMm: inch(3), bottomMm: 0, topMm: inch(3.75), widthMm: inch(2.5) },
+          { aftMm: inch(6), bottomMm: 0, topMm: inch(4.25), widthMm: inch(2.5) },
+          { aftMm: inch(12.5), bottomMm: 0, topMm: inch(4.25), widthMm: inch(2.5) },
+          { aftMm: inch(20), bottomMm: inch(1.125), topMm: inch(3.25), widthMm: inch(1.625) },
+          { aftMm: inch(25), bottomMm: inch(2.25), topMm: inch(3.25), widthMm: inch(1) },
         ],
       }),
       thing('body', 'power-box', {

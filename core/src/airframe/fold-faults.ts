@@ -1,6 +1,7 @@
 import type { Fault, Mend } from '../checks/index.ts';
 import { applyCommand, type PartCommand } from '../editing/index.ts';
 import {
+  PRESS_FAULT_MM,
   bentBodies,
   bevellingMends,
   clashesOf,
@@ -19,7 +20,7 @@ import { drawnId, type Part } from '../part/index.ts';
 import { formatLengthWithUnit, memo, type LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './made-at-scale.ts';
-import { seeFolded, OPEN_FAULT_MM, PRESS_FAULT_MM, standingFaults } from './standing-faults.ts';
+import { seeFolded, OPEN_FAULT_MM, standingFaults } from './standing-faults.ts';
 
 /** Every try of a mend folds the part anew: so many presses of a part are tried to mend, each by so many edges. */
 const MOST_PRESSES_TRIED = 3;

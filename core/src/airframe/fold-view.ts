@@ -1,4 +1,5 @@
 import {
+  PRESS_FAULT_MM,
   assemble,
   assemblyClashes,
   assemblyReport,
@@ -26,7 +27,7 @@ import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './made-at-scale.ts';
 import { partsInVariant } from './made-at-scale.ts';
 import { cornerMends, footMends, footOffers } from './joint-edits.ts';
-import { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
+import { OPEN_FAULT_MM } from './standing-faults.ts';
 
 /** How much of the airframe is looked at folded. */
 export type FoldExtent = 'part' | 'together' | 'airframe';

@@ -13,7 +13,6 @@ export { formContext, madeOf, partAtScale } from './made-at-scale.ts';
 export { standingPart } from './made-at-scale.ts';
 export { foldFaults } from './fold-faults.ts';
 export { type SizesKept, withSizesKept } from './kept-sizes.ts';
-export { OPEN_FAULT_MM, PRESS_FAULT_MM } from './standing-faults.ts';
 export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report.ts';
 export { planDrawingDocument, planViewDocument } from './plan-documents.ts';
 export { type PlanReport, planContext, planReport, planReportOf } from './plan-of-airframe.ts';

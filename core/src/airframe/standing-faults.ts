@@ -7,6 +7,7 @@ import {
   closingMend,
   edgesWithin,
   foldedBy,
+  PRESS_FAULT_MM,
   standingContacts,
   type StandingContact,
   type StandingPart,
@@ -18,8 +19,7 @@ import type { Airframe } from './airframe.ts';
 import { standingPart } from './made-at-scale.ts';
 import { cornerMends, footMends } from './joint-edits.ts';
 
-/** Plates that press into each other by more than this, and seams and feet that are open by more, are faults, in mm. */
-export const PRESS_FAULT_MM = 0.05;
+/** Seams and feet that are open by more than this are faults, in mm. */
 export const OPEN_FAULT_MM = 0.3;
 /** Every try of a mend stands the parts anew: so many edges of two pressing parts are tried. */
 const MOST_EDGES_TRIED = 6;

@@ -159,6 +159,9 @@ export function assemblySeams(parts: readonly StandingPart[], { pieces }: Assemb
   );
 }
 
+/** Plates that are in each other by no more than this are pressed together by the glue, in mm: more is a fault. */
+export const PRESS_FAULT_MM = 0.05;
+
 /** Two standing pieces that are in each other. */
 export interface AssemblyClash {
   readonly pieces: readonly [StandingPiece, StandingPiece];

@@ -1,7 +1,7 @@
 import { operationWord } from '../operations/index.ts';
 import type { Part } from '../part/index.ts';
 import { countOf, formatAngle, formatLengthWithUnit, type LengthUnit } from '../units/index.ts';
-import type { Assembly, AssemblyClash, AssemblySeam } from './assembly.ts';
+import { PRESS_FAULT_MM, type Assembly, type AssemblyClash, type AssemblySeam } from './assembly.ts';
 import { clashOf, seamFigures, type FoldedPart, type SeamFigures } from './folded-part.ts';
 import type { Clash } from './interference.ts';
 import type { StandingContact } from './standing-contacts.ts';
@@ -137,21 +137,20 @@ export function assemblyReport(
   unit: LengthUnit,
 ): readonly string[] {
   const nameOf = (partId: string): string => parts.find(({ id }) => id === partId)?.name ?? 'a part';
-  const standing = new Set(pieces.map(({ partId }) => partId)).size;
+  const standing = new Set(pieces.map(({ partId }) => partId)).size,
+    told = clashes.filter(({ depthMm }) => depthMm > PRESS_FAULT_MM);
   return [
     `${countOf(pieces.length, 'piece')} of ${countOf(standing, 'part')} ${pieces.length === 1 ? 'stands' : 'stand'} together.`,
     seamSentence(seamFigures(seams), unit).replace('No seam is declared.', 'No seam between parts is declared.'),
-    ...(clashes.length === 0
+    ...(told.length === 0
       ? ['No piece is in another.']
-      : clashes
+      : told
           .slice(0, CLASHES_TOLD)
           .map(
             ({ pieces: [a, b], depthMm }) =>
               `${nameOf(a.partId)} and ${nameOf(b.partId)} are ${formatLengthWithUnit(depthMm, unit, 2)} in each other.`,
           )),
-    ...(clashes.length > CLASHES_TOLD
-      ? [`${clashes.length - CLASHES_TOLD} more pairs of parts are in each other.`]
-      : []),
+    ...(told.length > CLASHES_TOLD ? [`${told.length - CLASHES_TOLD} more pairs of parts are in each other.`] : []),
     ...footSentences(contacts, nameOf, unit),
     ...strays.map(({ partId, reason }) => `${nameOf(partId)} does not stand: ${STRAY_WORDS[reason]}.`),
   ];

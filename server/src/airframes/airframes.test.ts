@@ -425,7 +425,7 @@ describe('files', () => {
       .expect(200)
       .expect('Content-Type', /text\/csv/);
     expect(csv.text.split('\r\n')[0]).toContain('part,group,side,quantity');
-    expect(csv.text).toContain('Pod tray');
+    expect(csv.text).toContain('Pod battery tray');
     await builder
       .get(`/airframes/${body.airframe.id}/cut-list.pdf`)
       .expect(200)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { resolveIn } from '@grain-fold/core/airframe';
-import { piecesOf, type Part } from '@grain-fold/core/part';
+import { piecesOf } from '@grain-fold/core/part';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import RackPicture from '../parts/list/RackPicture.vue';
@@ -11,7 +11,11 @@ const props = defineProps<{ formId: string }>();
 const work = useAirframe();
 const parts = computed(() => work.airframe?.parts.filter(({ source }) => source?.formId === props.formId) ?? []);
 const changed = ref<ReadonlySet<string>>(new Set());
-watch(parts, (now: readonly Part[], before: readonly Part[]) => {
+watch([parts, () => props.formId] as const, ([now, formId], [before, formerId]) => {
+  if (formId !== formerId) {
+    changed.value = new Set();
+    return;
+  }
   const known = new Map(before.map((part) => [part.id, part] as const));
   const own = now.filter((part) => known.size > 0 && known.get(part.id) !== part).map(({ id }) => id);
   if (own.length > 0) changed.value = new Set(own);

@@ -6,7 +6,7 @@ import { formViews } from './form-views.ts';
 import ShapeMat from './ShapeMat.vue';
 import WingMat from './WingMat.vue';
 
-/** The form on the desk in its views. */
+/** The form on the desk in its views; another form is seen whole. */
 const props = defineProps<{ desk: FormsDesk }>();
 const work = useAirframe();
 const mat = useTemplateRef<{ fit: () => void }>('mat');
@@ -16,6 +16,6 @@ defineExpose({ fit: () => mat.value?.fit() });
 </script>
 
 <template>
-  <WingMat v-if="wing?.made.value" ref="mat" :desk="wing" :made="wing.made.value" />
-  <ShapeMat v-else-if="views" ref="mat" :desk="desk" :views="views" />
+  <WingMat v-if="wing?.made.value" :key="wing.form.value?.id" ref="mat" :desk="wing" :made="wing.made.value" />
+  <ShapeMat v-else-if="views" :key="desk.form.value?.id" ref="mat" :desk="desk" :views="views" />
 </template>

@@ -44,14 +44,14 @@ try {
   await take('welcome');
   await page.getByRole('button', { name: 'Open the demo workshop' }).click();
   await page.getByRole('heading', { name: 'Airframes' }).waitFor();
-  await take('airframes', 2000);
+  await take('airframes', 7000);
   await page
     .getByRole('link', { name: /Reedling 1100/ })
     .first()
     .click();
   await page.getByRole('listbox', { name: 'Parts' }).waitFor();
   await page
-    .getByRole('option', { name: /Pod wall/ })
+    .getByRole('option', { name: /Pod nose piece 1/ })
     .first()
     .click();
   await take('parts', 900);
@@ -82,7 +82,7 @@ try {
   await station('Cut list');
   await page
     .getByRole('article')
-    .filter({ has: page.getByRole('heading', { name: /^Pod wall/ }) })
+    .filter({ has: page.getByRole('heading', { name: /^Motor box strip/ }) })
     .scrollIntoViewIfNeeded();
   await take('cut-list', 800);
   await page.getByRole('link', { name: /^version/ }).click();

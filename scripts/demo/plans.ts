@@ -50,8 +50,8 @@ export function reedlingPlan(boardMm: number): Plan {
         name: 'Boom',
         at: { x: 262, y: 0, z: 0 },
         stations: [
-          { aftMm: 0, bottomMm: -6, topMm: 30, widthMm: 10 },
-          { aftMm: 520, bottomMm: 2, topMm: 28, widthMm: 10 },
+          { aftMm: 0, bottomMm: 10, topMm: 36, widthMm: 10 },
+          { aftMm: 520, bottomMm: 12, topMm: 30, widthMm: 10 },
         ],
       }),
       surface('tail', 'tail', boardMm, {

@@ -1,5 +1,15 @@
 /** Times the making of forms: one JSON line a case, medians in milliseconds of new numbers each time. */
-import { DEFAULT_SETTINGS, formContext, standardBoard, withForm, type Airframe } from '@grain-fold/core/airframe';
+import fs from 'node:fs';
+import path from 'node:path';
+import {
+  DEFAULT_SETTINGS,
+  formContext,
+  standardBoard,
+  withForm,
+  withFormsKept,
+  withFormsMade,
+  type Airframe,
+} from '@grain-fold/core/airframe';
 import {
   bodyFromNumbers,
   deckFromNumbers,
@@ -204,3 +214,22 @@ time('struts: one pair between two wings', (run) => {
     formContext(edited(biplane)),
   ).parts.length;
 });
+
+const demo = (name: string): Airframe =>
+  JSON.parse(fs.readFileSync(path.join(import.meta.dirname, `../../demo/${name}.grainfold.json`), 'utf8')) as Airframe;
+for (const name of ['saltbox-36', 'reedling-1100']) {
+  const airframe = demo(name),
+    wing = airframe.forms!.find(({ id }) => id === 'wing')!,
+    pieces = airframe.parts.reduce((sum, { handed }) => sum + (handed === 'pair' ? 2 : 1), 0);
+  const moved = (run: number): Form => ({
+    ...wing,
+    place: { ...wing.place, at: { ...wing.place.at, x: wing.place.at.x + 0.01 * run } },
+  });
+  time(`${name}: ${pieces} made parts, all anew`, (run) => {
+    const forms = airframe.forms!.map((form) => (form.id === 'wing' ? moved(run) : form));
+    return withFormsMade({ ...airframe, forms }).parts.length;
+  });
+  time(`${name}: the wing moved, and what follows it`, (run) => {
+    return withFormsKept(airframe, withForm(airframe, moved(run))).parts.length;
+  });
+}

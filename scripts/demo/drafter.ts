@@ -2,8 +2,8 @@ import { applyCommand, type PartCommand, type PartDetails } from '@grain-fold/co
 import type { FeatureKind } from '@grain-fold/core/features';
 import type { Point } from '@grain-fold/core/geometry';
 import type { OperationDraft } from '@grain-fold/core/operations';
-import { emptyPart, outlineOf, type Joint, type Part, type Place } from '@grain-fold/core/part';
-import { circleDraft, polylineDraft, type PathDraft, type Sizing } from '@grain-fold/core/paths';
+import { emptyPart, outlineOf, type Part } from '@grain-fold/core/part';
+import { polylineDraft, type PathDraft, type Sizing } from '@grain-fold/core/paths';
 
 /** Drafts one demo part step by step with the program's own commands, so that demo files hold nothing a builder could not draw. */
 export class Drafter {
@@ -36,17 +36,6 @@ export class Drafter {
       args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } },
     });
   }
-  /** A slot upwards for a plate of a material. */
-  slotUpFor(material: string, x: number, y: number, length: number, width: number): Drafter {
-    const drawn = this.hole(box(x - width / 2, y - length / 2, width, length), 'slot');
-    return drawn.run({
-      name: 'changeSlot',
-      args: { pathId: drawn.part.contours.at(-1)!.id, plate: { material, slantDegrees: 0, fitMm: 0.2 } },
-    });
-  }
-  round(x: number, y: number, diameterMm: number): Drafter {
-    return this.hole(circleDraft({ x, y }, diameterMm / 2), 'fixed');
-  }
   /** A feature at a place. */
   feature(kind: FeatureKind, x: number, y: number, numbers: Readonly<Record<string, unknown>> = {}): Drafter {
     return this.run({ name: 'addFeature', args: { kind, at: { x, y }, numbers } });
@@ -76,40 +65,6 @@ export class Drafter {
     return this.run({ name: 'drawLine', args: { draft, operation, sizing } });
   }
 
-  /** Stands a piece of the part on a line of another part. */
-  stand(
-    own: number | string,
-    to: Drafter,
-    line: number | string,
-    numbers: Partial<Omit<Joint, 'id' | 'toPartId'>> = {},
-  ): Drafter {
-    const joint = {
-      ownSegmentId: lineOf(this, own),
-      ownSkin: 'back' as const,
-      toPartId: to.part.id,
-      toSegmentId: lineOf(to, line),
-      toSkin: 'face' as const,
-      turnDegrees: 90,
-      alongMm: 0,
-      isReversed: false,
-      ...numbers,
-    };
-    return this.run({ name: 'addJoint', args: { joint } });
-  }
-  place(x: number, y: number, z: number, turns: Partial<Omit<Place, 'at'>> = {}): Drafter {
-    return this.run({
-      name: 'setPlace',
-      args: { place: { at: { x, y, z }, rollDegrees: 0, pitchDegrees: 0, yawDegrees: 0, ...turns } },
-    });
-  }
-  /** Declares that an edge meets an edge of another part. */
-  meets(own: number, to: Drafter, edge: number): Drafter {
-    return this.run({
-      name: 'addSeam',
-      args: { fromSegmentId: lineOf(this, own), toSegmentId: lineOf(to, edge), toPartId: to.part.id },
-    });
-  }
-
   /** A bevel along edges of the outline, counted from 0 in the order they were drawn. */
   bevel(edges: readonly number[], bevelDegrees: number, label = ''): Drafter {
     const outline = outlineOf(this.part)!;
@@ -123,31 +78,11 @@ export class Drafter {
   }
 }
 
-/** A line of a drawn part: an edge of its outline counted from 0, or the line drawn under a label. */
-export function lineOf({ part }: Drafter, which: number | string): string {
-  if (typeof which === 'number') return outlineOf(part)!.segments[which]!.id;
-  const work = part.operations.find(({ label }) => label === which);
-  const line = part.lines.find(({ id }) => id === work?.on.pathId);
-  if (!line) throw new Error(`${part.name} has no line "${which}"`);
-  return line.segments[0]!.id;
-}
-
 export const groove = (foldDegrees: number, label = ''): OperationDraft => ({
   kind: 'groove',
   face: 'face',
   foldDegrees,
   mouthMm: 'auto',
-  label,
-});
-export const trench = (
-  foldDegrees: 90 | 180,
-  label = '',
-  side: 'centre' | 'left' | 'right' = 'centre',
-): OperationDraft => ({ kind: 'trench', face: 'face', foldDegrees, widthMm: 'auto', side, label });
-export const crease = (foldDegrees: number, label = ''): OperationDraft => ({
-  kind: 'crease',
-  face: 'face',
-  foldDegrees,
   label,
 });
 export const mark = (label: string): OperationDraft => ({ kind: 'mark', face: 'face', label });
@@ -157,7 +92,6 @@ export const pocket = (depthMm: number, label = ''): OperationDraft => ({
   depthMm,
   label,
 });
-export const throughCut = (label = ''): OperationDraft => ({ kind: 'through', face: 'face', label });
 
 /** One step of an outline: a straight run, an arc of a bulge, or a cubic, to the next point. */
 export type Step =

@@ -213,8 +213,8 @@ const GAUGES: GaugeForm = {
 
 /** The forms of the Saltbox, each after those that it sits in or stands on. */
 export const saltboxForms = (plan: Plan): readonly Form[] => [
-  TAIL,
   wingForm(plan),
+  TAIL,
   bodyForm(plan),
   POWER,
   STRUTS,

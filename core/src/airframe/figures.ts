@@ -9,7 +9,7 @@ import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
 import { faultsIn, flyingPieces, piecesOfAirframe } from './funnel.ts';
-import { partsInVariant } from './made-at-scale.ts';
+import { madeOf, partsInVariant } from './made-at-scale.ts';
 import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
 import type { Board } from '../stock/index.ts';
 import { seamRows, wholeMass, type SeamRow, type WholeMass } from './whole-airframe.ts';
@@ -41,6 +41,8 @@ export interface SlowFigures {
   readonly boardCost: number;
   /** What shows only when all is folded, stood together and nested. */
   readonly faults: readonly Fault[];
+  /** What is wrong with the numbers of forms, or better otherwise. */
+  readonly formFaults: number;
   /** Declared seams, within parts and between them, and the widest in mm; and the same by the parts that meet. */
   readonly seams: SeamFigures;
   readonly seamRows: readonly SeamRow[];
@@ -98,6 +100,7 @@ export function slowFigures(airframe: Airframe): SlowFigures {
     isNested,
     boardCost: views.reduce((sum, { board }) => sum + board.price, 0),
     faults: [...foldFaults(airframe), ...placeFaults(airframe, nest)],
+    formFaults: (airframe.forms ?? []).reduce((sum, form) => sum + madeOf(form, airframe).faults.length, 0),
     seams: seamFigures(seams.map(({ state }) => state)),
     seamRows: seamRows(seams),
     mass: wholeMass(airframe),

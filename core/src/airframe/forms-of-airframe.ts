@@ -25,11 +25,15 @@ const byId = <T extends { readonly id: string }>(list: readonly T[], one: T): re
  * An airframe with a form of it made anew; a form that it does not have yet is added. Numbers that make no parts leave those that stand. What
  * stands by it is made anew where it stands then.
  */
-export function withForm(airframe: Airframe, form: Form): Airframe {
+export const withForm = (airframe: Airframe, form: Form): Airframe =>
+  withFollowers(withFormAlone(airframe, form), form.id);
+
+/** An airframe with a form of it made anew, and nothing of what follows that. */
+function withFormAlone(airframe: Airframe, form: Form): Airframe {
   const leader = leaderOf(form, airframe.forms ?? []);
   const placed = leader ? { ...form, place: placeBy(leader, form.standsBy!) } : form;
   const { form: rebuilt, parts } = rebuildForm(placed, airframe.parts, formContext(airframe));
-  return withFollowers({ ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) }, form.id);
+  return { ...airframe, parts, forms: byId(airframe.forms ?? [], rebuilt) };
 }
 
 /** An airframe with what stands by a form, or is made by it, made anew. */
@@ -63,10 +67,31 @@ export function withoutForm(airframe: Airframe, formId: string, keepParts: boole
 
 /** An airframe whose forms are all made anew: when a board is measured again, or a file was written elsewhere. */
 export const withFormsMade = (airframe: Airframe): Airframe => {
-  const { forms = [] } = airframe;
-  // What measures the others comes after them.
-  return madeAnew(airframe, [...forms.filter((form) => !readsStanding(form)), ...forms.filter(readsStanding)]);
+  const made = leadersFirst(airframe.forms ?? []).reduce<Airframe>((held, { id }) => {
+    return withFormAlone(
+      held,
+      held.forms!.find((one) => one.id === id)!,
+    );
+  }, airframe);
+  return withMeasured(made);
 };
+
+/** Forms in the order that each comes after those that it stands by or is made by; those that are made by what stands are left out. */
+function leadersFirst(forms: readonly Form[]): readonly Form[] {
+  const seen = new Set<Form>(),
+    ordered: Form[] = [];
+  const add = (form: Form): void => {
+    if (seen.has(form)) return;
+    seen.add(form);
+    for (const id of [...readsOf(form), ...(form.standsBy ? [form.standsBy.formId] : [])]) {
+      const leader = forms.find((one) => one.id === id);
+      if (leader) add(leader);
+    }
+    ordered.push(form);
+  };
+  forms.filter((form) => !readsStanding(form)).forEach(add);
+  return ordered;
+}
 
 /** Forms of an airframe made anew, each as it is by then: one that follows another has been made with that already, and may hold what found no place. */
 const madeAnew = (airframe: Airframe, forms: readonly Form[]): Airframe =>
@@ -83,9 +108,9 @@ const isOtherBoard = (before: Airframe, next: Airframe, material: string): boole
 
 /**
  * An edited airframe whose forms keep up with it: those whose board is measured anew are made anew, and a made part that was taken out is
- * left out of its form from then on.
+ * left out of its form from then on. Forms that are made by what stands stay as they were.
  */
-export function withFormsKept(before: Airframe, next: Airframe): Airframe {
+export function withFormsFollowing(before: Airframe, next: Airframe): Airframe {
   const { forms } = next;
   if (!forms || forms.length === 0) return next;
   const there = new Set(next.parts.map(({ id }) => id));
@@ -104,21 +129,33 @@ export function withFormsKept(before: Airframe, next: Airframe): Airframe {
       : (left.forms ?? []).filter((form) =>
           formMaterials(form).some((material) => isOtherBoard(before, next, material)),
         );
-  return measuredAnew(before, madeAnew(left, remade));
+  return madeAnew(left, remade);
+}
+
+/** The same with those that are made by what stands: they take longer. */
+export function withFormsKept(before: Airframe, next: Airframe): Airframe {
+  const following = withFormsFollowing(before, next);
+  return isMeasuredOtherwise(before, following) ? withMeasured(following) : following;
 }
 
 const isSameList = (was: readonly unknown[], now: readonly unknown[]): boolean =>
   was.length === now.length && now.every((one, index) => one === was[index]);
 
-/** An airframe whose parts may have moved, or whose controls may travel otherwise, with what measures them made anew. */
-function measuredAnew(before: Airframe, next: Airframe): Airframe {
-  const measuring = (next.forms ?? []).filter(readsStanding);
-  const ids = new Set(measuring.map(({ id }) => id)),
+/** Whether what an edit changed is measured by forms that are made by what stands: parts that may have moved, controls that may travel otherwise. */
+export function isMeasuredOtherwise(before: Airframe, next: Airframe): boolean {
+  const ids = new Set(measuringForms(next).map(({ id }) => id)),
     parts = (of: Airframe) => of.parts.filter(({ source }) => !source || !ids.has(source.formId)),
     forms = (of: Airframe) => (of.forms ?? []).filter(({ id }) => !ids.has(id));
-  const isMoved = (): boolean => !isSameList(parts(before), parts(next)) || !isSameList(forms(before), forms(next));
-  return measuring.length > 0 && (before.boards !== next.boards || isMoved()) ? madeAnew(next, measuring) : next;
+  if (ids.size === 0) return false;
+  return (
+    before.boards !== next.boards || !isSameList(parts(before), parts(next)) || !isSameList(forms(before), forms(next))
+  );
 }
+
+const measuringForms = ({ forms = [] }: Airframe): readonly Form[] => forms.filter(readsStanding);
+
+/** An airframe whose forms that are made by what stands are made anew. */
+export const withMeasured = (airframe: Airframe): Airframe => madeAnew(airframe, measuringForms(airframe));
 
 const plannedThing = ({ plan }: Airframe, id: string | undefined): PlannedThing | undefined =>
   id === undefined ? undefined : plan?.things.find((one) => one.id === id);

@@ -8,7 +8,15 @@ export {
   standardBoard,
 } from './airframe.ts';
 export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';
-export { withForm, withFormsKept, withFormsMade, withoutForm } from './forms-of-airframe.ts';
+export {
+  isMeasuredOtherwise,
+  withForm,
+  withFormsFollowing,
+  withFormsKept,
+  withFormsMade,
+  withMeasured,
+  withoutForm,
+} from './forms-of-airframe.ts';
 export { formContext, madeOf, partAtScale } from './made-at-scale.ts';
 export { standingPart } from './made-at-scale.ts';
 export { foldFaults } from './fold-faults.ts';

@@ -50,12 +50,27 @@ export const sectionRings = (
   plates: readonly { readonly solid: PlateSolid; readonly map: RigidMap }[],
   plane: CutPlane,
 ): readonly (readonly Point3[])[] =>
-  plates.flatMap(({ solid, map }) =>
-    foamPieces(solid).flatMap((piece) => {
-      const ring = sectionOfPiece(carriedPiece(piece, map), [], plane);
+  plates.flatMap(({ solid, map }) => {
+    const normal = inFrameOf(map, plane.normal),
+      atMm = plane.atMm - dot3(plane.normal, map.origin);
+    // Most pieces lie to one side: that is seen in the plate's own frame, before any is carried into space.
+    const isCut = ({ corners }: FoamPiece): boolean => {
+      let [isBelow, isAbove] = [false, false];
+      for (const corner of corners) {
+        const height = dot3(corner, normal);
+        isBelow ||= height <= atMm;
+        isAbove ||= height >= atMm;
+      }
+      return isBelow && isAbove;
+    };
+    return foamPieces(solid).flatMap((piece) => {
+      const ring = isCut(piece) ? sectionOfPiece(carriedPiece(piece, map), [], plane) : undefined;
       return ring ? [ring] : [];
-    }),
-  );
+    });
+  });
+
+/** A way of the airframe in the frame of a plate. */
+const inFrameOf = ({ x, y, z }: RigidMap, way: Point3): Point3 => point3(dot3(x, way), dot3(y, way), dot3(z, way));
 
 /** The layers of a plate in space: skin, foam and skin, each between two planes. */
 function layersOf(

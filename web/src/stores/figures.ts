@@ -3,7 +3,6 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   faultsIn,
-  madeOf,
   planReportOf,
   quickFigures,
   type Airframe,
@@ -14,7 +13,10 @@ import type { Fault } from '@grain-fold/core/checks';
 import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
 import { slowly } from '../workers/index.ts';
 import type { Failed } from '../workers/worked.ts';
+import type { Form } from '@grain-fold/core/forms';
+import type { FollowedFigures } from '../workers/forms.worker.ts';
 import { useAirframe } from './airframe/airframe.ts';
+import { Follower } from './follower.ts';
 
 /** A line of the ticket: the figure now, and the one before the last change. */
 export interface TicketFigure {
@@ -46,6 +48,20 @@ const whyItFailed = (error: unknown): Failed => ({
   message: `Pages, boards and folds could not be figured: ${error instanceof Error ? error.message : String(error)}. Undo the last step, or load the page again.`,
 });
 
+/** What follows an edit at once: the quick figures and those of the plan, as the ticket words them. */
+const quickTexts = (
+  { drawings, throughMm, foamG }: QuickFigures,
+  planFigure: (key: string) => string | undefined,
+  unit: LengthUnit,
+): Readonly<Record<string, string>> => ({
+  parts: String(drawings),
+  cut: formatRunLength(throughMm, unit),
+  mass: formatMass(foamG, unit),
+  plan: planFigure('span') ?? '–',
+  balance: planFigure('balance') ?? '–',
+  loading: planFigure('loading') ?? '–',
+});
+
 const SLOW_AFTER_MS = 150;
 const SLOW_KEYS: readonly string[] = ['folds', 'pages', 'boards', 'faults'];
 /** Work on the interface's thread is cut into slices of about this length. */
@@ -75,36 +91,45 @@ export const useFigures = defineStore('figures', () => {
   const planFaults = computed(
     () => (quick.value && work.airframe ? planReportOf(work.airframe)?.faults : undefined) ?? [],
   );
-  const formFaults = computed(() => {
-    const airframe = quick.value ? work.airframe : undefined;
-    return (airframe?.forms ?? []).reduce((sum, form) => sum + madeOf(form, airframe!).faults.length, 0);
-  });
   const faultCount = computed(
-    () => (quick.value?.faults ?? 0) + (slow.value?.faults.length ?? 0) + planFaults.value.length + formFaults.value,
+    () =>
+      (quick.value?.faults ?? 0) +
+      (slow.value ? slow.value.faults.length + slow.value.formFaults : 0) +
+      planFaults.value.length,
   );
 
   const texts = computed<Readonly<Record<string, string>>>(() => {
     const airframe = work.airframe;
     if (!airframe || !quick.value) return {} as Record<string, string>;
     const { pages } = airframe.settings;
-    const planFigure = (key: string): string =>
-      planReportOf(airframe)?.figures.figures.find((figure) => figure.key === key)?.text ?? '–';
+    const planFigure = (key: string): string | undefined =>
+      planReportOf(airframe)?.figures.figures.find((figure) => figure.key === key)?.text;
     return {
+      ...quickTexts(quick.value, planFigure, work.unit),
       stock: String(airframe.boards.reduce((sum, board) => sum + board.count, 0)),
-      parts: String(quick.value.drawings),
       forms: airframe.forms?.length ? String(airframe.forms.length) : '–',
       faults: String(faultCount.value),
       folds: slow.value ? foldsText(slow.value.seams, work.unit) : '–',
       scale: `× ${airframe.settings.scale.toFixed(2)}`,
       pages: slow.value ? `${slow.value.pages} ${pages.paper === 'own' ? 'own' : pages.paper}` : '–',
       boards: boardsText(slow.value),
-      cut: formatRunLength(quick.value.throughMm, work.unit),
-      mass: formatMass(quick.value.foamG, work.unit),
-      plan: planFigure('span'),
-      balance: planFigure('balance'),
-      loading: planFigure('loading'),
     };
   });
+
+  /** The same while a form is dragged: what the airframe would come to where that is let go. */
+  const dragged = shallowRef<FollowedFigures>();
+  const draggedTexts = computed<Readonly<Record<string, string>>>(() =>
+    dragged.value ? quickTexts(dragged.value.quick, (key) => dragged.value!.plan[key], work.unit) : {},
+  );
+  const follower = new Follower(
+    async ({ airframe, form }: { readonly airframe: Airframe; readonly form: Form }) => slowly.followed(airframe, form),
+    (answer) => (dragged.value = answer),
+  );
+  /** Has the ticket follow a form that is being dragged; nothing when it is let go. */
+  function follow(form: Form | undefined): void {
+    if (form && work.airframe) follower.follow({ airframe: work.airframe, form });
+    else follower.stop();
+  }
 
   let isFresh = true;
   watch(
@@ -175,9 +200,12 @@ export const useFigures = defineStore('figures', () => {
 
   /** A line of the ticket by its key. */
   function figure(key: string, tone: TicketFigure['tone'] = 'plain'): TicketFigure {
-    const isSlow = SLOW_KEYS.includes(key);
-    return { now: texts.value[key] ?? '–', before: before.value[key], isOld: isSlow && isSlowOld.value, tone };
+    const isSlow = SLOW_KEYS.includes(key),
+      now = texts.value[key] ?? '–',
+      there = draggedTexts.value[key];
+    if (there !== undefined && there !== now) return { now: there, before: now, isOld: false, tone };
+    return { now, before: before.value[key], isOld: isSlow && (isSlowOld.value || dragged.value !== undefined), tone };
   }
 
-  return { quick, slow, isSlowOld, slowMessage, faults, faultCount, isOldFault, figure };
+  return { quick, slow, isSlowOld, slowMessage, faults, faultCount, isOldFault, figure, follow };
 });

@@ -1,8 +1,10 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { toRaw } from 'vue';
 import type { Airframe, FoldExtent } from '@grain-fold/core/airframe';
+import type { Form } from '@grain-fold/core/forms';
 import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
+import type { FormsWorker } from './forms.worker.ts';
 import { AirframeSender, OUT_OF_STEP, type AirframeChange } from './kept-airframe.ts';
 import type { Nester, NestProgress } from './nest.worker.ts';
 
@@ -34,6 +36,9 @@ const figures = new KeepingWorker<FiguresWorker>(
 const folder = new KeepingWorker<Folder>(
   () => new Worker(new URL('./folds.worker.ts', import.meta.url), { type: 'module' }),
 );
+const forms = new KeepingWorker<FormsWorker>(
+  () => new Worker(new URL('./forms.worker.ts', import.meta.url), { type: 'module' }),
+);
 const nester = new KeepingWorker<Nester>(
   () => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' }),
 );
@@ -60,6 +65,10 @@ export const slowly = {
     seam: { readonly fromSegmentId: string; readonly toSegmentId: string },
     freeIds: readonly string[] | undefined,
   ): Answer<Folder['ring']> => folder.ask(airframe, async (change) => folder.jobs.ring(change, partId, seam, freeIds)),
+  followed: (airframe: Airframe, form: Form): Answer<FormsWorker['followed']> =>
+    forms.ask(airframe, async (change) => forms.jobs.followed(change, toRaw(form))),
+  measured: (airframe: Airframe): Answer<FormsWorker['measured']> =>
+    forms.ask(airframe, async (change) => forms.jobs.measured(change)),
   nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
     nester.ask(airframe, async (change) => nester.jobs.search(change, tries, proxy(onProgress))),
   stopNest: (): Promise<void> => nester.jobs.stop(),

@@ -1,5 +1,5 @@
 import { sectionRings, type StandingPiece } from '../../folds/index.ts';
-import { point3, type Point, type Polygon } from '../../geometry/index.ts';
+import { point3, unionOf, type Point, type Polygon } from '../../geometry/index.ts';
 import { alongPlaces, byBeginning, type Reach } from './along.ts';
 
 /** The outside of what stands where an upright plane along the airframe cuts it: x aft, y up. Both lines run aft. */
@@ -16,6 +16,9 @@ const STRAIGHT_MM = 0.004;
 const OFF_MIDDLE_MM = 1;
 /** Places nearer to each other than this are looked at once, in mm. */
 const ONE_PLACE_MM = 1e-5;
+
+/** A plate with round holes is cut into more rings than these, each touching the next: they are joined, to within 1e-5 mm. */
+const MOST_RINGS = 6;
 
 /** An edge of a cut. */
 interface Run extends Reach {
@@ -39,11 +42,13 @@ const upright = (outMm: number): LeaningPlane => ({
 export function cutRings(pieces: readonly StandingPiece[], { through, up }: LeaningPlane): readonly Polygon[] {
   const normal = point3(0, -up.z, up.y),
     plane = { normal, atMm: through.y * normal.y + through.z * normal.z };
-  const solids = pieces.flatMap(({ body, maps }) =>
-    body.solids.map((solid) => ({ solid, map: maps[solid.plate.index]! })),
-  );
-  return sectionRings(solids, plane).map((ring) =>
-    ring.map(({ x, y, z }) => ({ x, y: (y - through.y) * up.y + (z - through.z) * up.z })),
+  return pieces.flatMap(({ body, maps }) =>
+    body.solids.flatMap((solid) => {
+      const rings = sectionRings([{ solid, map: maps[solid.plate.index]! }], plane).map((ring) =>
+        ring.map(({ x, y, z }) => ({ x, y: (y - through.y) * up.y + (z - through.z) * up.z })),
+      );
+      return rings.length > MOST_RINGS ? unionOf(rings) : rings;
+    }),
   );
 }
 

@@ -1,7 +1,6 @@
-import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { madeOf, withForm, withoutForm, type Airframe } from '@grain-fold/core/airframe';
 import {
-  isBlocked,
   makeForm,
   putBack,
   withChanges,
@@ -23,6 +22,7 @@ import {
 } from '@grain-fold/core/forms';
 import { formContext } from '@grain-fold/core/airframe';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { useFigures } from '../../stores/figures.ts';
 
 /** What of a form is chosen: one of a list of its parameters by its number from 0; of a wing a panel, or the joint inboard of it. */
 export interface FormChosen {
@@ -52,8 +52,6 @@ export interface DeskOf<F extends Form> {
   readonly remove: () => void;
   readonly putBackParked: (index: number) => void;
   readonly dropParked: (index: number) => void;
-  /** The airframe with the form as it shows: for the folded view. */
-  readonly airframe: ComputedRef<Airframe | undefined>;
 }
 
 export type FormsDesk = DeskOf<Form>;
@@ -72,12 +70,16 @@ export type SeatedDesk = DeskOf<BodyForm | LayeredForm>;
 
 /** The forms that are worked on: every change makes the parts anew, as one step. */
 export function useForms(): FormsDesk {
-  const work = useAirframe();
+  const work = useAirframe(),
+    figures = useFigures();
   const chosenId = ref<string>();
   const draft = shallowRef<Form>();
   const chosen = shallowRef<FormChosen>();
   const saved = computed(() => work.airframe?.forms ?? []);
   const stored = computed(() => saved.value.find(({ id }) => id === chosenId.value) ?? saved.value[0]);
+  // The ticket tells what it would come to.
+  watch(draft, (form) => figures.follow(form));
+  onScopeDispose(() => figures.follow(undefined));
   const forms = computed(() =>
     draft.value ? saved.value.map((one) => (one.id === draft.value!.id ? draft.value! : one)) : saved.value,
   );
@@ -156,9 +158,6 @@ export function useForms(): FormsDesk {
     if (work.airframe && stored.value)
       work.commit(`Remove ${stored.value.name} and its parts`, withoutForm(work.airframe, stored.value.id, false));
   }
-  const airframe = computed(() =>
-    work.airframe && draft.value && !isBlocked(faults.value) ? withForm(work.airframe, draft.value) : work.airframe,
-  );
   return {
     forms,
     stored,
@@ -175,6 +174,5 @@ export function useForms(): FormsDesk {
     remove,
     putBackParked,
     dropParked,
-    airframe,
   };
 }

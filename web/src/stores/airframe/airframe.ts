@@ -1,12 +1,20 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef, ref, toRaw } from 'vue';
 import type { Conflict, OpenedAirframe } from '@grain-fold/contract';
-import { withFormsKept, withSizesKept, type Airframe, type AirframeSettings } from '@grain-fold/core/airframe';
+import {
+  isMeasuredOtherwise,
+  withFormsFollowing,
+  withSizesKept,
+  type Airframe,
+  type AirframeSettings,
+} from '@grain-fold/core/airframe';
 import type { MadeIds, PartCommand } from '@grain-fold/core/editing';
+import { readsStanding } from '@grain-fold/core/forms';
 import type { Part } from '@grain-fold/core/part';
 import { worded } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { ApiError } from '../../api/client.ts';
+import { slowly } from '../../workers/index.ts';
 import { carriedOut, type CarriedOutAction } from './carried-out.ts';
 import { changesBetween, mergeEdits, type Settlement } from './changes.ts';
 import { editedParts, type EditedParts, type PartEdit } from './edited-parts.ts';
@@ -14,6 +22,7 @@ import { unsavedEdits, type SentSave, type UnsavedEdits } from './unsaved-edits.
 import { NO_HISTORY, walked, withStep, type History, type Step } from './history.ts';
 import { historyKeeper, stepsAround } from './kept-history.ts';
 import { lookBack, type LookedBack } from './look-back.ts';
+import { Measuring } from './measuring.ts';
 import { listed, versionLabel } from './version-label.ts';
 import { nextSaveState, retryAfterMs, type SaveEvent, type SaveState } from './save-state.ts';
 
@@ -88,15 +97,27 @@ export const useAirframe = defineStore('airframe', () => {
   function commit(label: string, next: Airframe): void {
     const before = airframe.value;
     if (!before || next === before) return;
-    const kept = withSizesKept(before, withFormsKept(before, next));
+    const kept = withSizesKept(before, withFormsFollowing(before, next));
     const names = kept.airframe.parts.filter(({ id }) => kept.partIds.includes(id)).map(({ name }) => name);
     history.value = withStep(
       history.value,
       stepFrom(before, worded(names.length > 0 ? `${label}, inside sizes kept` : label, next.settings.unit)),
     );
     show(kept.airframe);
+    if (isMeasuredOtherwise(before, kept.airframe)) measuring.later();
     if (names.length > 0) message.value = `The lines of ${listed(names)} moved with the board: inside sizes are kept.`;
   }
+
+  /** Struts and gauges join the last step when they are made. */
+  const measuring = new Measuring(
+    () => airframe.value,
+    async (asked) => slowly.measured(asked),
+    (next) => {
+      const said = message.value;
+      show(next);
+      message.value = said;
+    },
+  );
 
   function show(next: Airframe): void {
     airframe.value = next;
@@ -131,6 +152,8 @@ export const useAirframe = defineStore('airframe', () => {
     if (!went) return;
     history.value = went.history;
     show(went.now);
+    // The state may have been left before it was measured.
+    if (went.now.forms?.some(readsStanding)) measuring.later();
   }
   const undo = (): void => walk(-1);
   const redo = (): void => walk(1);

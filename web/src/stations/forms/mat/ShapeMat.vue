@@ -116,7 +116,7 @@ defineExpose({ fit: () => canvas.value?.fit() });
           >{{ text }}</text
         >
       </g>
-      <g v-for="handle in views.handles" :key="handle.key" pointer-events="none">
+      <g v-for="handle in views.handles" :key="handle.key" :data-handle="handle.key" pointer-events="none">
         <circle
           :cx="toScreen(handle.at).x"
           :cy="toScreen(handle.at).y"

@@ -65,14 +65,14 @@ export function reedlingPlan(boardMm: number): Plan {
         control: { fromMm: 12, toMm: 200, chordMm: 30, upDegrees: 20, downDegrees: 20 },
       }),
       thing('propeller', 'propeller', {
-        at: { x: 282, y: 0, z: 122 },
+        at: { x: 282, y: 0, z: 128 },
         diameterMm: 152.4,
         depthMm: 10,
         massG: 8,
         goesWith: 'motor',
       }),
       thing('motor', 'motor', {
-        at: { x: 256, y: 0, z: 122 },
+        at: { x: 256, y: 0, z: 128 },
         massG: 38,
         powerW: 75,
         lengthMm: 28,

@@ -188,7 +188,7 @@ const POWER: PowerForm = {
     leadDownMm: 9.6,
     propellerMm: 152.4,
   },
-  place: { at: { x: 253, y: 0, z: 100.1 }, incidenceDegrees: 0 },
+  place: { at: { x: 253, y: 0, z: 106.1 }, incidenceDegrees: 0 },
 };
 
 /** The motor's box stands on the wing's middle. */

@@ -20,6 +20,7 @@ import { drawnId, type Part } from '../part/index.ts';
 import { formatLengthWithUnit, memo, type LengthUnit } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { standingPart, standingParts } from './made-at-scale.ts';
+import { propellerFaults } from './propeller-faults.ts';
 import { seeFolded, OPEN_FAULT_MM, standingFaults } from './standing-faults.ts';
 
 /** Every try of a mend folds the part anew: so many presses of a part are tried to mend, each by so many edges. */
@@ -58,7 +59,11 @@ const openSeamsOf = (seams: readonly SeamState[]): readonly SeamState[] =>
  */
 export function foldFaults(airframe: Airframe): readonly Fault[] {
   const parts = standingParts(airframe);
-  return [...parts.flatMap((standing) => ownFaults(standing, airframe)), ...standingFaults(parts, airframe)];
+  return [
+    ...parts.flatMap((standing) => ownFaults(standing, airframe)),
+    ...standingFaults(parts, airframe),
+    ...propellerFaults(parts, airframe),
+  ];
 }
 
 function ownFaults({ part, body }: StandingPart, airframe: Airframe): readonly Fault[] {

@@ -37,6 +37,7 @@ export type FaultCode =
   | 'LIP_ALONE'
   | 'PLATES_PRESS'
   | 'PARTS_PRESS'
+  | 'PROPELLER_NEAR'
   | 'JOINT_OPEN'
   | 'SEAM_OPEN'
   | 'FOLD_BLOCKED'

@@ -3,7 +3,7 @@ import { placeMap } from '../../folds/index.ts';
 import { applyRigid, point3 } from '../../geometry/index.ts';
 import { outlineOf, type Part } from '../../part/index.ts';
 import { areaFrom, partMass } from '../form/index.ts';
-import { propellerAt } from './power-parts.ts';
+import { propellerDisc } from './power-parts.ts';
 import type { PowerSite } from './power-site.ts';
 
 /** Everything that a power box tells of itself. */
@@ -49,7 +49,8 @@ export function powerFigures(site: PowerSite, parts: readonly Part[]): PowerFigu
       lift = part.source!.role === 'box' ? (heightMm * (strip.at(-1)!.along - widthMm)) / (2 * strip.at(-1)!.along) : 0;
     return { massG: partMass(part, site), x, z: z + lift };
   });
-  const massG = masses.reduce((sum, one) => sum + one.massG, 0),
+  const propeller = propellerDisc(site).centre,
+    massG = masses.reduce((sum, one) => sum + one.massG, 0),
     along = (key: 'x' | 'z'): number => masses.reduce((sum, one) => sum + one.massG * one[key], 0) / massG;
   return {
     widthMm,
@@ -60,7 +61,7 @@ export function powerFigures(site: PowerSite, parts: readonly Part[]): PowerFigu
     topLongerMm: front(`floor-${port}`) - front(`wall-${port}`),
     longestCorner: corners.reduce((best, one) => (one[1] < best[1] - 1e-9 ? one : best))[0],
     stripMm: strip.at(-1)!.along,
-    propeller: propellerAt(site),
+    propeller: { x: propeller.x, y: propeller.z },
     discBelowMm: power.propellerMm / 2 - board.thicknessMm - power.lineMm,
     foamMm2: areaFrom(parts, power.material),
     plateMm2: areaFrom(parts, power.plateMaterial),

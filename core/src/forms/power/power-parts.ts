@@ -1,4 +1,13 @@
-import { applyRigid, composeRigid, point3, STILL, type Point, type RigidMap } from '../../geometry/index.ts';
+import {
+  applyRigid,
+  composeRigid,
+  point3,
+  STILL,
+  times3,
+  type Point,
+  type Point3,
+  type RigidMap,
+} from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { radians } from '../../units/index.ts';
 import {
@@ -240,10 +249,18 @@ function ringPart(site: PowerSite): readonly Part[] {
 /** The parts of a power box: its strip, the plates of its firewall, its nose ring. */
 export const powerParts = (site: PowerSite): readonly Part[] => [boxPart(site), ...plateParts(site), ...ringPart(site)];
 
-/** The propeller's middle in the airframe. */
-export const propellerAt = (site: PowerSite): Point => {
+/** What a propeller sweeps, in the airframe. */
+export interface PropellerDisc {
+  readonly centre: Point3;
+  /** Along the shaft, from the firewall out. */
+  readonly axis: Point3;
+  readonly radiusMm: number;
+}
+
+/** The disc of a power box's propeller. */
+export function propellerDisc(site: PowerSite): PropellerDisc {
   const { thrust, power, plate } = site,
     before = power.reachMm + power.frontLayers * plate.thicknessMm,
-    { x, z } = stood(site, { ...STILL, origin: propellerMiddle(thrust, before) }).origin;
-  return { x, y: z };
-};
+    { origin, z } = stood(site, { ...planeMap(thrust, 0), origin: propellerMiddle(thrust, before) });
+  return { centre: origin, axis: times3(z, -1), radiusMm: power.propellerMm / 2 };
+}

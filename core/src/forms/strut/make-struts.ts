@@ -14,7 +14,7 @@ import {
 import { isMiss, type Miss } from '../standing/index.ts';
 import { layGusset, layStrut, type LaidStrut } from './lay-strut.ts';
 import type { Strut, StrutForm, StrutParameters } from './parameters.ts';
-import { missFaults, propellerFaults, strutFaults } from './strut-faults.ts';
+import { missFaults, strutFaults } from './strut-faults.ts';
 
 /** Everything that a set of struts tells of itself. */
 export interface StrutFigures {
@@ -108,7 +108,7 @@ export function makeStruts(form: StrutForm, context: FormContext): MadeStruts {
     all = form.parameters.struts.map((strut) => layOne(strut, standing, thicknessMm)),
     laid = all.flatMap((one) => (isMiss(one) ? [] : [one])),
     parts = laid.flatMap((one) => partsOf(form, one));
-  const told = [...missFaults(form, all), ...propellerFaults(laid, context)],
+  const told = missFaults(form, all),
     site = { form, standing, thicknessMm, laid: all };
   if (parts.length === 0) return { parts, figures: undefined, working: [], faults: told, site };
   const massOf = new Map(parts.map((part) => [part.source!.role, partMass(part, context)] as const)),

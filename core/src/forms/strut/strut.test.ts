@@ -6,7 +6,6 @@ import { formContext, withForm, withFormsKept, type Airframe } from '../../airfr
 import { point3 } from '../../geometry/index.ts';
 import { outlineOf } from '../../part/index.ts';
 import { makeForm, scaleForm } from '../kinds.ts';
-import { powerFromNumbers, usualPower, type PowerForm } from '../power/index.ts';
 import { cornersOf, isMiss } from '../standing/index.ts';
 import { tailFromNumbers, usualTail, type TailForm } from '../tail/index.ts';
 import type { WingForm } from '../wing/index.ts';
@@ -134,20 +133,6 @@ describe('a strut', () => {
     const { faults, parts } = made(airframeOf([LOWER, UPPER]), between(more));
     expect(parts).toEqual([]);
     expect(faults[0]).toMatchObject({ code, isBlocking: false });
-  });
-
-  it('is told when it comes near a propeller', () => {
-    const power: PowerForm = {
-      id: 'm1',
-      kind: 'power',
-      name: 'Power',
-      parameters: powerFromNumbers({ ...usualPower('mm'), material: 'foam' }, 'ply'),
-      place: { at: point3(60, 0, 20), incidenceDegrees: 0 },
-    };
-    const airframe = { ...airframeOf([LOWER, UPPER]), forms: [power] };
-    // Its disc stands some 36 before 60, 200 across: the strut at 20 to 60 in it is struck.
-    expect(made(airframe, between()).faults.map(({ code }) => code)).toEqual(['PROPELLER_NEAR']);
-    expect(made(airframe, between({ lowerOutMm: 150, upperOutMm: 150 })).faults).toEqual([]);
   });
 });
 

@@ -76,6 +76,20 @@ test('nothing is taken in of an airframe that was closed; a worker that failed i
   expect(failed.taken.map(({ parts }) => parts.map(({ id }) => id))).toEqual([['a']]);
 });
 
+test('another airframe that was opened and edited meanwhile is measured too', async () => {
+  const other: Airframe = { ...airframe(part('z')), id: 'y' },
+    { measuring, answers, taken, edit } = desk(airframe(part('a')));
+  measuring.later();
+  edit(other);
+  measuring.later();
+  answers[0]!({ ok: true, value: { order: ['a'], parts: [part('a', 'late')], forms: [] } });
+  await settled();
+  expect(answers).toHaveLength(2);
+  answers[1]!({ ok: true, value: { order: ['z'], parts: [part('z', 'longer')], forms: [] } });
+  await settled();
+  expect(taken.map(({ id, parts }) => [id, parts[0]!.notes])).toEqual([['y', 'longer']]);
+});
+
 test('only what is otherwise travels, and makes the same again', () => {
   const before = airframe(part('a'), part('b'), part('gone')),
     next = airframe(part('c'), part('a'), part('b', 'longer'));

@@ -26,16 +26,20 @@ export class Measuring {
   private async askOn(): Promise<void> {
     if (this.isAsking) return;
     this.isAsking = true;
-    while (this.isWanted) {
-      this.isWanted = false;
-      const airframe = this.now();
-      if (!airframe) break;
-      const answer = await this.ask(airframe).catch(() => undefined);
-      // Edited while it was asked: what was found is of yesterday.
-      if (this.now() !== airframe) this.isWanted = this.now()?.id === airframe.id;
-      else if (!answer?.ok) this.take(withMeasured(airframe));
-      else if (answer.value) this.take(withChanged(airframe, answer.value));
+    try {
+      while (this.isWanted) {
+        this.isWanted = false;
+        const airframe = this.now();
+        if (!airframe) break;
+        const answer = await this.ask(airframe).catch(() => undefined);
+        // Edited while it was asked: what was found is of yesterday.
+        if (this.now() !== airframe) this.isWanted ||= this.now()?.id === airframe.id;
+        else if (!answer?.ok) this.take(withMeasured(airframe));
+        else if (answer.value) this.take(withChanged(airframe, answer.value));
+      }
+    } finally {
+      // What cannot be taken in is told by the page, and keeps no later edit from being measured.
+      this.isAsking = false;
     }
-    this.isAsking = false;
   }
 }

@@ -97,3 +97,26 @@ export async function choosePart(page: Page, name: RegExp): Promise<void> {
     await expect(option).toHaveAttribute('aria-selected', 'true', { timeout: 2000 });
   }).toPass({ timeout: 15_000 });
 }
+
+/**
+ * Takes hold of a handle on the mat: where it stands, once it stands still, for the mat may still be fitting its view when the handle
+ * first shows.
+ * @returns where it was taken, in pixels of the page
+ */
+export async function hold(page: Page, handle: Locator): Promise<{ readonly x: number; readonly y: number }> {
+  const middle = async (): Promise<{ readonly x: number; readonly y: number }> => {
+    const box = await handle.boundingBox();
+    if (!box) throw new Error('The handle does not show.');
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  let at = { x: 0, y: 0 };
+  await expect(async () => {
+    at = await middle();
+    await page.mouse.move(at.x, at.y);
+    // Under the pointer a handle grows.
+    await expect(handle).toHaveAttribute('r', '8', { timeout: 1000 });
+    expect(await middle()).toEqual(at);
+  }).toPass({ timeout: 15_000 });
+  await page.mouse.down();
+  return at;
+}

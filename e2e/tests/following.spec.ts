@@ -1,5 +1,5 @@
 import { choose } from '../../scripts/test-support/choose.mjs';
-import { expect, saved, station, test } from '../support/workshop.ts';
+import { expect, hold, saved, station, test } from '../support/workshop.ts';
 
 test('a wing dragged along its body: the ticket follows before it is let go; struts and gauges follow after', async ({
   page,
@@ -17,11 +17,7 @@ test('a wing dragged along its body: the ticket follows before it is let go; str
   await expect(length).toContainText('50.4 mm');
   await choose(slip, 'Forms', 'Pod');
   const handle = page.locator('[data-handle^="guest"] circle').first();
-  await handle.waitFor();
-  const box = (await handle.boundingBox())!,
-    at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  await page.mouse.move(at.x, at.y);
-  await page.mouse.down();
+  const at = await hold(page, handle);
   await page.mouse.move(at.x + 10, at.y - 4, { steps: 3 });
   await page.mouse.move(at.x + 24, at.y - 6, { steps: 3 });
   // Further aft: the arm of the tail is shorter.
@@ -29,9 +25,8 @@ test('a wing dragged along its body: the ticket follows before it is let go; str
   await page.keyboard.press('Escape');
   await expect(ticket).not.toContainText('was');
   await page.mouse.up();
-  await page.mouse.move(at.x, at.y);
-  await page.mouse.down();
-  await page.mouse.move(at.x + 2, at.y - 6, { steps: 6 });
+  const again = await hold(page, handle);
+  await page.mouse.move(again.x + 2, again.y - 6, { steps: 6 });
   await page.mouse.up();
   await choose(slip, 'Forms', 'Pylon');
   // The wing came up under the motor's box: the pylon between both is shorter.

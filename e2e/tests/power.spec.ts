@@ -34,6 +34,15 @@ test('makes a power box for an unequal cross, 2° to the right and 3° down, the
   await expect(region(page, 'Faults')).toContainText('of plate at its edge');
   await page.keyboard.press('Control+z');
 
+  // Without a body its own walls are holed; with one the body's too, until it is glued in again.
+  await region(page, 'Held').getByText('glue', { exact: true }).waitFor();
+  await choose(region(page, 'Held'), 'Held by', 'dowels');
+  await expect(region(page, 'Held')).toContainText('Make a body for it');
+  await setFigure(region(page, 'Held'), 'First behind the firewall', '79');
+  await expect(region(page, 'Faults')).toContainText('The first dowel stands 79.0 mm behind the firewall');
+  await region(page, 'Faults').getByRole('button', { name: 'Set 49.5 mm' }).click();
+  await expect(region(page, 'Faults')).not.toContainText('dowel');
+
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
   await saved(page);
@@ -42,4 +51,33 @@ test('makes a power box for an unequal cross, 2° to the right and 3° down, the
   await station(page, 'Boards');
   await page.getByRole('button', { name: /^Nest/ }).first().click();
   await expect(ticket(page, 'Boards')).toContainText('%', { timeout: 60_000 });
+});
+
+test('lets a power box go from its body and sit in it again; the body tells how it fits', async ({
+  page,
+  workshop,
+}) => {
+  await page.goto(workshop.address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await station(page, 'Forms');
+  await choose(slip(page), 'Forms', 'Power box');
+  const held = region(page, 'Held'),
+    fit = held.getByText('Room on either side');
+  await expect(held).toContainText('0.008 in');
+  await expect(held).toContainText('2 × 2 15/16 in');
+  // A tenth of an inch wider, half of that on a side less the room: told on the body.
+  await setFigure(region(page, 'Box'), 'Inside, between the walls', '1.45');
+  await expect(held).toContainText('0.042 in too tight');
+  await choose(slip(page), 'Forms', 'Body');
+  await expect(region(page, 'Faults')).toContainText('Power box is');
+  await page.keyboard.press('Control+z');
+  await expect(region(page, 'Faults')).toHaveCount(0);
+  await choose(slip(page), 'Forms', 'Power box');
+  await choose(held, 'Sits in', 'no body');
+  await expect(fit).toHaveCount(0);
+  await expect(held).toContainText('Choose the body that it sits in');
+  await choose(held, 'Sits in', 'Body');
+  await expect(held).toContainText('0.008 in');
+  await saved(page);
 });

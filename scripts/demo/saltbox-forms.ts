@@ -75,6 +75,7 @@ function bodyForm({ things }: Plan): BodyForm {
       gear: { aftMm: inch(4.6), lengthMm: inch(1.5), wireMm: 2.4, boards: 2 },
       tray: { fromMm: inch(6.5), toMm: inch(11), strapMm: 20 },
       balanceMm: inch(8.2),
+      boxIds: ['power'],
     },
   };
 }
@@ -146,6 +147,7 @@ const POWER: PowerForm = {
     leadMm: 4,
     leadDownMm: 12,
     propellerMm: inch(9),
+    dowels: { count: 2, acrossMm: inch(0.125), firstMm: inch(3.125), apartMm: inch(1), upMm: inch(0.75) },
   },
   place: { at: { x: -inch(2.5), y: 0, z: inch(0.5) + 1.1 * BOARD_MM }, incidenceDegrees: 0 },
 };

@@ -147,6 +147,7 @@ const power: PowerForm = {
   parameters: {
     ...powerFromNumbers({ ...usualPower('in'), material: 'foam' }, 'ply'),
     ring: { outerMm: 50.8, innerMm: 38.1, aheadMm: 19.05 },
+    dowels: { count: 2, acrossMm: 0.125 * 25.4, firstMm: 1.5625 * 25.4, apartMm: 22.225, upMm: 19.05 },
   },
 };
 const layered: LayeredForm = {
@@ -215,6 +216,9 @@ test.each<readonly [Form, object, string]>([
   [tail, { elevator: { ...tail.parameters.elevator, upDegrees: 1e3 } }, 'parameters.elevator.upDegrees'],
   [power, { rightDegrees: 45 }, 'parameters.rightDegrees'],
   [power, { pattern: { ...power.parameters.pattern, kind: 'star' } }, 'parameters.pattern.kind'],
+  [power, { dowels: { ...power.parameters.dowels!, count: 1e6 } }, 'dowels.count'],
+  [form, { boxIds: ['m1', 'm1'] }, 'parameters.boxIds'],
+  [form, { boxIds: ['../m1'] }, 'parameters.boxIds'],
   [struts, { struts: [{ ...struts.parameters.struts[0]!, upperOn: 'roof' }] }, 'struts[0].upperOn'],
   [struts, { struts: [{ ...struts.parameters.struts[0]!, boards: 0 }] }, 'struts[0].boards'],
   [layered, { layers: 0 }, 'parameters.layers'],
@@ -229,7 +233,7 @@ test.each<readonly [Form, object, string]>([
   [deck, { sheets: 'many' }, 'parameters.sheets'],
   [deck, { hasFormers: 'yes' }, 'parameters.hasFormers'],
   [deck, { sections: [{ ...deck.parameters.sections[0]!, fullPercent: 10 }] }, 'sections[0].fullPercent'],
-])('what is no tail, round, deck, profile, strut or gauge is refused with the field', (one, change, field) => {
+])('what is no body, tail, round, deck, profile, strut or gauge is refused with the field', (one, change, field) => {
   const value = { ...one, parameters: { ...one.parameters, ...change } };
   const faults = fieldFaults(SaveAirframe, { label: 'x', forms: [{ id: one.id, basedOn: 0, position: 0, value }] });
   expect(JSON.stringify(faults)).toContain(field);

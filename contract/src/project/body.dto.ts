@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsOptional, Matches } from 'class-validator';
 import {
   BAY_FIELDS,
   BODY_CORNERS,
@@ -13,6 +13,7 @@ import {
   HATCH_KINDS,
   LINE_WAYS,
   MOST_BAYS,
+  MOST_BOXES,
   MOST_DOUBLERS,
   MOST_FORMERS,
   MOST_OPENINGS,
@@ -107,6 +108,12 @@ export class BodyParametersDto {
   @IsArray() @ArrayMaxSize(MOST_DOUBLERS) @EachNested() @Type(() => BodyDoublerDto) doublers!: BodyDoublerDto[];
   @IsArray() @ArrayMaxSize(MOST_BAYS) @EachNested() @Type(() => BodyBayDto) bays!: BodyBayDto[];
   @IsArray() @ArrayMaxSize(MOST_OPENINGS) @EachNested() @Type(() => BodyOpeningDto) openings!: BodyOpeningDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_BOXES)
+  @ArrayUnique({ message: 'must be different forms' })
+  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of forms' })
+  boxIds?: string[];
   @IsOptional() @Nested(() => CornerStripsDto) strips?: CornerStripsDto;
   @IsOptional() @Nested(() => BodyHatchDto) hatch?: BodyHatchDto;
   @IsOptional() @Nested(() => GearSeatDto) gear?: GearSeatDto;

@@ -2,6 +2,7 @@ import { IsOptional } from 'class-validator';
 import {
   BOLT_PATTERNS,
   BOLTS_FIELD,
+  BOX_DOWEL_FIELDS,
   FIREWALL_FIELDS,
   PATTERN_FIELDS,
   POWER_BOX_FIELDS,
@@ -23,6 +24,9 @@ withFields(BoltPatternDto, { ...PATTERN_FIELDS, ...SECOND_FIELD, ...BOLTS_FIELD 
 export class NoseRingDto {}
 withFields(NoseRingDto, RING_PLATE_FIELDS);
 
+export class BoxDowelsDto {}
+withFields(BoxDowelsDto, BOX_DOWEL_FIELDS);
+
 /** All that is said of a power box. */
 export class PowerParametersDto {
   @IsNameUpTo(LONGEST_NAME) material!: string;
@@ -31,5 +35,6 @@ export class PowerParametersDto {
   @Nested(() => BoltPatternDto) pattern!: BoltPatternDto;
   @IsOptional() @IsFlag() isPusher?: boolean;
   @IsOptional() @Nested(() => NoseRingDto) ring?: NoseRingDto;
+  @IsOptional() @Nested(() => BoxDowelsDto) dowels?: BoxDowelsDto;
 }
 withFields(PowerParametersDto, { ...POWER_BOX_FIELDS, ...THRUST_FIELDS, ...FIREWALL_FIELDS });

@@ -25,8 +25,11 @@ const byId = <T extends { readonly id: string }>(list: readonly T[], one: T): re
  * An airframe with a form of it made anew; a form that it does not have yet is added. Numbers that make no parts leave those that stand. What
  * stands by it is made anew where it stands then.
  */
-export const withForm = (airframe: Airframe, form: Form): Airframe =>
-  withFollowers(withFormAlone(airframe, form), form.id);
+export const withForm = (airframe: Airframe, form: Form): Airframe => withFormBy(airframe, form, new Set());
+
+/** @param leaders ids of the forms that this one follows: a file may have two that follow each other */
+const withFormBy = (airframe: Airframe, form: Form, leaders: ReadonlySet<string>): Airframe =>
+  withFollowers(withFormAlone(airframe, form), form.id, new Set([...leaders, form.id]));
 
 /** An airframe with a form of it made anew, and nothing of what follows that. */
 function withFormAlone(airframe: Airframe, form: Form): Airframe {
@@ -37,12 +40,14 @@ function withFormAlone(airframe: Airframe, form: Form): Airframe {
 }
 
 /** An airframe with what stands by a form, or is made by it, made anew. */
-const withFollowers = (airframe: Airframe, formId: string): Airframe =>
+const withFollowers = (airframe: Airframe, formId: string, leaders: ReadonlySet<string>): Airframe =>
   (airframe.forms ?? [])
-    .filter((form) => form.standsBy?.formId === formId || readsOf(form).includes(formId))
+    .filter((form) => !leaders.has(form.id) && (form.standsBy?.formId === formId || readsOf(form).includes(formId)))
     .reduce<Airframe>((held, { id }) => {
       const follower = held.forms!.find((form) => form.id === id)!;
-      return leaderOf(follower, held.forms!) || readsOf(follower).length > 0 ? withForm(held, follower) : held;
+      return leaderOf(follower, held.forms!) || readsOf(follower).length > 0
+        ? withFormBy(held, follower, leaders)
+        : held;
     }, airframe);
 
 /** A form that stood by one that is gone stays where it stands. */
@@ -62,7 +67,7 @@ export function withoutForm(airframe: Airframe, formId: string, keepParts: boole
       : airframe.parts.filter(({ source }) => source?.formId !== formId),
     ...(left.length > 0 ? { forms: left } : {}),
   };
-  return withFollowers(without, formId);
+  return withFollowers(without, formId, new Set());
 }
 
 /** An airframe whose forms are all made anew: when a board is measured again, or a file was written elsewhere. */

@@ -1,6 +1,7 @@
 import { featureMaterials, tabRowOf, type TabRow } from '../features/index.ts';
 import { assemble, foldedBy, plateBody, type StandingPart } from '../folds/index.ts';
 import {
+  isPower,
   isTail,
   isWing,
   makeForm,
@@ -8,6 +9,7 @@ import {
   readsOf,
   readsStanding,
   scaleForm,
+  standingBox,
   standingTail,
   standingWing,
   type Form,
@@ -87,23 +89,31 @@ export const formContext = (airframe: Airframe, factor = 1): FormContext => {
     forms = [],
   } = airframe;
   const atFactor = (form: Form): Form => (factor === 1 ? form : scaleForm(form, factor));
+  const scaledBy = (formId: string): Form | undefined => {
+    const form = forms.find(({ id }) => id === formId);
+    return form && atFactor(form);
+  };
   const boardOf: FormContext['boardOf'] = (material) => ({
     thicknessMm: thicknessOf(material, boards) ?? ASSUMED_BOARD.thicknessMm,
     gramsPerSquareMetre: arealMassOf(material, boards) ?? ASSUMED_BOARD.gramsPerSquareMetre,
     ...sizeOf(material, boards),
   });
-  return {
+  const context: FormContext = {
     unit,
     boardOf,
     wingOf: (formId) => {
-      const form = forms.find(({ id }) => id === formId),
-        scaled = form && atFactor(form);
+      const scaled = scaledBy(formId);
       if (isTail(scaled)) return standingTail(scaled, boardOf);
       return isWing(scaled) ? standingWing(scaled, boardOf) : undefined;
+    },
+    boxOf: (formId) => {
+      const scaled = scaledBy(formId);
+      return isPower(scaled) ? standingBox(scaled, context) : undefined;
     },
     forms: forms.map(atFactor),
     standing: () => standingAround({ ...airframe, settings: { ...airframe.settings, scale: factor } }),
   };
+  return context;
 };
 
 /** Length of the longest board of a material, and how wide that one is. */

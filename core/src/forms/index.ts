@@ -26,6 +26,7 @@ export {
   type MadeOf,
   formMaterials,
   isBody,
+  isPower,
   isShell,
   isTail,
   isWing,

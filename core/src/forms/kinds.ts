@@ -90,6 +90,7 @@ export const readsStanding = (form: Form): boolean => kindOf(form).isByStanding 
 export const isWing = (form: AnyForm | undefined): form is WingForm => form?.kind === 'wing';
 export const isTail = (form: AnyForm | undefined): form is TailForm => form?.kind === 'tail';
 export const isShell = (form: AnyForm | undefined): form is ShellForm => form?.kind === 'shell';
+export const isPower = (form: AnyForm | undefined): form is PowerForm => form?.kind === 'power';
 export const isBody = (form: AnyForm | undefined): form is BodyForm => form?.kind === 'body';
 
 /** A form of another size. */

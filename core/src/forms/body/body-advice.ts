@@ -6,6 +6,7 @@ import { foamLeft, stripCount } from './corner-strips.ts';
 import { LARGEST_CREASE_DEGREES } from './bent-sheet.ts';
 import { boardsOfFormer, formerReach } from './former-places.ts';
 import { dowelPlaces, formerAtDowel } from './hold-downs.ts';
+import { boxAdvice } from './held-boxes.ts';
 import { heightAt } from './profile.ts';
 import { tightestBend } from './tightest-bend.ts';
 
@@ -254,5 +255,6 @@ export function bodyAdvice(site: BodySite): readonly FormFault[] {
     ...bayAdvice(site, length),
     ...airAdvice(site),
     ...stripAdvice(site, length),
+    ...boxAdvice(site),
   ];
 }

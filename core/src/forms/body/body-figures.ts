@@ -5,6 +5,7 @@ import { areaFrom, partArea, partMass } from '../form/index.ts';
 import { bayFits } from './bay-fits.ts';
 import type { BodySite } from './body-site.ts';
 import { placeAt } from './development.ts';
+import { boxFits, type BoxFit } from './held-boxes.ts';
 import { heightAt } from './profile.ts';
 import type { SeatSide } from './seat-cut.ts';
 
@@ -50,6 +51,7 @@ export interface BodyFigures {
     readonly heightMm: number;
     readonly isRoomy: boolean;
   }[];
+  readonly boxes: readonly BoxFit[];
 }
 
 /** Where a made part's mass lies: a bent sheet's over the place of its middle on the flat, a plate's at its middle. */
@@ -126,6 +128,7 @@ export function bodyFigures(site: BodySite, parts: readonly Part[]): BodyFigures
       side,
       incidenceDegrees,
     })),
+    boxes: boxFits(site),
     bays: body.bays.flatMap((bay) => {
       const { room, inTheWay } = bayFits(site, bay);
       return room

@@ -1,5 +1,5 @@
 import { memo, type LengthUnit } from '../../units/index.ts';
-import type { FormBoard, FormContext } from '../form/index.ts';
+import type { FormBoard, FormContext, StandingBox } from '../form/index.ts';
 import type { BodyForm } from './body-form.ts';
 import { bodyLines, type BodyLines } from './body-lines.ts';
 import { developSheet, type Development } from './development.ts';
@@ -33,6 +33,8 @@ export interface BodySite {
   readonly cuts: readonly SeatCut[];
   /** Seats whose wing is gone or cannot be made. */
   readonly lostSeats: readonly string[];
+  /** The power boxes that sit in it, from its own zero. */
+  readonly boxes: readonly StandingBox[];
   readonly fromMm: number;
   readonly toMm: number;
 }
@@ -79,6 +81,25 @@ export function wallEdges(
     toTop,
   };
 }
+
+/** The power boxes that sit in a body, from its own zero; one that is gone or cannot be made is left out. */
+const boxesWithin = ({ parameters, place: { at } }: BodyForm, context: FormContext): readonly StandingBox[] =>
+  (parameters.boxIds ?? []).flatMap((id): readonly StandingBox[] => {
+    const box = context.boxOf?.(id);
+    return box
+      ? [
+          {
+            ...box,
+            fromMm: box.fromMm - at.x,
+            toMm: box.toMm - at.x,
+            lowMm: box.lowMm - at.z,
+            topMm: box.topMm - at.z,
+            asideMm: box.asideMm - at.y,
+            dowels: box.dowels.map((dowel) => ({ ...dowel, x: dowel.x - at.x, z: dowel.z - at.z })),
+          },
+        ]
+      : [];
+  });
 
 /** What a form of a body, well in itself, is made from. */
 export function bodySite(form: BodyForm, context: FormContext): BodySite {
@@ -133,6 +154,7 @@ export function bodySite(form: BodyForm, context: FormContext): BodySite {
       top,
     ),
     cuts,
+    boxes: boxesWithin(form, context),
     lostSeats: found.flatMap(({ seat, wing }) => (wing ? [] : [seat.id])),
     fromMm,
     toMm,

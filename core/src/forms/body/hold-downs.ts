@@ -44,13 +44,15 @@ export const dowelPlaces = (site: BodySite): readonly DowelPlace[] =>
     return [...place('fore', cut.fromMm - seat.aheadMm), ...place('aft', cut.toMm + seat.behindMm)];
   });
 
-/** The holes for dowels in the walls. */
-export const holdHoles = (site: BodySite): readonly MadeHole[] =>
-  dowelPlaces(site).map(({ name, x, z, cut }) => ({
-    name: `dowel-${name}`,
-    sizing: 'fixed',
-    round: { centre: onSheet(site.wall, x, z), radiusMm: cut.seat.dowelMm / 2 },
-  }));
+/** The holes for dowels in a sheet that lies along the walls, as far as they lie between two places along the body. */
+export const holdHoles = (site: BodySite, sheet: Development, fromMm: number, toMm: number): readonly MadeHole[] =>
+  dowelPlaces(site)
+    .filter(({ x, cut }) => x - cut.seat.dowelMm > fromMm && x + cut.seat.dowelMm < toMm)
+    .map(({ name, x, z, cut }) => ({
+      name: `dowel-${name}`,
+      sizing: 'fixed',
+      round: { centre: onSheet(sheet, x, z), radiusMm: cut.seat.dowelMm / 2 },
+    }));
 
 const pieceAt = ({ base }: Development, x: number): number =>
   Math.min(base.length - 2, Math.max(0, base.findIndex((p) => p.x > x) - 1));

@@ -9,5 +9,6 @@ export { type MadeBody, makeBody } from './make-body.ts';
 export * from './parameters.ts';
 export { type Profile, between, heightAt, heightsBetween } from './profile.ts';
 export { type SeatCut, type SeatSide, seatCut } from './seat-cut.ts';
+export type { BoxFit } from './held-boxes.ts';
 export { boardsOfFormer, formerReach } from './former-places.ts';
 export { bodyMaterials, bodyReads, scaleBody } from './scale-body.ts';

@@ -1,10 +1,12 @@
 import type { Part } from '../../part/index.ts';
-import { madePart, type MadeCorner, type MadeEdgeWork, type MadeLine } from '../form/index.ts';
+import { madePart, type MadeCorner, type MadeEdgeWork, type MadeHole, type MadeLine } from '../form/index.ts';
 import { sheetCorners, sheetFolds, sheetPlace } from './bent-sheet.ts';
 import { FILM_MM, freeLow, freeTop, type BodySite } from './body-site.ts';
 import { boardsOfFormer, formerReach, markedFace } from './former-places.ts';
-import { developSheet, lengthWithin } from './development.ts';
-import { between, type Profile } from './profile.ts';
+import { developSheet, lengthWithin, placeAt, type Development } from './development.ts';
+import { boxHoles } from './held-boxes.ts';
+import { holdHoles } from './hold-downs.ts';
+import { between, heightsBetween, type Profile } from './profile.ts';
 
 /** A layer within both walls. */
 export interface WallLayer {
@@ -15,6 +17,8 @@ export interface WallLayer {
   readonly low: Profile;
   readonly top: Profile;
   readonly lines?: readonly MadeLine[];
+  /** Within it, from its own sheet. */
+  readonly holes?: (sheet: Development) => readonly MadeHole[];
   /** The edge that is cut to a slope. */
   readonly slope?: { readonly of: 'low' | 'top'; readonly bevelDegrees: number };
 }
@@ -29,10 +33,14 @@ const slopeWork = (
 });
 
 /** A layer within both walls, bent as they are, and shorter on the curve. */
-export function layerPart(site: BodySite, { role, word, withinMm, low, top, lines = [], slope }: WallLayer): Part {
+export function layerPart(
+  site: BodySite,
+  { role, word, withinMm, low, top, lines = [], holes, slope }: WallLayer,
+): Part {
   const { form, body } = site,
     bent = { sheet: developSheet(site.lines, 'wall', withinMm), low, top };
-  const outline = sheetCorners(bent);
+  const outline = sheetCorners(bent),
+    cut = holes?.(bent.sheet) ?? [];
   return madePart({
     formId: form.id,
     role,
@@ -42,14 +50,30 @@ export function layerPart(site: BodySite, { role, word, withinMm, low, top, line
     handed: 'pair',
     grain: { directionDegrees: 0, rule: 'along' },
     outline,
+    holes: cut,
     lines: [...sheetFolds(bent, body.widthLine === 'curved'), ...lines],
     ...(slope ? { edgeWork: [slopeWork(outline, slope)] } : {}),
-    place: sheetPlace(bent, form.place.at, outline, []),
+    place: sheetPlace(bent, form.place.at, outline, cut),
   });
 }
 
 const lifted = (profile: Profile, by: number, prefix: string): Profile =>
   profile.map((point) => ({ ...point, z: point.z + by, edge: `${prefix}-${point.edge}` }));
+
+/** Foam that stays between a hole and the edge of a layer at least, in mm. */
+const LEAST_EDGE_MM = 0.5;
+
+/** Whether a round hole of a sheet lies between two lines of the body. */
+function liesBetween(sheet: Development, low: Profile, top: Profile, hole: MadeHole): boolean {
+  if (!('round' in hole)) return false;
+  const { centre, radiusMm } = hole.round,
+    x = placeAt(sheet, -centre.x),
+    rest = radiusMm + LEAST_EDGE_MM;
+  return (
+    centre.y - rest > heightsBetween(low, x - radiusMm, x + radiusMm).most &&
+    centre.y + rest < heightsBetween(top, x - radiusMm, x + radiusMm).least
+  );
+}
 
 /** The doublers: a second layer within the walls, between floor and lid. */
 export function doublerParts(site: BodySite): readonly Part[] {
@@ -84,6 +108,10 @@ export function doublerParts(site: BodySite): readonly Part[] {
         low: lifted(between(freeLow(site), from, to), FILM_MM, 'low'),
         top: lifted(between(freeTop(site), from, to), -FILM_MM, 'top'),
         lines,
+        holes: (own) =>
+          [...holdHoles(site, own, from, to), ...boxHoles(site, own, from, to)].filter((hole) =>
+            liesBetween(own, freeLow(site), freeTop(site), hole),
+          ),
       }),
     ];
   });

@@ -132,6 +132,8 @@ export interface BodyParameters {
   readonly doublers: readonly BodyDoubler[];
   readonly bays: readonly BodyBay[];
   readonly openings: readonly BodyOpening[];
+  /** Ids of the forms of power boxes that sit within it; none when undefined. */
+  readonly boxIds?: readonly string[];
   readonly strips?: CornerStrips;
   readonly hatch?: BodyHatch;
   readonly gear?: GearSeat;
@@ -212,3 +214,4 @@ export const MOST_SEATS = 4;
 export const MOST_DOUBLERS = 4;
 export const MOST_BAYS = 8;
 export const MOST_OPENINGS = 16;
+export const MOST_BOXES = 2;

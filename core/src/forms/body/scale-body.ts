@@ -38,5 +38,8 @@ export const bodyMaterials = ({ material, plateMaterial, formers }: BodyParamete
   ...formers.flatMap((former) => (former.material === undefined ? [] : [former.material])),
 ];
 
-/** The wings and tails that sit in a body. */
-export const bodyReads = ({ seats }: BodyParameters): readonly string[] => seats.map(({ formId }) => formId);
+/** The wings, tails and power boxes that sit in a body. */
+export const bodyReads = ({ seats, boxIds = [] }: BodyParameters): readonly string[] => [
+  ...seats.map(({ formId }) => formId),
+  ...boxIds,
+];

@@ -11,6 +11,7 @@ import {
 import { sheetCorners, sheetFolds, sheetPlace, type BentSheet } from './bent-sheet.ts';
 import { doublerAt, slopeAt, wallEdges, wallSlant, type BodySite } from './body-site.ts';
 import { lengthWithin, onSheet } from './development.ts';
+import { boxHoles } from './held-boxes.ts';
 import { holdHoles } from './hold-downs.ts';
 import { openingsOn } from './openings.ts';
 import { boardsOfFormer, formerReach, markedFace } from './former-places.ts';
@@ -154,7 +155,12 @@ export function wallDrawing(site: BodySite): WallDrawing {
     through = site.cuts.find(({ side }) => side === 'through');
   return {
     outline: sheetCorners(bent),
-    holes: [...throughHoles(site), ...holdHoles(site), ...openingsOn(site, 'walls', site.fromMm, site.toMm)],
+    holes: [
+      ...throughHoles(site),
+      ...holdHoles(site, site.wall, site.fromMm, site.toMm),
+      ...boxHoles(site, site.wall, site.fromMm, site.toMm),
+      ...openingsOn(site, 'walls', site.fromMm, site.toMm),
+    ],
     lines: [
       ...sheetFolds(bent, site.body.widthLine === 'curved', through && { low: through.under, top: through.upper }),
       ...formerMarks(site),

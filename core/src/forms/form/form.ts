@@ -64,6 +64,22 @@ export interface StandingWing {
   readonly sectionAt: (outMm: number) => readonly Point[];
 }
 
+/** A power box as far as what it slides into needs it, in the airframe. */
+export interface StandingBox {
+  readonly name: string;
+  /** It is drawn out aft; forward otherwise. */
+  readonly isPusher: boolean;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly lowMm: number;
+  readonly topMm: number;
+  /** Of its middle, to starboard, and half of its width. */
+  readonly asideMm: number;
+  readonly halfMm: number;
+  /** Dowels across it: x aft and z up. */
+  readonly dowels: readonly { readonly x: number; readonly z: number; readonly acrossMm: number }[];
+}
+
 /** The parts of the airframe as they stand together, all folded: those that gauges make are not among them. */
 export interface StandingAirframe {
   readonly parts: readonly StandingPart[];
@@ -76,6 +92,8 @@ export interface FormContext {
   readonly unit: LengthUnit;
   /** A wing of the airframe as it stands there, by the id of its form; undefined when it is none or cannot be made. */
   readonly wingOf: (formId: string) => StandingWing | undefined;
+  /** A power box of the airframe by the id of its form; undefined when it is none or cannot be made. */
+  readonly boxOf?: (formId: string) => StandingBox | undefined;
   /** The forms beside it; none when undefined. */
   readonly forms?: readonly AnyForm[];
   /** What stands, for what is made to measure that; nothing when undefined. */

@@ -9,6 +9,7 @@ export type {
   ParameterChange,
   ParkedAddition,
   StandingAirframe,
+  StandingBox,
   StandingWing,
   StandsBy,
   WorkingStep,

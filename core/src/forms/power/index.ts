@@ -1,7 +1,8 @@
-export { type MadePower, makePower } from './make-power.ts';
+export { dowelMiddles } from './box-dowels.ts';
+export { type MadePower, makePower, standingBox } from './make-power.ts';
 export * from './parameters.ts';
 export type { PowerFigures } from './power-figures.ts';
 export { type PropellerDisc, propellerDisc } from './power-parts.ts';
 export type { PowerSite } from './power-site.ts';
-export { powerFromNumbers, type PowerStart, usualPower } from './power-starts.ts';
+export { powerFromNumbers, type PowerStart, usualBoxDowels, usualPower } from './power-starts.ts';
 export { powerMaterials, scalePower } from './scale-power.ts';

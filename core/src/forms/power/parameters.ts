@@ -27,6 +27,18 @@ export interface NoseRing {
   readonly aheadMm: number;
 }
 
+/** Dowels across a box and the body that it slides into: drawn out, they let it go. */
+export interface BoxDowels {
+  readonly count: number;
+  readonly acrossMm: number;
+  /** Of the first one's middle, behind the firewall. */
+  readonly firstMm: number;
+  /** From middle to middle. */
+  readonly apartMm: number;
+  /** Of their middles, over the floor's inside. */
+  readonly upMm: number;
+}
+
 /** All that is said of a power box. Everything else is worked out. */
 export interface PowerParameters {
   readonly material: string;
@@ -54,6 +66,8 @@ export interface PowerParameters {
   /** Its firewall is its rear: the motor stands behind and pushes. */
   readonly isPusher?: boolean;
   readonly ring?: NoseRing;
+  /** It is taken out by these; glued in when undefined. */
+  readonly dowels?: BoxDowels;
 }
 
 /** A form that makes a power box with its firewall. */
@@ -97,3 +111,10 @@ export const RING_PLATE_FIELDS = {
   innerMm: lengthField('Across, inside', 4, 290),
   aheadMm: lengthField('Before the firewall', 0, 200),
 } as const satisfies Partial<Record<keyof NoseRing, FormField>>;
+export const BOX_DOWEL_FIELDS = {
+  count: countField('Dowels', 1, 4),
+  acrossMm: lengthField('Across', 1, 10),
+  firstMm: lengthField('First behind the firewall', 2, 600),
+  apartMm: lengthField('From one to the next', 2, 500),
+  upMm: lengthField('Over the floor', 1, 300),
+} as const satisfies Partial<Record<keyof BoxDowels, FormField>>;

@@ -10,6 +10,7 @@ import {
 } from '../form/index.ts';
 import {
   BOLTS_FIELD,
+  BOX_DOWEL_FIELDS,
   FIREWALL_FIELDS,
   PATTERN_FIELDS,
   POWER_BOX_FIELDS,
@@ -26,10 +27,11 @@ const LEAST_PLATE_MM = 2;
 const LEAST_RIM_MM = 2;
 
 /** Every number of a power box by its path, with its bounds. */
-const powerNumbers = ({ ring }: PowerParameters): readonly FormNumber[] => [
+const powerNumbers = ({ ring, dowels }: PowerParameters): readonly FormNumber[] => [
   ...numbersUnder('', { ...POWER_BOX_FIELDS, ...THRUST_FIELDS, ...FIREWALL_FIELDS }),
   ...numbersUnder('pattern.', { ...PATTERN_FIELDS, ...SECOND_FIELD, ...BOLTS_FIELD }),
   ...(ring ? numbersUnder('ring.', RING_PLATE_FIELDS) : []),
+  ...(dowels ? numbersUnder('dowels.', BOX_DOWEL_FIELDS) : []),
 ];
 
 /** What no power box can be made with. */

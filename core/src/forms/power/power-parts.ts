@@ -1,13 +1,4 @@
-import {
-  applyRigid,
-  composeRigid,
-  point3,
-  STILL,
-  times3,
-  type Point,
-  type Point3,
-  type RigidMap,
-} from '../../geometry/index.ts';
+import { applyRigid, point3, STILL, times3, type Point, type Point3 } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
 import { radians } from '../../units/index.ts';
 import {
@@ -20,7 +11,8 @@ import {
   type MadeLine,
 } from '../form/index.ts';
 import { frontAt, onPlane, planeMap, propellerMiddle } from './thrust.ts';
-import type { PowerSite, StripLine } from './power-site.ts';
+import { dowelHoles } from './box-dowels.ts';
+import { stood, type PowerSite, type StripLine } from './power-site.ts';
 
 /** Room for glue round plates within a box, in mm. */
 const GLUE_FILM_MM = 0.1;
@@ -63,14 +55,6 @@ function frontEdges({ turn, strip, board }: PowerSite): readonly FrontEdge[] {
     })
     .reverse();
 }
-
-/** From the box's own frame into the airframe: a box that pushes is turned right round. */
-const stood = ({ form, power }: PowerSite, map: RigidMap): RigidMap =>
-  composeRigid(map, {
-    ...STILL,
-    ...(power.isPusher ? { x: point3(-1, 0, 0), y: point3(0, -1, 0) } : {}),
-    origin: form.place.at,
-  });
 
 /** The box: one strip, its floor in the middle, walls folded up, doubled over their skin. */
 function boxPart(site: PowerSite): Part {
@@ -132,6 +116,7 @@ function boxPart(site: PowerSite): Part {
     handed: 'single',
     grain: { directionDegrees: 0, rule: 'any' },
     outline,
+    holes: dowelHoles(site),
     lines,
     edgeWork: fronts.flatMap(({ name, leanDegrees }): readonly MadeEdgeWork[] =>
       leanDegrees === 0

@@ -1,4 +1,4 @@
-import type { Point } from '../../geometry/index.ts';
+import { composeRigid, point3, STILL, type Point, type RigidMap } from '../../geometry/index.ts';
 import type { FormBoard, FormContext } from '../form/index.ts';
 import { boltPlaces } from './bolt-holes.ts';
 import type { PowerForm, PowerParameters } from './parameters.ts';
@@ -97,3 +97,11 @@ export function powerSite(form: PowerForm, context: FormContext): PowerSite {
     lead: { x: motor.x, y: motor.y - power.leadDownMm },
   };
 }
+
+/** From the box's own frame into the airframe: a box that pushes is turned right round. */
+export const stood = ({ form, power }: PowerSite, map: RigidMap): RigidMap =>
+  composeRigid(map, {
+    ...STILL,
+    ...(power.isPusher ? { x: point3(-1, 0, 0), y: point3(0, -1, 0) } : {}),
+    origin: form.place.at,
+  });

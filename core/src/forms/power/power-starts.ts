@@ -1,5 +1,5 @@
 import { MM_PER_INCH, type LengthUnit } from '../../units/index.ts';
-import type { PowerParameters } from './parameters.ts';
+import type { BoxDowels, PowerParameters } from './parameters.ts';
 
 /** The few numbers that a power box starts from. */
 export interface PowerStart {
@@ -41,4 +41,13 @@ export const powerFromNumbers = (
   leadMm: 5,
   leadDownMm: 12.5,
   propellerMm: 200,
+});
+
+/** Two dowels through the box where its height is halved, in its rear half. */
+export const usualBoxDowels = ({ insideHeightMm, lengthMm }: PowerParameters): BoxDowels => ({
+  count: 2,
+  acrossMm: 3,
+  firstMm: Math.round(0.5 * lengthMm),
+  apartMm: Math.round(0.3 * lengthMm),
+  upMm: Math.round(insideHeightMm / 2),
 });

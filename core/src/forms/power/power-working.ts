@@ -1,5 +1,6 @@
 import { formatAngle, formatLengthWithUnit } from '../../units/index.ts';
 import type { FormContext, WorkingStep } from '../form/index.ts';
+import { dowelMiddles } from './box-dowels.ts';
 import type { PowerFigures } from './power-figures.ts';
 import type { PowerSite } from './power-site.ts';
 
@@ -10,7 +11,7 @@ export function powerWorking(
   { unit }: FormContext,
 ): readonly WorkingStep[] {
   const length = (mm: number): string => formatLengthWithUnit(mm, unit),
-    { rightDegrees: right, downDegrees: down, reachMm, frontLayers } = power,
+    { rightDegrees: right, downDegrees: down, reachMm, frontLayers, dowels } = power,
     boards = power.walls === 'doubled' ? 4 : 2;
   return [
     {
@@ -46,5 +47,17 @@ export function powerWorking(
       result: `${length(Math.abs(figures.asideMm))} to ${figures.asideMm >= 0 ? 'port' : 'starboard'}, ${length(Math.abs(figures.aboveMm))} ${figures.aboveMm >= 0 ? 'up' : 'down'}`,
       source: `reach ${length(reachMm)}, plates ${length(frontLayers * plate.thicknessMm)}: so the propeller’s middle stays on the line`,
     },
+    ...(dowels
+      ? [
+          {
+            words: dowels.count > 1 ? 'The dowels, behind the firewall' : 'The dowel, behind the firewall',
+            formula: 'first + n·apart',
+            result: dowelMiddles(dowels)
+              .map((mm) => length(mm))
+              .join(', '),
+            source: 'one hole through every wall of the box, and through those of the body that it sits in',
+          },
+        ]
+      : []),
   ];
 }

@@ -7,6 +7,16 @@ export const scalePower = (power: PowerParameters, factor: number): PowerParamet
   insideHeightMm: power.insideHeightMm * factor,
   lengthMm: power.lengthMm * factor,
   lineMm: power.lineMm * factor,
+  ...(power.dowels
+    ? {
+        dowels: {
+          ...power.dowels,
+          firstMm: power.dowels.firstMm * factor,
+          apartMm: power.dowels.apartMm * factor,
+          upMm: power.dowels.upMm * factor,
+        },
+      }
+    : {}),
 });
 
 /** The sheets that a power box's parts are cut from. */

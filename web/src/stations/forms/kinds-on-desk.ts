@@ -73,7 +73,7 @@ const ON_DESK: Readonly<Record<Form['kind'], KindOnDesk>> = {
     word: 'a power box and firewall',
     start: PowerStart,
     slip: PowerSlip,
-    rings: 'length, width, height, line',
+    rings: 'length, width, height, line, dowel',
   },
   shell: {
     word: 'a shell of plane faces',

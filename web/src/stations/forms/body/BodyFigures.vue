@@ -25,6 +25,12 @@ const rows = computed((): readonly (readonly [string, string])[] => {
     ['Glue lines', length(own.glueMm, 0)],
     ['Tape along the corners', length(own.tapeMm, 0)],
     ...(own.reinforceMm > 0 ? [['Reinforcing tape on both walls', length(own.reinforceMm, 0)] as const] : []),
+    ...own.boxes.flatMap(({ name, sideMm, dowels, dowelMm, dowelLengthMm }): readonly (readonly [string, string])[] => [
+      [`${name}, room on either side`, sideMm < 0 ? `${length(-sideMm)} too tight` : length(sideMm)],
+      ...(dowels > 0
+        ? [[`its dowels of ${length(dowelMm)}, cut to`, `${dowels} × ${length(dowelLengthMm)}`] as const]
+        : []),
+    ]),
     ...(own.foldMm > 0 ? [['Folds, all together', length(own.foldMm, 0)] as const] : []),
   ];
 });

@@ -14,6 +14,7 @@ import {
 import type { Point } from '@grain-fold/core/geometry';
 import { formatLength, formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
 import type { Shape, ShapeHandle, ShapeLabel, ShapeViews } from '../mat/shape-views.ts';
+import { heldBoxShapes, rectangle } from './held-box-shapes.ts';
 import type { FormChosen } from '../use-forms.ts';
 
 /** Room between both views, as a share of the body's height, and at least, in mm. */
@@ -21,13 +22,6 @@ const APART_SHARE = 0.7;
 const LEAST_APART_MM = 50;
 
 const points = (profile: Profile, up: number): readonly Point[] => profile.map(({ x, z }) => ({ x, y: z + up }));
-const box = (from: number, to: number, low: number, top: number): readonly Point[] => [
-  { x: from, y: low },
-  { x: to, y: low },
-  { x: to, y: top },
-  { x: from, y: top },
-];
-
 /** How the side view and the view from above lie on the mat. */
 interface Laid {
   /** Height of the middle line of the view from above. */
@@ -63,7 +57,7 @@ function sideShapes(site: BodySite, roomy: ReadonlySet<string>): readonly Shape[
           ? [
               {
                 key: `former-${former.id}-${index}`,
-                ring: box(board.fore, board.aft, reach.fore.low, reach.fore.top),
+                ring: rectangle(board.fore, board.aft, reach.fore.low, reach.fore.top),
                 look: 'plate',
               },
             ]
@@ -74,7 +68,7 @@ function sideShapes(site: BodySite, roomy: ReadonlySet<string>): readonly Shape[
       const low = heightAt(site.floorTop, fromMm + lengthMm / 2);
       return {
         key: `bay-${id}`,
-        ring: box(fromMm, fromMm + lengthMm, low, low + heightMm),
+        ring: rectangle(fromMm, fromMm + lengthMm, low, low + heightMm),
         look: roomy.has(id) ? 'bay' : 'tight',
       };
     }),
@@ -82,12 +76,12 @@ function sideShapes(site: BodySite, roomy: ReadonlySet<string>): readonly Shape[
       .filter(({ on }) => on === 'walls')
       .map(({ id, aftMm, upMm, lengthMm, widthMm }): Shape => ({
         key: `opening-${id}`,
-        ring: box(aftMm - lengthMm / 2, aftMm + lengthMm / 2, upMm - widthMm / 2, upMm + widthMm / 2),
+        ring: rectangle(aftMm - lengthMm / 2, aftMm + lengthMm / 2, upMm - widthMm / 2, upMm + widthMm / 2),
         look: 'cut',
       })),
     ...dowelPlaces(site).map(({ name, x, z, cut: { seat } }): Shape => ({
       key: `dowel-${name}`,
-      ring: box(x - seat.dowelMm / 2, x + seat.dowelMm / 2, z - seat.dowelMm / 2, z + seat.dowelMm / 2),
+      ring: rectangle(x - seat.dowelMm / 2, x + seat.dowelMm / 2, z - seat.dowelMm / 2, z + seat.dowelMm / 2),
       look: 'cut',
     })),
   ];
@@ -108,13 +102,17 @@ function topShapes(site: BodySite, { middle }: Laid): readonly Shape[] {
           site,
           body.formers.find((one) => one.id === id)!,
         );
-      return { key: `top-${id}`, ring: box(aftMm, boards.at(-1)!.aft, middle - half, middle + half), look: 'plate' };
+      return {
+        key: `top-${id}`,
+        ring: rectangle(aftMm, boards.at(-1)!.aft, middle - half, middle + half),
+        look: 'plate',
+      };
     }),
     ...(body.hatch
       ? [
           {
             key: 'hatch',
-            ring: box(
+            ring: rectangle(
               body.hatch.fromMm,
               body.hatch.toMm,
               middle - heightAt(site.innerHalf, body.hatch.fromMm),
@@ -128,7 +126,7 @@ function topShapes(site: BodySite, { middle }: Laid): readonly Shape[] {
       .filter(({ on }) => on !== 'walls')
       .map(({ id, aftMm, lengthMm, widthMm }): Shape => ({
         key: `opening-${id}`,
-        ring: box(aftMm - lengthMm / 2, aftMm + lengthMm / 2, middle - widthMm / 2, middle + widthMm / 2),
+        ring: rectangle(aftMm - lengthMm / 2, aftMm + lengthMm / 2, middle - widthMm / 2, middle + widthMm / 2),
         look: 'cut',
       })),
   ];
@@ -261,8 +259,9 @@ export function bodyViews(
 ): ShapeViews {
   const laid = layViews(site),
     beside = seatedGuests(site, forms),
+    held = heldBoxShapes(site),
     roomy = new Set(figures.bays.flatMap(({ id, isRoomy }) => (isRoomy ? [id] : [])));
-  const all = beside.shapes.flatMap(({ ring }) => ring);
+  const all = [...beside.shapes, ...held].flatMap(({ ring }) => ring);
   const stations = site.body.stations.map(({ id, aftMm, topMm }): Shape => ({
     key: `station-${id}`,
     ring: [
@@ -288,7 +287,7 @@ export function bodyViews(
       },
       { at: { x: site.fromMm, y: laid.middle + laid.widest + 6 }, text: 'From above' },
     ],
-    shapes: [...sideShapes(site, roomy), ...topShapes(site, laid), ...stations, ...beside.shapes],
+    shapes: [...sideShapes(site, roomy), ...topShapes(site, laid), ...stations, ...held, ...beside.shapes],
     labels: labels(site, laid, unit),
     handles: [...bodyHandles(site, site.form, laid, unit, chosen), ...beside.handles],
   };

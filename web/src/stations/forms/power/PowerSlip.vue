@@ -12,6 +12,7 @@ import SchoolRow from '../slip/SchoolRow.vue';
 import type { PowerDesk } from '../use-forms.ts';
 import PowerFiguresSection from './PowerFiguresSection.vue';
 import PowerFirewall from './PowerFirewall.vue';
+import PowerHold from './PowerHold.vue';
 
 /** The numbers of a power box: the thrust first, then the box and its firewall. */
 const props = defineProps<{ desk: PowerDesk }>();
@@ -71,6 +72,7 @@ const WALLS = [
         @update:model-value="desk.change('Change the walls', [{ path: 'walls', value: $event }])"
       />
     </section>
+    <InTurn><PowerHold :desk="desk" /></InTurn>
     <InTurn><PowerFirewall :desk="desk" /></InTurn>
     <InTurn><PowerFiguresSection :desk="desk" /></InTurn>
     <InTurn><FormSection :desk="desk" /></InTurn>

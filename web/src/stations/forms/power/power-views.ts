@@ -1,4 +1,4 @@
-import { withChanges, type PowerSite } from '@grain-fold/core/forms';
+import { dowelMiddles, withChanges, type PowerSite } from '@grain-fold/core/forms';
 import type { Point } from '@grain-fold/core/geometry';
 import { formatLengthWithUnit, type LengthUnit } from '@grain-fold/core/units';
 import type { Shape, ShapeHandle, ShapeViews } from '../mat/shape-views.ts';
@@ -141,7 +141,21 @@ export function powerViews(site: PowerSite, unit: LengthUnit): ShapeViews {
     return starboard + (port - starboard) * share - (port + starboard) / 2;
   });
   const fromSide = seenBox(site, 'side', 0, heightMm, toLine, (z) => floor + ((top - floor) * z) / heightMm);
-  const shapes = [...fromAbove, ...fromSide, ...firewallShapes(site, laid)],
+  const { dowels } = power,
+    dowelAt = (x: number): Point => ({ x, y: board.thicknessMm + (dowels?.upMm ?? 0) });
+  const across = (dowels ? dowelMiddles(dowels) : []).flatMap((x, index): readonly Shape[] => [
+    { key: `dowel-${index}`, ring: circle(dowelAt(x), dowels!.acrossMm), look: 'cut' },
+    {
+      key: `dowel-${index}-above`,
+      ring: [
+        { x, y: laid.above - half - 8 },
+        { x, y: laid.above + half + 8 },
+      ],
+      look: 'station',
+      isOpen: true,
+    },
+  ]);
+  const shapes = [...fromAbove, ...fromSide, ...across, ...firewallShapes(site, laid)],
     all = shapes.flatMap(({ ring }) => ring);
   const handles: readonly ShapeHandle[] = [
     {
@@ -169,6 +183,20 @@ export function powerViews(site: PowerSite, unit: LengthUnit): ShapeViews {
           },
         ]),
     },
+    ...(dowels
+      ? [
+          {
+            key: 'dowel',
+            at: dowelAt(dowels.firstMm),
+            word: `dowel ${length(dowels.firstMm)} behind the firewall, ${length(dowels.upMm)} up`,
+            drag: ({ x, y }: Point, onStep: (mm: number) => number) =>
+              withChanges(form, [
+                { path: 'dowels.firstMm', value: Math.max(2, onStep(x)) },
+                { path: 'dowels.upMm', value: Math.max(1, onStep(y - board.thicknessMm)) },
+              ]),
+          },
+        ]
+      : []),
     {
       key: 'line',
       at: { x: power.lengthMm, y: toLine },

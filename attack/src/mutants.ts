@@ -63,7 +63,7 @@ function* doings(airframe: Airframe, seed: number): Generator<readonly [string, 
   yield ['faults', () => parts.map((part) => faultsIn(airframe, part))];
   yield ['cut list as a table', () => cutListCsv(cutListOf(airframe), 'mm')];
   yield ['cut list', () => cutListDocument(airframe, 1, date)];
-  yield ['pages', () => [...pagesDocument(airframe, 1, date, 60)]];
+  yield ['pages', () => [...pagesDocument(airframe, 1, date, { mostPages: 60 })]];
   yield ['picture', () => standingPicture(airframe)];
   if (seed % THOROUGH_EVERY === 0) {
     yield ['slow figures', () => slowFigures(airframe)];

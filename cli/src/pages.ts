@@ -1,5 +1,5 @@
 import { pagesDocument, pagesOf, type Airframe } from '@grain-fold/core/airframe';
-import { PAPER_NAMES, pageSettingsFault, type PageSettings, type PaperName } from '@grain-fold/core/pages';
+import { PAPER_NAMES, pageSettingsFault, paperSize, type PageSettings, type PaperName } from '@grain-fold/core/pages';
 import { worded } from '@grain-fold/core/units';
 import type { CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
@@ -30,7 +30,7 @@ export async function pages(file: string, options: CliOptions): Promise<CommandO
     result: {
       airframe: airframe.name,
       scale: airframe.settings.scale,
-      paper: { widthMm: plan.frame.widthMm, heightMm: plan.frame.heightMm },
+      paper: paperSize(airframe.settings.pages),
       pages: plan.pages.length,
       out,
       faults,

@@ -2,7 +2,9 @@ import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fo
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
   LARGEST_PAPER_MM,
+  MOST_SECTIONS,
   ORIENTATIONS,
+  PAGE_WAYS,
   PAPER_NAMES,
   SMALLEST_PAPER_MM,
   TEMPLATE_RULES,
@@ -11,11 +13,15 @@ import {
 } from '@grain-fold/core/pages';
 import { TURN_STEPS } from '@grain-fold/core/stock';
 import { LENGTH_UNITS, MASS_PER_AREA } from '@grain-fold/core/units';
-import { IsOptional } from 'class-validator';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches } from 'class-validator';
+import { IsFlag } from './form-fields.ts';
 import {
   BOUNDS,
+  EachNested,
   HasVariants,
   IsCountBetween,
+  IsIdentifier,
   IsNameUpTo,
   IsNumberBetween,
   IsOneOf,
@@ -23,16 +29,58 @@ import {
   Nested,
 } from './rules.ts';
 
-/** How the airframe is printed. */
-export class PageSettingsDto {
-  @IsOneOf([...PAPER_NAMES, 'own'])
+/** What is printed on. */
+export class PaperChoiceDto {
+  @IsOneOf([...PAPER_NAMES, 'own', 'roll'])
   paper!: string;
   @IsNumberBetween(SMALLEST_PAPER_MM, LARGEST_PAPER_MM) ownWidthMm!: number;
   @IsNumberBetween(SMALLEST_PAPER_MM, LARGEST_PAPER_MM) ownHeightMm!: number;
+  @IsOptional() @IsNumberBetween(SMALLEST_PAPER_MM, LARGEST_PAPER_MM) rollWidthMm?: number;
   @IsOneOf(ORIENTATIONS) orientation!: string;
+}
+
+/** Some of the parts, printed in a way of their own. */
+export class PageSectionDto {
+  @IsIdentifier() id!: string;
+  @IsOneOf(PAGE_WAYS) way!: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.parts)
+  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of parts' })
+  partIds?: string[];
+  @IsOptional() @Nested(() => PaperChoiceDto) paper?: PaperChoiceDto;
+}
+
+/** A piece whose template is on paper. */
+export class PrintedPieceDto {
+  @Matches(/^[A-Za-z0-9_-]{1,40}(:starboard)?$/, { message: 'must be the id of a piece' }) pieceId!: string;
+  @Matches(/^[0-9a-f]{16}$/, { message: 'must be a fingerprint of 16 digits' }) readHash!: string;
+}
+
+/** What was printed last. */
+export class PrintedPagesDto {
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'must be a date as 2026-01-02' }) date!: string;
+  @IsArray()
+  @ArrayMaxSize(2 * BOUNDS.parts)
+  @EachNested()
+  @Type(() => PrintedPieceDto)
+  pieces!: PrintedPieceDto[];
+}
+
+/** How the airframe is printed. */
+export class PageSettingsDto extends PaperChoiceDto {
   @IsNumberBetween(0, WIDEST_MARGIN_MM) marginMm!: number;
   @IsNumberBetween(0, WIDEST_OVERLAP_MM) overlapMm!: number;
   @IsOneOf(TEMPLATE_RULES) templates!: string;
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_SECTIONS)
+  @EachNested()
+  @Type(() => PageSectionDto)
+  sections?: PageSectionDto[];
+  @IsOptional() @IsFlag() hasCover?: boolean;
+  @IsOptional() @Nested(() => PrintedPagesDto) printed?: PrintedPagesDto;
 }
 
 /** How parts are laid on boards. */

@@ -1,15 +1,19 @@
 import { CoreError } from '../units/index.ts';
 import { cutListPages } from '../cutting/index.ts';
 import type { DocumentTitle, Ink } from '../ink/index.ts';
-import { pageInk, paperSize, PAPERS } from '../pages/index.ts';
+import { coverPages, frameOfPage, pageInk, PAPERS, type Page, type PagePlan } from '../pages/index.ts';
 import type { Airframe } from './airframe.ts';
-import { cutListOf, pagesOf } from './figures.ts';
+import { cutListOf } from './figures.ts';
+import { pagesOf } from './page-set.ts';
+import { changedPieces } from './printed.ts';
 
 /** One page of a document: its ink and its paper in mm. */
 export interface PaperPage {
   readonly inks: readonly Ink[];
   readonly widthMm: number;
   readonly heightMm: number;
+  /** What it is called where pages are listed. */
+  readonly label?: string;
 }
 
 /** What a document says about where it comes from. @param date as it is written */
@@ -22,31 +26,69 @@ export const titleOf = ({ name, settings }: Airframe, version: number, date: str
   ...((settings.variants ?? []).length > 0 ? { variant: settings.variant ?? 'every variant' } : {}),
 });
 
+/** What of an airframe's pages is printed. */
+export interface PrintedSet {
+  /** A set of more pages is not made; any number when undefined. */
+  readonly mostPages?: number;
+  /** Only templates that are not as they were printed last. */
+  readonly isChanged?: boolean;
+  /** Names of the pages that are printed, without a cover; all when undefined. */
+  readonly pages?: readonly string[];
+}
+
 /**
  * The printed pages of an airframe at true size, each drawn when it is asked for.
- * @param mostPages a set of more is not made
- * @throws CoreError OUT_OF_RANGE when its page settings cannot print, or when there are more pages
+ * @throws CoreError OUT_OF_RANGE when its page settings cannot print, or when there are more pages; NOT_FOUND for a page that there is not
  */
 export function pagesDocument(
   airframe: Airframe,
   version: number,
   date: string,
-  mostPages = Infinity,
+  { mostPages = Infinity, isChanged = false, pages: names }: PrintedSet = {},
 ): Iterable<PaperPage> {
-  const plan = pagesOf(airframe);
-  if (plan.pages.length > mostPages)
+  const plan = pagesOf(airframe, isChanged ? new Set(changedPieces(airframe)) : undefined);
+  const pages = names ? names.map((name) => pageNamed(plan, name)) : plan.pages;
+  if (pages.length > mostPages)
     throw new CoreError(
       'OUT_OF_RANGE',
-      `These are ${plan.pages.length} pages. Choose a larger paper, a smaller scale or fewer parts, or ask for all of them.`,
-      { pages: plan.pages.length },
+      `These are ${pages.length} pages. Choose a larger paper, a smaller scale or fewer parts, or ask for all of them.`,
+      { pages: pages.length },
     );
-  const title = titleOf(airframe, version, date),
-    paper = paperSize(plan.settings);
-  return drawn(plan.pages, (page) => ({ inks: pageInk(plan, page, title), ...paper }));
+  const title = titleOf(airframe, version, date);
+  const cover = airframe.settings.pages.hasCover && !names && pages.length > 0 ? coverDocument(plan, title) : [];
+  return drawn(cover, pages, (page) => paperPage(plan, page, title));
+}
+
+function pageNamed(plan: PagePlan, name: string): Page {
+  const page = plan.pages.find((one) => one.name === name);
+  if (!page) throw new CoreError('NOT_FOUND', `There is no page ${name}: it was laid out otherwise since.`, { name });
+  return page;
+}
+
+/** The pages before a set, on a paper that every printer has. */
+function coverDocument(plan: PagePlan, title: DocumentTitle): readonly PaperPage[] {
+  const { paper } = plan.settings,
+    size = paper === 'A4' || paper === 'Letter' ? PAPERS[paper] : title.unit === 'in' ? PAPERS.Letter : PAPERS.A4;
+  return coverPages(plan, title, size).map((inks, index, all) => ({
+    inks,
+    ...size,
+    label: all.length > 1 ? `Cover ${index + 1}` : 'Cover',
+  }));
+}
+
+/** A page of a plan as it is printed. */
+export function paperPage(plan: PagePlan, page: Page, title: DocumentTitle): PaperPage {
+  const { widthMm, heightMm } = frameOfPage(plan, page);
+  return { inks: pageInk(plan, page, title), widthMm, heightMm, label: page.name };
 }
 
 /** Pages one after the other, each drawn when it is wanted: of many only one is there at a time. */
-function* drawn<T>(pages: readonly T[], draw: (page: T) => PaperPage): Iterable<PaperPage> {
+function* drawn<T>(
+  before: readonly PaperPage[],
+  pages: readonly T[],
+  draw: (page: T) => PaperPage,
+): Iterable<PaperPage> {
+  yield* before;
   for (const page of pages) yield draw(page);
 }
 

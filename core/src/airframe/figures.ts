@@ -1,16 +1,16 @@
 import type { Fault } from '../checks/index.ts';
 import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
-import { foldsInOrder, seamFigures, type SeamFigures } from '../folds/index.ts';
+import { seamFigures, type SeamFigures } from '../folds/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import { planPages, type PagePlan, type Template } from '../pages/index.ts';
-import type { Airframe, AirframeNest } from './airframe.ts';
+import type { Airframe } from './airframe.ts';
 import { seamsNamed } from './assembled.ts';
 import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
 import { faultsIn, flyingPieces, piecesOfAirframe } from './funnel.ts';
 import { madeOf, partsInVariant } from './made-at-scale.ts';
-import { boardViews, isNestCurrent, quickNest } from './nest-airframe.ts';
+import { boardViews, isNestCurrent, nestToGoBy } from './nest-airframe.ts';
+import { pagesOf } from './page-set.ts';
 import type { Board } from '../stock/index.ts';
 import { seamRows, wholeMass, type SeamRow, type WholeMass } from './whole-airframe.ts';
 import { sizeText, worded, type LengthUnit } from '../units/index.ts';
@@ -61,26 +61,6 @@ export function quickFigures(airframe: Airframe): QuickFigures {
     throughMm: totals.throughMm,
     longestMm: Math.max(0, ...pieces.map(({ part }) => Math.max(boundsWidth(part.bounds), boundsHeight(part.bounds)))),
   };
-}
-
-/** The templates that an airframe prints. */
-export function templatesOf(airframe: Airframe): readonly Template[] {
-  return piecesOfAirframe(airframe).flatMap(({ part, quantity }) => {
-    const template = { part, folds: foldsInOrder(part).map(({ operationId }) => operationId) };
-    return airframe.settings.pages.templates === 'every-piece'
-      ? Array.from({ length: quantity }, () => ({ ...template, pieces: 1 }))
-      : [{ ...template, pieces: quantity }];
-  });
-}
-
-/** The pages that an airframe prints. @throws CoreError OUT_OF_RANGE when its page settings cannot print */
-export const pagesOf = (airframe: Airframe): PagePlan => planPages(templatesOf(airframe), airframe.settings.pages);
-
-/** The nest to go by: the kept one while it still fits, else a quick one. */
-export function nestToGoBy(airframe: Airframe): { readonly nest: AirframeNest; readonly isNested: boolean } {
-  return airframe.nest && isNestCurrent(airframe)
-    ? { nest: airframe.nest, isNested: true }
-    : { nest: quickNest(airframe).nest, isNested: false };
 }
 
 export function slowFigures(airframe: Airframe): SlowFigures {

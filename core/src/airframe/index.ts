@@ -25,8 +25,10 @@ export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report
 export { planDrawingDocument, planViewDocument } from './plan-documents.ts';
 export { type PlanReport, planContext, planReport, planReportOf } from './plan-of-airframe.ts';
 export { placeFaults } from './place-faults.ts';
-export { type PaperPage, cutListDocument, pagesDocument, titleOf } from './documents.ts';
-export { type QuickFigures, type SlowFigures, cutListOf, pagesOf, quickFigures, slowFigures } from './figures.ts';
+export { changedPieces, printedPages } from './printed.ts';
+export { USUAL_SECTIONS, pagesOf, sectionPieces } from './page-set.ts';
+export { type PaperPage, type PrintedSet, cutListDocument, pagesDocument, titleOf } from './documents.ts';
+export { type QuickFigures, type SlowFigures, cutListOf, quickFigures, slowFigures } from './figures.ts';
 export {
   type FoldExtent,
   type FoldView,

@@ -225,3 +225,10 @@ export function turnPlaced(piece: Piece, placed: PlacedPiece, rotation: number):
 /** Whether a nest still fits what the airframe is now. */
 export const isNestCurrent = (airframe: Airframe): boolean =>
   airframe.nest !== undefined && airframe.nest.readHash === nestHash(airframe);
+
+/** The nest to go by: the kept one while it still fits, else a quick one. */
+export function nestToGoBy(airframe: Airframe): { readonly nest: AirframeNest; readonly isNested: boolean } {
+  return airframe.nest && isNestCurrent(airframe)
+    ? { nest: airframe.nest, isNested: true }
+    : { nest: quickNest(airframe).nest, isNested: false };
+}

@@ -1,9 +1,9 @@
 import { viewPart, planInk, scalePlan, type Plan, type PlanView } from '../plan/index.ts';
-import { pageInk, paperSize, PAPERS, planPages } from '../pages/index.ts';
+import { PAPERS, planPages } from '../pages/index.ts';
 import { resolve } from '../resolve/index.ts';
 import { CoreError } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { titleOf, type PaperPage } from './documents.ts';
+import { paperPage, titleOf, type PaperPage } from './documents.ts';
 import { planReportOf } from './plan-of-airframe.ts';
 
 /** Paper has no thickness that a drawing would follow. */
@@ -28,9 +28,8 @@ export function planViewDocument(
   const part = viewPart(planOf(airframe), view);
   const words = [`${airframe.name}, ${part.name.toLowerCase()}`, 'full size: measure the bars before you trust it'];
   const pages = planPages([{ part: resolve(part, ON_PAPER), pieces: 1, words }], airframe.settings.pages),
-    paper = paperSize(pages.settings),
     title = titleOf(airframe, version, date);
-  return pages.pages.map((page) => ({ inks: pageInk(pages, page, title), ...paper }));
+  return pages.pages.map((page) => paperPage(pages, page, title));
 }
 
 /** The three views with dimensions and figures on one page. @throws CoreError NOT_FOUND without a plan */

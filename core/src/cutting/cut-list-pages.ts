@@ -10,11 +10,12 @@ import {
   partPicture,
   stateWords,
   textInk,
+  wrapped,
   type DocumentTitle,
   type Ink,
 } from '../ink/index.ts';
 import type { CutList, CutPart } from './cut-list.ts';
-import { titleRow, workRow, wrapped, type SetRow } from './cut-table.ts';
+import { titleRow, workRow, type SetRow } from './cut-table.ts';
 import { CUT_COLUMN_NOTES, orderWords, sizeWords } from './cut-words.ts';
 
 /** Size of the paper that the list is set on, in mm. */

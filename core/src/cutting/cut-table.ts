@@ -1,4 +1,4 @@
-import { lineInk, textInk, type Ink } from '../ink/index.ts';
+import { lineInk, textInk, type Ink, wrapped } from '../ink/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import type { CutLine } from './cut-lines.ts';
 import { CUT_COLUMNS, cutCells, type CutCells } from './cut-words.ts';
@@ -63,15 +63,4 @@ export function workRow(line: CutLine, unit: LengthUnit, leftMm: number, widthMm
       ),
     ),
   };
-}
-
-/** Breaks a text at spaces into lines of at most so many letters; a word that is longer is broken within. */
-export function wrapped(text: string, letters: number): readonly string[] {
-  const words = text.split(' ').flatMap((word) => word.match(new RegExp(`.{1,${Math.max(1, letters)}}`, 'gu')) ?? ['']);
-  return words.reduce<string[]>((lines, word) => {
-    const last = lines.at(-1);
-    if (last !== undefined && last.length + word.length + 1 <= letters)
-      return [...lines.slice(0, -1), `${last} ${word}`];
-    return [...lines, word];
-  }, []);
 }

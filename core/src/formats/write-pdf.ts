@@ -19,16 +19,27 @@ export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string | 
  */
 export function writePdf(
   document: PdfDocument,
-  pages: Iterable<{ readonly inks: readonly Ink[]; readonly widthMm: number; readonly heightMm: number }>,
+  pages: Iterable<{
+    readonly inks: readonly Ink[];
+    readonly widthMm: number;
+    readonly heightMm: number;
+    readonly label?: string;
+  }>,
   fonts: PdfFontFiles,
 ): void {
   document._root.data.ViewerPreferences = document.ref({ PrintScaling: 'None', PickTrayByPDFSize: true });
   for (const name of PDF_FONTS) document.registerFont(name, fonts[name]);
-  let isEmpty = true;
-  for (const { inks, widthMm, heightMm } of pages) {
+  const labels: string[] = [];
+  for (const { inks, widthMm, heightMm, label } of pages) {
     paintPdfPage(document, inks, widthMm, heightMm);
-    isEmpty = false;
+    labels.push(label ?? String(labels.length + 1));
   }
-  if (isEmpty) document.addPage({ size: [595.28, 841.89], margin: 0 });
+  if (labels.length > 0) document._root.data.PageLabels = pageLabels(labels);
+  else document.addPage({ size: [595.28, 841.89], margin: 0 });
   document.end();
 }
+
+/** Names of pages as viewers list them. pdfkit writes a text as a name, and a String object as a text. @source ISO 32000-1, 12.4.2 */
+const pageLabels = (labels: readonly string[]): Record<string, unknown> => ({
+  Nums: labels.flatMap((label, index) => [index, { P: Object(label) as unknown }]),
+});

@@ -26,6 +26,13 @@ export function boundsOf(points: readonly Point[]): Bounds {
 export const boundsWidth = (box: Bounds): number => box.maxX - box.minX;
 export const boundsHeight = (box: Bounds): number => box.maxY - box.minY;
 export const boundsCentre = (box: Bounds): Point => ({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
+/** The corners of a box, from the lower left one round with the box to the left. */
+export const boundsCorners = ({ minX, minY, maxX, maxY }: Bounds): readonly Point[] => [
+  { x: minX, y: minY },
+  { x: maxX, y: minY },
+  { x: maxX, y: maxY },
+  { x: minX, y: maxY },
+];
 /** Smallest box around all boxes; none gives a box of no size. */
 export function joinBounds(boxes: readonly Bounds[]): Bounds {
   return boundsOf(

@@ -1,6 +1,7 @@
 export {
   type Bounds,
   boundsCentre,
+  boundsCorners,
   boundsHeight,
   boundsOf,
   boundsTouch,
@@ -27,6 +28,7 @@ export {
 } from './curve.ts';
 export { curveBounds, curveIndex } from './curve-bounds.ts';
 export { cubicArcs } from './cubic-arcs.ts';
+export { type Hung, hangInRows, hangInWidth } from './hang-in-rows.ts';
 export { affineCurve, arcCubics, circlePath, ellipseRun, scaleOf } from './ellipse.ts';
 export { fitCurves } from './fit-path.ts';
 export { roomiestPlace } from './inner-place.ts';

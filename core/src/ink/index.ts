@@ -3,3 +3,4 @@ export { type Ink, boxInk, inksOfMark, lineInk, moveInk, textInk } from './ink.t
 export { inkBounds, inkNear } from './ink-bounds.ts';
 export { legendSample, legendWords } from './legend.ts';
 export { partPicture } from './part-picture.ts';
+export { wrapped } from './wrapped.ts';

@@ -10,7 +10,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { nest, placementTransform, type NestBoard, type NestInstance, type NestPart } from '../nesting/index.ts';
-import type { PlacedTemplate, Sheet } from './sheet.ts';
+import type { PlacedTemplate } from './sheet.ts';
 import { templateBounds, templateInk, type Template } from './template.ts';
 import { bestLattice, cellWindow, type InkLine, type TileLattice } from './tile-lattice.ts';
 
@@ -28,12 +28,12 @@ export interface TiledSheet {
 }
 
 /** Paper between two templates, for scissors. */
-const SCISSORS_MM = 3;
+export const SCISSORS_MM = 3;
 /** A few orders are enough: pages are cheap and the figure must follow an edit at once. */
 const ORDERS_TRIED = 3;
 /** Templates are packed by outlines flattened this finely; the scissors' room makes up for it. */
 const OUTLINE_TOLERANCE_MM = 0.2;
-const QUARTER_TURNS = [0, 90, 180, 270] as const;
+export const QUARTER_TURNS = [0, 90, 180, 270] as const;
 
 /**
  * Templates larger than a page, several to a sheet: the largest one sets how many pages the sheet has, others join it where they fit.
@@ -80,7 +80,8 @@ function joinSheet(templates: readonly Template[], alone: TileLattice, room: Pag
     : [{ template: templates[0]!, transform: rotation(alone.turnDegrees) }];
 }
 
-const inkOf = (placed: readonly PlacedTemplate[]): readonly InkLine[] =>
+/** Every line of ink of templates where they lie on their sheet. */
+export const inkOf = (placed: readonly PlacedTemplate[]): readonly InkLine[] =>
   placed.flatMap(({ template, transform }) =>
     templateInk(template).map((line) => ({ ...line, points: line.points.map((p) => applyTransform(transform, p)) })),
   );
@@ -89,13 +90,13 @@ const inkOf = (placed: readonly PlacedTemplate[]): readonly InkLine[] =>
  * Packs templates that fit a page: first into what is left free on the pages of tiled sheets, never across a seam, then onto pages of
  * their own, by true shape and in any quarter turn. The packer works in steps of its pitch, so that one which only just fits may find no
  * place: it gets a page alone.
- * @returns the tiled sheets with what joined them, and the new single-page sheets, numbered on
+ * @returns the tiled sheets with what joined them, and what lies on new sheets of a single page
  */
 export function packSmall(
   templates: readonly Template[],
   tiled: readonly TiledSheet[],
   room: PageRoom,
-): { readonly tiled: readonly TiledSheet[]; readonly singles: readonly Sheet[] } {
+): { readonly tiled: readonly TiledSheet[]; readonly singles: readonly (readonly PlacedTemplate[])[] } {
   if (templates.length === 0) return { tiled, singles: [] };
   const free = tiled.flatMap((sheet, at) =>
     sheet.lattice.cells.map(([column, row]) => freePage(sheet, at, column, row, room)),
@@ -112,17 +113,7 @@ export function packSmall(
   };
   const { layout } = nest(instance, { seed: 1, steps: ORDERS_TRIED });
   const joining = new Map<number, PlacedTemplate[]>();
-  const singles: Sheet[] = [];
-  const addSingle = (placed: readonly PlacedTemplate[]): void => {
-    singles.push({
-      number: tiled.length + singles.length + 1,
-      columns: 1,
-      rows: 1,
-      cells: [[0, 0]],
-      origin: { x: 0, y: 0 },
-      placed,
-    });
-  };
+  const singles: (readonly PlacedTemplate[])[] = [];
   for (const { boardId, placements } of layout.boards) {
     if (placements.length === 0) continue;
     const page = free.find(({ board }) => board.id === boardId);
@@ -133,10 +124,10 @@ export function packSmall(
         : placementTransform(placement),
     }));
     if (page) joining.set(page.sheet, [...(joining.get(page.sheet) ?? []), ...placed]);
-    else addSingle(placed);
+    else singles.push(placed);
   }
   const isPacked = new Set(layout.boards.flatMap(({ placements }) => placements.map(({ partId }) => Number(partId))));
-  for (const [index, template] of templates.entries()) if (!isPacked.has(index)) addSingle([alone(template, room)]);
+  for (const [index, template] of templates.entries()) if (!isPacked.has(index)) singles.push([alone(template, room)]);
   return {
     tiled: tiled.map((sheet, at) => ({ ...sheet, placed: [...sheet.placed, ...(joining.get(at) ?? [])] })),
     singles,
@@ -180,7 +171,8 @@ function freePage(
   };
 }
 
-const nestPart = (template: Template, index: number, rotations: readonly number[]): NestPart => ({
+/** A template as the packer takes it, by the number of its place in a list. */
+export const nestPart = (template: Template, index: number, rotations: readonly number[]): NestPart => ({
   id: String(index),
   quantity: 1,
   rotations,

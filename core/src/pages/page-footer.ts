@@ -18,7 +18,8 @@ import { SIDE_WORDS } from './template.ts';
 
 /** Bars across, title, legend, locator map and the page's name. */
 export function pageFooter(plan: PagePlan, page: Page, sheet: Sheet, title: DocumentTitle): readonly Ink[] {
-  const box = plan.frame.footer;
+  const { frame } = sheet,
+    box = frame.footer;
   const width = boundsWidth(box);
   const mapWidth = 22;
   const barLength = Math.min(BAR_MM, Math.floor((width - 45) / 10) * 10);
@@ -35,7 +36,7 @@ export function pageFooter(plan: PagePlan, page: Page, sheet: Sheet, title: Docu
     ...barAcross({ x: box.minX, y: box.minY + 1 }, barInches * MM_PER_INCH, MM_PER_INCH / 2, `${barInches} in`),
   );
   const textX = box.minX + Math.max(barLength, barInches * MM_PER_INCH) + 13;
-  const { widthMm, heightMm } = plan.frame;
+  const { widthMm, heightMm } = frame;
   if (width - (textX - box.minX) > mapWidth + 12) {
     inks.push(
       textInk({ x: textX, y: box.minY + 8 }, shortened(title.airframe, width - (textX - box.minX) - mapWidth, 3), 3, {

@@ -6,12 +6,12 @@ import { pageFooter } from './page-footer.ts';
 import { sheetLabels, type PageLabel } from './page-labels.ts';
 import { pageSeams } from './page-seams.ts';
 import { inkInView, wordedInk } from './sheet-ink.ts';
-import type { Page, PagePlan } from './sheet.ts';
+import { sheetOf, type Page, type PagePlan } from './sheet.ts';
 
 /** Everything on one page, in mm from the paper's lower left corner. */
 export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): readonly Ink[] {
-  const { frame } = plan;
-  const sheet = plan.sheets.find((one) => one.number === page.sheet)!;
+  const sheet = sheetOf(plan, page),
+    { frame } = sheet;
   const toPaper = translation(frame.window.minX - page.view.minX, frame.window.minY - page.view.minY);
   const names = sheetLabels(plan, page.sheet)
     .filter((label) => label.page === page.name)

@@ -1,5 +1,6 @@
 import {
   applyTransform,
+  boundsCorners,
   boundsOf,
   counterClockwise,
   intersectionOf,
@@ -58,7 +59,10 @@ function labelOn(placed: PlacedTemplate, page: Page, plan: PagePlan): PageLabel 
   const { template, transform } = placed;
   const onSheet = (ring: Polygon): Polygon => ring.map((p) => applyTransform(transform, p));
   const outline = onSheet(outlineRing(template.part));
-  const shown = intersectionOf([counterClockwise(outline)], [corners(clearOfSeams(page, plan.settings.overlapMm))]);
+  const shown = intersectionOf(
+    [counterClockwise(outline)],
+    [boundsCorners(clearOfSeams(page, plan.settings.overlapMm))],
+  );
   const avoid = labelObstacles(template.part).map(onSheet);
   const rooms = shown.map((ring) => {
     const box = boundsOf(ring);
@@ -75,12 +79,6 @@ function labelOn(placed: PlacedTemplate, page: Page, plan: PagePlan): PageLabel 
 
 const touches = (a: Bounds, b: Bounds): boolean =>
   a.minX <= b.maxX && b.minX <= a.maxX && a.minY <= b.maxY && b.minY <= a.maxY;
-const corners = ({ minX, minY, maxX, maxY }: Bounds): Polygon => [
-  { x: minX, y: minY },
-  { x: maxX, y: minY },
-  { x: maxX, y: maxY },
-  { x: minX, y: maxY },
-];
 /** What a page shows, less what its neighbours show too and the words at the seam. */
 function clearOfSeams({ view, neighbours: { left, right, above, below } }: Page, overlapMm: number): Bounds {
   const inset = (name: string | undefined): number => (name ? overlapMm / 2 + SEAM_BAND_MM : 0);
@@ -94,7 +92,7 @@ function clearOfSeams({ view, neighbours: { left, right, above, below } }: Page,
 
 /** The templates that a page shows some of, in the order of the sheet. */
 export function templatesOnPage(plan: PagePlan, page: Page): readonly PlacedTemplate[] {
-  const view = corners(page.view);
+  const view = boundsCorners(page.view);
   const sheet = plan.sheets.find(({ number }) => number === page.sheet);
   return (sheet?.placed ?? []).filter(({ template, transform }) => {
     const ring = outlineRing(template.part).map((p): Point => applyTransform(transform, p));

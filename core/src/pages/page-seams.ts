@@ -1,6 +1,7 @@
 import {
   applyTransform,
   boundsCentre,
+  boundsCorners,
   growBounds,
   type Bounds,
   type Point,
@@ -8,7 +9,7 @@ import {
 } from '../geometry/index.ts';
 import { lineInk, textInk, type Ink } from '../ink/index.ts';
 import { decimalLength, type LengthUnit } from '../units/index.ts';
-import type { Page, PagePlan } from './sheet.ts';
+import { frameOfPage, type Page, type PagePlan } from './sheet.ts';
 
 /** Letters that are read at arm's length: 8 points, and a little over. */
 const READABLE_MM = 2.9;
@@ -39,6 +40,7 @@ export function pageSeams(
   unit: LengthUnit,
 ): readonly Ink[] {
   const seams = seamsOf(page, plan.settings.overlapMm / 2);
+  const { window } = frameOfPage(plan, page);
   const place = (p: Point): Point => applyTransform(toPaper, p);
   const crosses = new Map<string, Point>();
   for (const { from, to } of seams)
@@ -46,6 +48,10 @@ export function pageSeams(
       const at = { x: from.x + (to.x - from.x) * t, y: from.y + (to.y - from.y) * t };
       crosses.set(`${at.x.toFixed(3)}/${at.y.toFixed(3)}`, at);
     }
+  // The outer corners too: joined, the sheet is proved from corner to corner.
+  if (seams.length > 0)
+    for (const at of boundsCorners(growBounds(page.view, -plan.settings.overlapMm / 2)))
+      crosses.set(`${at.x.toFixed(3)}/${at.y.toFixed(3)}`, at);
   const inks = [
     ...seams.flatMap(({ from, to, at, angleDegrees, words }) => [
       lineInk(place(from), place(to), 0.1, [0.8, 1.6]),
@@ -55,11 +61,11 @@ export function pageSeams(
       registrationCross(
         place(at),
         `${coordinate(at.x - origin.x, unit)}, ${coordinate(at.y - origin.y, unit)}`,
-        plan.frame.window,
+        window,
       ),
     ),
   ];
-  return inks.length > 0 ? [{ kind: 'clip', box: plan.frame.window, inks }] : [];
+  return inks.length > 0 ? [{ kind: 'clip', box: window, inks }] : [];
 }
 
 /** The band on both sides of every join line of a sheet that its words and figures take, in mm of the sheet. */

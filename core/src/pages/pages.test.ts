@@ -114,7 +114,7 @@ test.each([
 
 test('a part larger than a page is tiled with its overlap, at true size', () => {
   const it = plan([plate(400, 300)], { overlapMm: 12 });
-  const window = it.frame.window;
+  const window = it.sheets[0]!.frame.window;
   expect(it.pages.length).toBe(
     Math.ceil((400 - 12) / (boundsHeight(window) - 12)) * Math.ceil((300 - 12) / (boundsWidth(window) - 12)),
   );
@@ -197,8 +197,8 @@ describe('a printed page', () => {
         .flatMap((ink) => (ink.kind === 'path' && ink.path.length === 1 ? [ink.path[0]!] : []))
         .filter(({ from, to }) =>
           isUp
-            ? from.x === to.x && from.x < it.frame.window.minX
-            : from.y === to.y && from.y < it.frame.footer.maxY - 2,
+            ? from.x === to.x && from.x < it.sheets[0]!.frame.window.minX
+            : from.y === to.y && from.y < it.sheets[0]!.frame.footer.maxY - 2,
         )
         .map(({ from, to }) => distance(from, to)),
     );
@@ -236,7 +236,8 @@ describe('a printed page', () => {
     expect(window.minX).toBeGreaterThanOrEqual(8);
     expect([widthMm - window.maxX, heightMm - window.maxY]).toEqual([8, 8]);
     for (const page of it.pages)
-      for (const ink of pageInk(it, page, title)) if (ink.kind === 'clip') expect(ink.box).toEqual(it.frame.window);
+      for (const ink of pageInk(it, page, title))
+        if (ink.kind === 'clip') expect(ink.box).toEqual(it.sheets[0]!.frame.window);
   });
 });
 
@@ -251,7 +252,7 @@ test('every page of a tiled part names it, its hand and face, clear of cuts and 
   ];
   for (const page of it.pages) {
     const inks = flat(pageInk(it, page, { ...title, unit: 'in' })).flatMap((ink) => (ink.kind === 'text' ? [ink] : []));
-    const { window } = it.frame;
+    const { window } = it.sheets[0]!.frame;
     const [name, words] = [
       inks.find(({ text }) => text === 'Wing'),
       inks.find(({ text }) => /port · face up/.test(text)),

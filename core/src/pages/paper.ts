@@ -23,18 +23,54 @@ export const ORIENTATIONS = ['portrait', 'landscape'] as const;
 /** One template for each shape, to be traced as often as needed, or one for every piece. */
 export const TEMPLATE_RULES = ['each-shape', 'every-piece'] as const;
 
-/** How the builder prints. */
-export interface PageSettings {
-  readonly paper: PaperName | 'own';
+/** How parts come on paper: each by itself, all as one plan, or as they lie on their boards. */
+export const PAGE_WAYS = ['loose', 'plan', 'boards'] as const;
+export type PageWay = (typeof PAGE_WAYS)[number];
+/** Sections of one set of pages at most. */
+export const MOST_SECTIONS = 8;
+
+/** What is printed on. */
+export interface PaperChoice {
+  readonly paper: PaperName | 'own' | 'roll';
   /** Size of the builder's own paper; read only when paper is 'own'. */
   readonly ownWidthMm: number;
   readonly ownHeightMm: number;
+  /** Across a roll, whose sheets are as long as it takes; read only when paper is 'roll'. */
+  readonly rollWidthMm?: number;
   readonly orientation: (typeof ORIENTATIONS)[number];
+}
+
+/** Some of the parts, printed in a way of their own. */
+export interface PageSection {
+  readonly id: string;
+  readonly way: PageWay;
+  /** Ids of its parts; all that no other section has when undefined. */
+  readonly partIds?: readonly string[];
+  /** Its paper; that of the set when undefined. */
+  readonly paper?: PaperChoice;
+}
+
+/** What was printed, so that what changed since can be printed alone. */
+export interface PrintedPages {
+  /** As YYYY-MM-DD. */
+  readonly date: string;
+  /** Every piece whose template is on paper, with a fingerprint of it. */
+  readonly pieces: readonly { readonly pieceId: string; readonly readHash: string }[];
+}
+
+/** How the builder prints. */
+export interface PageSettings extends PaperChoice {
   /** Edge that the printer leaves white. */
   readonly marginMm: number;
   /** Width that neighbouring pages of one sheet share. */
   readonly overlapMm: number;
   readonly templates: (typeof TEMPLATE_RULES)[number];
+  /** What is printed how; every part by itself when undefined. */
+  readonly sections?: readonly PageSection[];
+  /** Whether pages come before that say how to print and join them. */
+  readonly hasCover?: boolean;
+  /** What was printed last; nothing when undefined. */
+  readonly printed?: PrintedPages;
 }
 
 export const DEFAULT_PAGE_SETTINGS: PageSettings = {
@@ -62,8 +98,12 @@ export interface PageFrame {
 const FOOTER_MM = 25;
 const GUTTER_MM = 9;
 
-/** Width and height of the paper as it lies. */
-export function paperSize(settings: PageSettings): { readonly widthMm: number; readonly heightMm: number } {
+/** Across a roll that is not said otherwise, in mm. */
+export const USUAL_ROLL_MM = 610;
+
+/** Width and height of the paper as it lies; a roll is as long as can be. */
+export function paperSize(settings: PaperChoice): { readonly widthMm: number; readonly heightMm: number } {
+  if (settings.paper === 'roll') return { widthMm: settings.rollWidthMm ?? USUAL_ROLL_MM, heightMm: LARGEST_PAPER_MM };
   const paper =
     settings.paper === 'own'
       ? { widthMm: settings.ownWidthMm, heightMm: settings.ownHeightMm }
@@ -75,8 +115,13 @@ export function paperSize(settings: PageSettings): { readonly widthMm: number; r
 /** Least room on a page to draw on, in mm. */
 const LEAST_ROOM_MM = 20;
 
-/** Why these settings cannot print, or undefined: the number and what it may be. */
+/** Why these settings cannot print, or undefined: the number and what it may be; of any section's paper too. */
 export function pageSettingsFault(settings: PageSettings): string | undefined {
+  const all = [settings, ...(settings.sections ?? []).map(({ paper }) => ({ ...settings, ...paper }))];
+  return all.map(paperFault).find((fault) => fault !== undefined);
+}
+
+function paperFault(settings: PageSettings): string | undefined {
   const { widthMm, heightMm } = paperSize(settings);
   const sides = [widthMm, heightMm];
   if (!sides.every((side) => side >= SMALLEST_PAPER_MM && side <= LARGEST_PAPER_MM))
@@ -96,7 +141,14 @@ export function pageSettingsFault(settings: PageSettings): string | undefined {
 /** Where things stand on a page of these settings. */
 export function pageFrame(settings: PageSettings): PageFrame {
   const { widthMm, heightMm } = paperSize(settings);
-  const m = settings.marginMm;
+  return frameOf(widthMm, heightMm, settings.marginMm);
+}
+
+/** The same with so much of the drawing's height left out above: a sheet off a roll. */
+export const shortenedFrame = ({ widthMm, heightMm, footer }: PageFrame, byMm: number): PageFrame =>
+  frameOf(widthMm, heightMm - byMm, footer.minX);
+
+function frameOf(widthMm: number, heightMm: number, m: number): PageFrame {
   return {
     widthMm,
     heightMm,

@@ -1,7 +1,6 @@
 import {
   applyTransform,
-  boundsHeight,
-  boundsWidth,
+  boundsCorners,
   flattenOpenPath,
   runsInside,
   type Point,
@@ -9,76 +8,46 @@ import {
 } from '../geometry/index.ts';
 import type { OperationKind } from '../operations/index.ts';
 import { CoreError, worded } from '../units/index.ts';
-import { packSmall, tiledSheets, type PageRoom, type TiledSheet } from './pack-sheets.ts';
-import { pageFrame, pageSettingsFault, type PageSettings } from './paper.ts';
+import { laySection, refuseCount, type SectionContent } from './lay-section.ts';
+import { pageSettingsFault, type PageSettings } from './paper.ts';
 import type { Page, PagePlan, Sheet } from './sheet.ts';
-import { templateBounds, type Template } from './template.ts';
-import { cellWindow } from './tile-lattice.ts';
+import type { Template } from './template.ts';
 
 /** How finely a line is looked at to tell whether a page shows it, in mm. */
 const LEGEND_TOLERANCE_MM = 0.3;
-/** Pages of one set at most: more is no set to join by hand, and takes minutes to lay out. */
-export const MOST_PAGES = 3000;
-/** Room that packing needs round a template that just fits, in mm. */
-const FIT_RESERVE_MM = 3;
+/**
+ * Lays templates out on as few pages as it can, each by itself.
+ * @throws CoreError as {@link planSet} does
+ */
+export const planPages = (templates: readonly Template[], settings: PageSettings): PagePlan =>
+  planSet([{ id: 'all', way: 'loose', templates, settings }], settings);
 
 /**
- * Lays templates out on as few pages as it can: what fits a page is packed with others by true shape and
- * crosses no seam, what does not is tiled. Pages without ink are left out. Every template is on paper exactly once.
+ * Lays out a set of pages, section by section. Pages without ink are left out. Every template is on paper exactly once.
  * @throws CoreError OUT_OF_RANGE when the settings cannot print, or when it would take more than {@link MOST_PAGES}; BROKEN_PLAN when a template would be on no sheet or on several
  */
-export function planPages(templates: readonly Template[], settings: PageSettings): PagePlan {
-  const fault = pageSettingsFault(settings);
-  if (fault) throw new CoreError('OUT_OF_RANGE', worded(fault, 'mm'), { settings });
-  const frame = pageFrame(settings);
-  const drawn = templates.filter((template) => template.part.outer.length > 0);
-  const width = boundsWidth(frame.window),
-    height = boundsHeight(frame.window);
-  const fits = (template: Template): boolean => {
-    const box = templateBounds(template);
-    const [w, h] = [boundsWidth(box), boundsHeight(box)];
-    return (
-      (w <= width - FIT_RESERVE_MM && h <= height - FIT_RESERVE_MM) ||
-      (h <= width - FIT_RESERVE_MM && w <= height - FIT_RESERVE_MM)
-    );
-  };
-  const room: PageRoom = { width, height, overlapMm: settings.overlapMm };
-  refuseTooMany(
-    drawn.filter((template) => !fits(template)),
-    room,
+export function planSet(sections: readonly SectionContent[], settings: PageSettings): PagePlan {
+  const drawn = sections.map((section) => ({
+    ...section,
+    templates: section.templates.filter(({ part }) => part.outer.length > 0),
+  }));
+  const sheets: Sheet[] = [],
+    pages: Page[] = [];
+  for (const section of drawn) {
+    const fault = pageSettingsFault(section.settings);
+    if (fault) throw new CoreError('OUT_OF_RANGE', worded(fault, 'mm'), { settings });
+    for (const laid of laySection(section, sheets.length + 1)) {
+      sheets.push(laid.sheet);
+      pages.push(...laid.pages);
+    }
+    refuseCount(pages.length);
+  }
+  const plan = { settings, sheets, pages };
+  refuseLost(
+    drawn.flatMap(({ templates }) => templates),
+    plan,
   );
-  const packed = packSmall(
-    drawn.filter(fits),
-    tiledSheets(
-      drawn.filter((template) => !fits(template)),
-      room,
-    ),
-    room,
-  );
-  const all = [
-    ...packed.tiled.map((sheet, index) => pagesOfTiled(sheet, index + 1, room)),
-    ...packed.singles.map((sheet) => singleSheet(sheet, width, height)),
-  ];
-  const plan = { settings, frame, sheets: all.map(({ sheet }) => sheet), pages: all.flatMap(({ pages }) => pages) };
-  refuseLost(drawn, plan);
   return plan;
-}
-
-/** Refuses before anything is laid out: what the parts' rectangles would take. */
-function refuseTooMany(templates: readonly Template[], { width, height, overlapMm }: PageRoom): void {
-  const along = (sizeMm: number, roomMm: number): number =>
-    Math.max(1, Math.ceil((sizeMm - overlapMm) / (roomMm - overlapMm)));
-  const count = templates.reduce((sum, template) => {
-    const box = templateBounds(template),
-      [w, h] = [boundsWidth(box), boundsHeight(box)];
-    return sum + Math.min(along(w, width) * along(h, height), along(h, width) * along(w, height));
-  }, 0);
-  if (count > MOST_PAGES)
-    throw new CoreError(
-      'OUT_OF_RANGE',
-      `These parts would take up to ${count} pages; at most ${MOST_PAGES} are laid out. Choose a larger paper, a smaller scale or fewer parts.`,
-      { count },
-    );
 }
 
 /** A plan that leaves a part out would be found out after cutting: it is none. */
@@ -96,76 +65,10 @@ function refuseLost(templates: readonly Template[], { sheets, pages }: PagePlan)
     );
 }
 
-interface SheetWithPages {
-  readonly sheet: Sheet;
-  readonly pages: readonly Page[];
-}
-
-function singleSheet(sheet: Sheet, width: number, height: number): SheetWithPages {
-  return {
-    sheet,
-    pages: [
-      {
-        name: String(sheet.number),
-        sheet: sheet.number,
-        column: 0,
-        row: 0,
-        view: { minX: 0, minY: 0, maxX: width, maxY: height },
-        neighbours: {},
-      },
-    ],
-  };
-}
-
-function pagesOfTiled(
-  { lattice, placed }: TiledSheet,
-  number: number,
-  { width, height, overlapMm }: PageRoom,
-): SheetWithPages {
-  const has = (column: number, row: number): string | undefined =>
-    lattice.cells.some(([c, r]) => c === column && r === row) ? nameOf(column, row) : undefined;
-  const nameOf = (column: number, row: number): string =>
-    lattice.cells.length === 1
-      ? String(number)
-      : `${number}${String.fromCharCode(65 + column)}${lattice.rows > 1 ? lattice.rows - row : ''}`;
-  const pages = [...lattice.cells]
-    .sort(([c1, r1], [c2, r2]) => r2 - r1 || c1 - c2)
-    .map(([column, row]): Page => ({
-      name: nameOf(column, row),
-      sheet: number,
-      column,
-      row,
-      view: cellWindow(lattice, column, row, width, height, overlapMm),
-      neighbours: {
-        left: has(column - 1, row),
-        right: has(column + 1, row),
-        above: has(column, row + 1),
-        below: has(column, row - 1),
-      },
-    }));
-  return {
-    sheet: {
-      number,
-      columns: lattice.columns,
-      rows: lattice.rows,
-      placed,
-      cells: lattice.cells,
-      origin: { x: lattice.originX, y: lattice.originY },
-    },
-    pages,
-  };
-}
-
 /** The kinds of stroke that a page shows, for its legend: those with a line or an area on it. */
 export function kindsOnPage(plan: PagePlan, page: Page): readonly OperationKind[] {
   const sheet = plan.sheets.find((one) => one.number === page.sheet);
-  const { minX, minY, maxX, maxY } = page.view;
-  const view: Polygon = [
-    { x: minX, y: minY },
-    { x: maxX, y: minY },
-    { x: maxX, y: maxY },
-    { x: minX, y: maxY },
-  ];
+  const view: Polygon = boundsCorners(page.view);
   const isShown = (line: readonly Point[]): boolean => runsInside(line, [view]).length > 0;
   const kinds = (sheet?.placed ?? []).flatMap(({ template, transform }) =>
     template.part.strokes

@@ -2,6 +2,7 @@ import {
   applyTransform,
   boundsCentre,
   boundsHeight,
+  boundsOf,
   boundsWidth,
   boxIndex,
   growBounds,
@@ -10,14 +11,14 @@ import {
   type BoxIndex,
   type Transform,
 } from '../geometry/index.ts';
-import { inkBounds, inkNear, inksOfMark, moveInk, type Ink } from '../ink/index.ts';
+import { inkBounds, inkNear, inksOfMark, lineInk, moveInk, textInk, type Ink } from '../ink/index.ts';
 import { lineMarks, placeCaptions, type TurnedBox } from '../linecode/index.ts';
 import type { TextMark } from '../marks/index.ts';
 import { degrees, memo, worded, type LengthUnit } from '../units/index.ts';
 import { foldNumberPlaces, foldNumbers, RING_MM } from './fold-numbers.ts';
 import { sheetLabels } from './page-labels.ts';
 import { seamBands } from './page-seams.ts';
-import type { Page, PagePlan } from './sheet.ts';
+import type { Page, PagePlan, Sheet } from './sheet.ts';
 import type { Template } from './template.ts';
 
 /** Size of captions on paper in mm, and white round the name of a part. */
@@ -52,10 +53,24 @@ const sheetInk = memo(
         ...foldNumbers(template, transform),
       ].map((ink) => wordedInk(ink, unit));
     });
+    if (sheet?.board) inks.push(...boardInk(sheet.board));
     return { inks, near: boxIndex(inks.map(inkBounds)) };
   },
   (sheetNumber, unit) => `${sheetNumber} ${unit}`,
 );
+
+/** Size of a board's words in mm, and how far they stand within its edge. */
+const BOARD_WORDS_MM = 3,
+  WITHIN_EDGE_MM = 1.5;
+
+/** The edge of the board that a sheet is glued to, with what it is called along its lower one. */
+function boardInk({ ring, words }: NonNullable<Sheet['board']>): readonly Ink[] {
+  const { minX, minY } = boundsOf(ring);
+  return [
+    ...ring.map((p, index) => lineInk(p, ring[(index + 1) % ring.length]!, 0.2, [4, 1.2])),
+    textInk({ x: minX + WITHIN_EDGE_MM, y: minY + WITHIN_EDGE_MM }, words, BOARD_WORDS_MM, { weight: 'figure' }),
+  ];
+}
 
 /** What a page shows of its sheet, in mm of the paper. */
 export function inkInView(plan: PagePlan, page: Page, toPaper: Transform, unit: LengthUnit): readonly Ink[] {

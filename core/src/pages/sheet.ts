@@ -1,4 +1,4 @@
-import type { Bounds, Point, Transform } from '../geometry/index.ts';
+import type { Bounds, Point, Polygon, Transform } from '../geometry/index.ts';
 import type { PageFrame, PageSettings } from './paper.ts';
 import type { Template } from './template.ts';
 
@@ -30,11 +30,23 @@ export interface Sheet {
   readonly cells: readonly (readonly [number, number])[];
   /** Lower left corner of the lattice; registration coordinates count from it. */
   readonly origin: Point;
+  /** The paper of its pages. */
+  readonly frame: PageFrame;
+  /** Of the section that it belongs to. */
+  readonly sectionId: string;
+  /** The edge of the board that its templates lie on, and what that is called. */
+  readonly board?: { readonly ring: Polygon; readonly words: string };
 }
 
 export interface PagePlan {
   readonly settings: PageSettings;
-  readonly frame: PageFrame;
   readonly sheets: readonly Sheet[];
   readonly pages: readonly Page[];
 }
+
+/** The sheet that a page is of. */
+export const sheetOf = ({ sheets }: PagePlan, { sheet }: Pick<Page, 'sheet'>): Sheet =>
+  sheets.find(({ number }) => number === sheet)!;
+
+/** The paper of a page. */
+export const frameOfPage = (plan: PagePlan, page: Pick<Page, 'sheet'>): PageFrame => sheetOf(plan, page).frame;

@@ -1,5 +1,6 @@
 import {
   bandAlong,
+  boundsCorners,
   boundsOf,
   flattenClosedPath,
   flattenOpenPath,
@@ -91,12 +92,7 @@ export function templateInk(template: Template): readonly InkLine[] {
     seamCost,
   });
   const { box } = templateLabel(template);
-  const label = [
-    { x: box.minX, y: box.minY },
-    { x: box.maxX, y: box.minY },
-    { x: box.maxX, y: box.maxY },
-    { x: box.minX, y: box.maxY },
-  ];
+  const label = boundsCorners(box);
   return [
     ...(part.outline ? [part.outline, ...part.holes].map((path) => closed(flattenClosedPath(path, 0.3), 2)) : []),
     ...part.strokes.flatMap((stroke) => [

@@ -39,15 +39,17 @@ const PEN_ROOM_MM = 0.6;
  * @param lines all ink of the sheet, in mm
  * @param windowWidth, windowHeight what a page can show
  * @param overlapMm what neighbours share
+ * @param turns tried; those that the ink suggests when left out
  */
 export function bestLattice(
   lines: readonly InkLine[],
   windowWidth: number,
   windowHeight: number,
   overlapMm: number,
+  turns: readonly number[] = turnsFor(lines.flatMap((line) => line.points)),
 ): TileLattice {
   let best: TileLattice | undefined;
-  for (const turnDegrees of turnsFor(lines.flatMap((line) => line.points))) {
+  for (const turnDegrees of turns) {
     const t = rotation(turnDegrees);
     const turned = lines.map((line) => ({ ...line, points: line.points.map((p) => applyTransform(t, p)) }));
     for (const lattice of latticesOver(turned, turnDegrees, windowWidth, windowHeight, overlapMm)) {
@@ -146,6 +148,7 @@ function inkedCells(
       const from = cellAt(a.x, a.y),
         to = cellAt(b.x, b.y);
       inked.add(from);
+      seamCost += alongSeam(a, b, grid);
       if (from === to) continue;
       const cuts = [
         ...gridCuts(a.x, b.x, grid.originX, grid.cellX),
@@ -162,6 +165,26 @@ function inkedCells(
     .sort((p, q) => p - q)
     .map((key) => [key % grid.columns, Math.floor(key / grid.columns)] as const);
   return { cells, seamCost };
+}
+
+/** A seam along an edge is as bad as one across it: the glued strip warps the knife's way. Within so far, in mm. */
+const ALONG_SEAM_MM = 15;
+/** Cost of a seam beside an edge, by length, in 1/mm. */
+const ALONG_COST = 0.02;
+/** A run lies along a seam where it leaves it by less than this share of its length. */
+const ALONG_SLOPE = 0.05;
+
+/** How much it hurts that a run lies along a seam within the sheet. */
+function alongSeam(a: Point, b: Point, { originX, originY, cellX, cellY, columns, rows }: Grid): number {
+  const dx = Math.abs(b.x - a.x),
+    dy = Math.abs(b.y - a.y);
+  const isNear = (at: number, origin: number, cell: number, count: number): boolean => {
+    const line = Math.round((at - origin) / cell);
+    return line > 0 && line < count && Math.abs(at - origin - line * cell) < ALONG_SEAM_MM;
+  };
+  if (dx < ALONG_SLOPE * dy) return isNear((a.x + b.x) / 2, originX, cellX, columns) ? ALONG_COST * dy : 0;
+  if (dy < ALONG_SLOPE * dx) return isNear((a.y + b.y) / 2, originY, cellY, rows) ? ALONG_COST * dx : 0;
+  return 0;
 }
 
 /** Parameters at which a run from a to b passes grid lines. */

@@ -7,6 +7,7 @@ import { pageSettingsFault } from '@grain-fold/core/pages';
 import { PLAN_VIEWS } from '@grain-fold/core/plan';
 import { worded } from '@grain-fold/core/units';
 import type { AttachmentService } from '../attachments/attachment.service.ts';
+import type { DocumentJob } from '../documents/document-job.ts';
 import type { Asker, DocumentService } from '../documents/document.service.ts';
 import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
@@ -15,6 +16,8 @@ import { ServerProblem } from '../http/server-problem.ts';
 import type { ReadingService } from '../reading/reading.service.ts';
 import type { AirframeService } from './airframe.service.ts';
 
+/** Names of pages as a plan gives them, two hundred at most. */
+const PAGE_NAMES = /^\d{1,4}[A-Z]{0,3}\d{0,4}(,\d{1,4}[A-Z]{0,3}\d{0,4}){0,199}$/;
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** Everything about airframes: list, open, save, revisions, project file, pages and cut list. */
@@ -44,6 +47,12 @@ export function airframeRoutes(
     if (typeof from !== 'string' || !/^\d{1,7}$/.test(from))
       throw new ServerProblem('BAD_REQUEST', 'from: must be a whole number.');
     return Number(from);
+  };
+  /** What of the pages is asked for: `changed=yes`, `pages=1A,2`. */
+  const printedOf = ({ query: { changed, pages } }: Pick<Context, 'query'>): DocumentJob['printed'] => {
+    if (pages !== undefined && (typeof pages !== 'string' || !PAGE_NAMES.test(pages)))
+      throw new ServerProblem('BAD_REQUEST', 'pages: must be names of pages, as 1A,2.');
+    return { isChanged: changed === 'yes', ...(pages === undefined ? {} : { pages: pages.split(',') }) };
   };
   /** A body that is not JSON by its type carries no airframe. */
   const textOf = ({ request }: Pick<Context, 'request'>): string => request.text ?? 'null';
@@ -152,7 +161,14 @@ export function airframeRoutes(
     if (fault) throw new ServerProblem('CANNOT_PRINT', worded(fault, airframe.settings.unit));
     attach(ctx, airframe.name, ' pages.pdf');
     ctx.body = await documents.make(
-      { kind: 'pages', airframe, version, date: today(), isMany: ctx.query.all === 'yes' },
+      {
+        kind: 'pages',
+        airframe,
+        version,
+        date: today(),
+        isMany: ctx.query.all === 'yes',
+        printed: printedOf(ctx),
+      },
       asker(ctx),
     );
   });

@@ -11,6 +11,7 @@ import {
   standingPicture,
   type Airframe,
   type PaperPage,
+  type PrintedSet,
 } from '@grain-fold/core/airframe';
 import { cutListCsv } from '@grain-fold/core/cutting';
 import {
@@ -43,6 +44,8 @@ export interface DocumentJob {
   readonly date: string;
   /** Pages are made however many there are: that was asked for. */
   readonly isMany?: boolean;
+  /** What of the pages is printed; all when undefined. */
+  readonly printed?: Pick<PrintedSet, 'isChanged' | 'pages'>;
   readonly takenOut?: TakenOut;
 }
 
@@ -120,10 +123,10 @@ const makePicture = ({ airframe }: DocumentJob): Uint8Array =>
   new TextEncoder().encode(standingPicture(airframe) ?? '');
 
 /** Makes the PDF of a job. Runs on a worker thread, since packing pages and drawing them takes longer than a request may block. */
-function makeDocument({ kind, airframe, version, date, isMany }: DocumentJob): Promise<Uint8Array> {
+function makeDocument({ kind, airframe, version, date, isMany, printed }: DocumentJob): Promise<Uint8Array> {
   const pages =
     kind === 'pages'
-      ? pagesDocument(airframe, version, date, isMany ? Infinity : MANY_PAGES)
+      ? pagesDocument(airframe, version, date, { ...printed, ...(isMany ? {} : { mostPages: MANY_PAGES }) })
       : cutListDocument(airframe, version, date);
   return pdfOf(pages, `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`);
 }

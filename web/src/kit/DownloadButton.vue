@@ -6,7 +6,7 @@ import { useAirframe } from '../stores/airframe/airframe.ts';
 /** Saves what is unsaved, then downloads a document that the server makes of it. */
 const props = defineProps<{
   name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file';
-  /** Asked for as it is, however large. */ all?: boolean;
+  /** What of it is asked for. */ query?: Readonly<Record<string, string>>;
   quiet?: boolean;
   disabled?: boolean;
 }>();
@@ -21,7 +21,7 @@ async function download(): Promise<void> {
   fault.value = '';
   try {
     await work.flush();
-    keepFile(await fetchDocument(id, props.name, props.all ? { all: 'yes' } : {}));
+    keepFile(await fetchDocument(id, props.name, props.query));
   } catch (error) {
     fault.value = documentFault(error);
   } finally {

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import {
+  changedPieces,
   cutListOf,
   pagesOf,
   quickFigures,
@@ -20,9 +21,10 @@ const figures = {
     const airframe = keeper.take(change);
     return worked(() => slowFigures(airframe));
   },
-  pages(change: AirframeChange): Worked<PagePlan> {
+  /** @param isChanged only templates that are not as they were printed last */
+  pages(change: AirframeChange, isChanged: boolean): Worked<PagePlan> {
     const airframe = keeper.take(change);
-    return worked(() => pagesOf(airframe));
+    return worked(() => pagesOf(airframe, isChanged ? new Set(changedPieces(airframe)) : undefined));
   },
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   /** Figures at another factor, the kept nest left out: what scaling would do. */

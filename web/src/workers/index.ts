@@ -49,8 +49,8 @@ type Answer<Job extends (...args: never[]) => unknown> = Promise<Awaited<ReturnT
 export const slowly = {
   figures: (airframe: Airframe): Answer<FiguresWorker['slow']> =>
     figures.ask(airframe, async (change) => figures.jobs.slow(change)),
-  pages: (airframe: Airframe): Answer<FiguresWorker['pages']> =>
-    figures.ask(airframe, async (change) => figures.jobs.pages(change)),
+  pages: (airframe: Airframe, isChanged: boolean): Answer<FiguresWorker['pages']> =>
+    figures.ask(airframe, async (change) => figures.jobs.pages(change, isChanged)),
   cutList: (airframe: Airframe): Answer<FiguresWorker['cutList']> =>
     figures.ask(airframe, async (change) => figures.jobs.cutList(change)),
   atScale: (airframe: Airframe, scale: number): Answer<FiguresWorker['atScale']> =>

@@ -2,7 +2,7 @@ import { pagesOf, titleOf, type Airframe } from '../../airframe/index.ts';
 import { strokeText } from '../../features/index.ts';
 import { circlePath, compose, rotation, transformPath, translation } from '../../geometry/index.ts';
 import type { Ink } from '../../ink/index.ts';
-import { pageInk, paperSize } from '../../pages/index.ts';
+import { frameOfPage, pageInk } from '../../pages/index.ts';
 import { CoreError } from '../../units/index.ts';
 import { clippedToBox } from '../pdf/clip-path.ts';
 import { runsThrough } from '../drawing.ts';
@@ -20,7 +20,7 @@ export function pageDrawing(airframe: Airframe, number: number, version: number,
   const plan = pagesOf(airframe),
     page = plan.pages[number - 1];
   if (!page) throw new CoreError('NOT_FOUND', `There are pages 1 to ${plan.pages.length}, got ${number}.`, { number });
-  const { widthMm, heightMm } = paperSize(plan.settings);
+  const { widthMm, heightMm } = frameOfPage(plan, page);
   return {
     title: `${airframe.name}, page ${number}`,
     lines: pageInk(plan, page, titleOf(airframe, version, date)).flatMap(linesOf),

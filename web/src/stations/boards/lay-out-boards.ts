@@ -1,6 +1,5 @@
 import type { BoardView } from '@grain-fold/core/airframe';
-import { boundsOf, type Bounds, type Point } from '@grain-fold/core/geometry';
-import { hangInRows } from '../../mat/hang-in-rows.ts';
+import { hangInRows, boundsOf, type Bounds, type Point } from '@grain-fold/core/geometry';
 
 /** A nested board on the mat: where its own lower left corner comes to lie, in mm. */
 export interface BoardOnMat {

@@ -3,18 +3,16 @@ import { watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 import type { Bounds } from '@grain-fold/core/geometry';
 import {
-  LARGEST_PAPER_MM,
-  SMALLEST_PAPER_MM,
+  assemblyTotals,
+  frameOfPage,
   WIDEST_MARGIN_MM,
   WIDEST_OVERLAP_MM,
   pageSettingsFault,
-  PAPER_NAMES,
   type PagePlan,
   type PageSettings,
 } from '@grain-fold/core/pages';
-import { countOf, worded, sizeText } from '@grain-fold/core/units';
+import { countOf, formatRunLength, worded, sizeText } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
-import DownloadButton from '../../kit/DownloadButton.vue';
 import MatCanvas from '../../mat/MatCanvas.vue';
 import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -23,15 +21,22 @@ import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
 import { layOutSheets } from './lay-out-sheets.ts';
-import PagePreview from './PagePreview.vue';
+import ChosenPage from './ChosenPage.vue';
+import PaperRows from './PaperRows.vue';
+import PrintSection from './PrintSection.vue';
+import SectionRows from './SectionRows.vue';
 import SheetOnMat from './SheetOnMat.vue';
 
 const work = useAirframe();
 const figures = useFigures();
 const plan = shallowRef<PagePlan>();
-const fault = ref('');
+/** Why a number was not taken, and why the pages could not be laid out. */
+const fault = ref(''),
+  planFault = ref('');
 const isOld = ref(false);
 const chosenName = ref<string>();
+/** Only templates that are not as they were printed last. */
+const isChanged = ref(false);
 
 const settings = computed(() => work.airframe!.settings.pages);
 const change = (changes: Partial<PageSettings>): void => {
@@ -40,15 +45,15 @@ const change = (changes: Partial<PageSettings>): void => {
   if (!fault.value) work.changeSettings('Change pages', { pages: next });
 };
 watchDebounced(
-  () => work.airframe,
-  async (airframe) => {
+  [() => work.airframe, isChanged],
+  async ([airframe, onlyChanged]) => {
     if (!airframe) return;
     isOld.value = true;
-    const answer = await slowly.pages(airframe);
-    if (work.airframe !== airframe) return;
+    const answer = await slowly.pages(airframe, onlyChanged);
+    if (work.airframe !== airframe || isChanged.value !== onlyChanged) return;
     isOld.value = false;
+    planFault.value = answer.ok ? '' : worded(answer.message, work.unit);
     if (answer.ok) plan.value = answer.value;
-    else fault.value = answer.message;
   },
   { debounce: 80, immediate: true },
 );
@@ -64,19 +69,17 @@ const chosen = computed(() => plan.value?.pages.find(({ name }) => name === chos
 const saved = computed(() =>
   plan.value ? plan.value.sheets.reduce((sum, { columns, rows, cells }) => sum + columns * rows - cells.length, 0) : 0,
 );
-const paperWord = computed(() => (settings.value.paper === 'own' ? 'own paper' : settings.value.paper));
-const neighbours = computed(() =>
-  Object.entries(chosen.value?.neighbours ?? {})
-    .filter(([, name]) => name)
-    .map(
-      ([side, name]) =>
-        `${name} ${{ left: 'on its left', right: 'on its right', above: 'above', below: 'below' }[side]}`,
-    )
-    .join(', '),
-);
-/** More pages than anybody joins by hand unawares: they are asked about first. */
-const MANY_PAGES = 500;
-const isMany = computed(() => (plan.value?.pages.length ?? 0) > MANY_PAGES);
+const paperWord = computed(() => {
+  const { paper, sections = [] } = settings.value;
+  if (sections.some((section) => section.paper)) return 'several papers';
+  return paper === 'own' ? 'own paper' : paper === 'roll' ? 'a roll' : paper;
+});
+const tape = computed(() => (plan.value ? assemblyTotals(plan.value) : { tapeMm: 0, minutes: 0 }));
+const chosenSize = computed(() => {
+  if (!plan.value || !chosen.value) return '';
+  const { widthMm, heightMm } = frameOfPage(plan.value, chosen.value);
+  return `${worded(sizeText(widthMm, heightMm, 0), work.unit)} paper`;
+});
 </script>
 
 <template>
@@ -131,77 +134,31 @@ const isMany = computed(() => (plan.value?.pages.length ?? 0) > MANY_PAGES);
           <h1>{{ isOld ? '~' : '' }}{{ plan ? countOf(plan.pages.length, 'page') : '– pages' }} of {{ paperWord }}</h1>
           <p>
             {{ countOf(plan?.sheets.length ?? 0, 'sheet') }} ·
-            {{ saved > 0 ? `${countOf(saved, 'empty page')} left out` : 'no empty pages' }} · ×
-            {{ work.airframe?.settings.scale.toFixed(3) }}
+            {{
+              tape.tapeMm > 0
+                ? `${formatRunLength(tape.tapeMm, work.unit)} of seams, ${countOf(Math.max(1, Math.round(tape.minutes)), 'minute')}`
+                : 'nothing to join'
+            }}
+            <template v-if="saved > 0"> · {{ countOf(saved, 'empty page') }} left out</template>
           </p>
         </div>
-        <section>
-          <DownloadButton v-if="!isMany" name="pages.pdf" :disabled="!plan || plan.pages.length === 0"
-            >Download the PDF</DownloadButton
-          >
-          <template v-else>
-            <p class="warn" role="status">
-              {{ plan!.pages.length }} pages: choose a larger paper, a smaller scale or fewer parts.
-            </p>
-            <DownloadButton name="pages.pdf" all quiet>Download all of them</DownloadButton>
-          </template>
-          <p class="hint">Print it at 100 %. Measure the bars on the first page before you cut.</p>
-        </section>
-        <p v-if="fault || figures.slowMessage" class="warn" role="alert">{{ fault || figures.slowMessage }}</p>
-        <section v-if="plan && chosen">
-          <h2 class="eyebrow">Page {{ chosen.name }}</h2>
-          <InTurn><PagePreview class="page" :plan="plan" :page="chosen" /></InTurn>
-          <p class="hint">{{ neighbours ? `Joins ${neighbours}.` : 'Stands alone: no seams.' }}</p>
-          <div class="names" role="group" aria-label="Choose a page">
-            <el-button
-              link
-              v-for="page in plan.pages"
-              :key="page.name"
-              class="bare figures"
-              :aria-pressed="page.name === chosen.name"
-              @click="chosenName = page.name"
-            >
-              {{ page.name }}
-            </el-button>
-          </div>
-        </section>
+        <PrintSection v-model:is-changed="isChanged" :settings="settings" :plan="plan" @change="change($event)" />
+        <p v-if="fault || planFault || figures.slowMessage" class="warn" role="alert">
+          {{ fault || planFault || figures.slowMessage }}
+        </p>
+        <ChosenPage
+          v-if="plan && chosen"
+          :plan="plan"
+          :page="chosen"
+          :is-changed="isChanged"
+          @choose="chosenName = $event"
+        />
+        <InTurn><SectionRows :settings="settings" :plan="plan" @change="change($event)" /></InTurn>
         <InTurn>
           <section>
             <h2 class="eyebrow">Paper</h2>
             <div class="rows">
-              <ChoiceRow
-                label="Paper"
-                :model-value="settings.paper"
-                :choices="[...PAPER_NAMES.map((name) => [name, name] as const), ['own', 'own size']]"
-                @update:model-value="change({ paper: $event as PageSettings['paper'] })"
-              />
-              <template v-if="settings.paper === 'own'">
-                <MeasureField
-                  label="Paper width"
-                  :unit="work.unit"
-                  :model-value="settings.ownWidthMm"
-                  :least="SMALLEST_PAPER_MM"
-                  :most="LARGEST_PAPER_MM"
-                  @update:model-value="change({ ownWidthMm: $event })"
-                />
-                <MeasureField
-                  label="Paper height"
-                  :unit="work.unit"
-                  :model-value="settings.ownHeightMm"
-                  :least="SMALLEST_PAPER_MM"
-                  :most="LARGEST_PAPER_MM"
-                  @update:model-value="change({ ownHeightMm: $event })"
-                />
-              </template>
-              <ChoiceRow
-                label="Lies"
-                :model-value="settings.orientation"
-                :choices="[
-                  ['portrait', 'portrait'],
-                  ['landscape', 'landscape'],
-                ]"
-                @update:model-value="change({ orientation: $event as PageSettings['orientation'] })"
-              />
+              <PaperRows :paper="settings" :unit="work.unit" @change="change($event)" />
               <MeasureField
                 label="Margin"
                 :unit="work.unit"
@@ -233,7 +190,7 @@ const isMany = computed(() => (plan.value?.pages.length ?? 0) > MANY_PAGES);
       </aside>
     </div>
     <TrayBar
-      ><span>{{ plan ? `${worded(sizeText(plan.frame.widthMm, plan.frame.heightMm, 0), work.unit)} paper` : '' }}</span
+      ><span>{{ chosenSize }}</span
       ><span><kbd>F</kbd> fit</span></TrayBar
     >
   </div>
@@ -245,41 +202,10 @@ const isMany = computed(() => (plan.value?.pages.length ?? 0) > MANY_PAGES);
   background: var(--mat);
   display: flex;
 }
-.hint {
-  color: var(--ink-soft);
-  margin-top: 6px;
-}
 .warn {
   margin-top: 12px;
   background: var(--brick-pale);
   border-left: 4px solid var(--brick);
   padding: 8px 12px;
-}
-.page {
-  width: 100%;
-  max-height: 340px;
-  margin-top: 8px;
-  border: 1px solid var(--ticket-line);
-  background: #fff;
-}
-.names {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  margin-top: 8px;
-}
-.names button {
-  border: 1px solid var(--ticket-line);
-  background: #fffdf7;
-  border-radius: var(--radius);
-  min-width: 40px;
-  padding: 2px 7px;
-  font-weight: 600;
-  font-size: 14px;
-}
-.names button[aria-pressed='true'] {
-  background: var(--ink);
-  color: var(--foam);
-  border-color: var(--ink);
 }
 </style>

@@ -49,6 +49,16 @@ const matrix = ({ a, b, c, d, e, f }: Sheet['placed'][number]['transform']): str
       vector-effect="non-scaling-stroke"
       pointer-events="none"
     />
+    <path
+      v-if="sheet.board"
+      :d="`M${sheet.board.ring.map(({ x, y }) => `${x} ${y}`).join('L')}Z`"
+      fill="none"
+      stroke="var(--marigold-deep)"
+      stroke-width="1.5"
+      stroke-dasharray="8 4"
+      vector-effect="non-scaling-stroke"
+      pointer-events="none"
+    />
     <g v-for="(one, index) in sheet.placed" :key="index" :transform="matrix(one.transform)" pointer-events="none"
       ><PartMarks :part="one.template.part" fill="none" plain
     /></g>

@@ -1,6 +1,5 @@
-import type { Point } from '@grain-fold/core/geometry';
+import { boundsOf, hangInRows, type Point } from '@grain-fold/core/geometry';
 import type { Page, PagePlan, Sheet } from '@grain-fold/core/pages';
-import { hangInRows } from '../../mat/hang-in-rows.ts';
 
 /** A sheet placed on the map: where its own origin comes to lie, and how large it is, in mm. */
 export interface SheetOnMap {
@@ -20,14 +19,14 @@ const GAP_MM = 34;
 export function layOutSheets(plan: PagePlan): readonly SheetOnMap[] {
   const sized = plan.sheets.map((sheet) => {
     const pages = plan.pages.filter((page) => page.sheet === sheet.number);
-    const [minX, maxX] = [
-      Math.min(...pages.map(({ view }) => view.minX)),
-      Math.max(...pages.map(({ view }) => view.maxX)),
-    ];
-    const [minY, maxY] = [
-      Math.min(...pages.map(({ view }) => view.minY)),
-      Math.max(...pages.map(({ view }) => view.maxY)),
-    ];
+    // The board that it is glued to may reach beyond its pages.
+    const { minX, minY, maxX, maxY } = boundsOf([
+      ...pages.flatMap(({ view }) => [
+        { x: view.minX, y: view.minY },
+        { x: view.maxX, y: view.maxY },
+      ]),
+      ...(sheet.board?.ring ?? []),
+    ]);
     return { sheet, pages, minX, minY, width: maxX - minX, height: maxY - minY };
   });
   const origins = hangInRows(sized, GAP_MM, GAP_MM);

@@ -1,18 +1,20 @@
-import type { Point } from '@grain-fold/core/geometry';
+import type { Point } from './point.ts';
 
-/** A thing to hang on the mat, in mm. */
+/** A thing to hang, in mm. */
 export interface Hung {
   readonly width: number;
   readonly height: number;
 }
 
-interface Rows {
+/** Things that hang in rows: lower left corner of each, and how large they are together. */
+export interface Rows {
   readonly origins: readonly Point[];
   readonly width: number;
   readonly height: number;
 }
 
-function hang(things: readonly Hung[], rowWidth: number, gapX: number, gapY: number): Rows {
+/** Hangs things in rows of a width at most from y = 0 downwards, in their order; one that is wider has a row of its own. */
+export function hangInWidth(things: readonly Hung[], rowWidth: number, gapX: number, gapY: number): Rows {
   let x = 0,
     top = 0,
     rowHeight = 0,
@@ -29,7 +31,7 @@ function hang(things: readonly Hung[], rowWidth: number, gapX: number, gapY: num
 }
 
 /**
- * Hangs things in rows from y = 0 downwards, in their order, with the row width that shows them largest on a mat of about square shape.
+ * Hangs things in rows from y = 0 downwards, in their order, with the row width that shows them largest in about a square.
  * @returns lower left corner of each
  */
 export function hangInRows(things: readonly Hung[], gapX: number, gapY: number): readonly Point[] {
@@ -37,7 +39,7 @@ export function hangInRows(things: readonly Hung[], gapX: number, gapY: number):
     things.slice(0, count + 1).reduce((sum, { width }) => sum + width + gapX, -gapX),
   );
   const best = widths
-    .map((rowWidth) => hang(things, Math.max(rowWidth, ...things.map(({ width }) => width)), gapX, gapY))
+    .map((rowWidth) => hangInWidth(things, Math.max(rowWidth, ...things.map(({ width }) => width)), gapX, gapY))
     .reduce<Rows | undefined>(
       (chosen, rows) =>
         chosen && Math.max(chosen.width, chosen.height) <= Math.max(rows.width, rows.height) ? chosen : rows,

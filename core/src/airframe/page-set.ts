@@ -1,0 +1,95 @@
+import { foldsInOrder } from '../folds/index.ts';
+import { boundsCorners } from '../geometry/index.ts';
+import { placementTransform } from '../nesting/index.ts';
+import {
+  planSet,
+  type BoardOfTemplates,
+  type PagePlan,
+  type PageSection,
+  type SectionContent,
+  type Template,
+} from '../pages/index.ts';
+import type { ResolvedPart } from '../resolve/index.ts';
+import { memo } from '../units/index.ts';
+import type { Airframe } from './airframe.ts';
+import { piecesOfAirframe, type Piece } from './funnel.ts';
+import { boardViews, nestToGoBy } from './nest-airframe.ts';
+
+/** What is printed where nothing else is said: every part by itself. */
+export const USUAL_SECTIONS: readonly PageSection[] = [{ id: 's1', way: 'loose' }];
+
+const foldsOf = memo((part: ResolvedPart): readonly string[] =>
+  foldsInOrder(part).map(({ operationId }) => operationId),
+);
+const templateOf = ({ part }: Piece, pieces: number): Template => ({ part, pieces, folds: foldsOf(part) });
+
+/** The sections of an airframe's pages, with the pieces that each has: a piece belongs to the first that names its part. */
+export function sectionPieces(
+  airframe: Airframe,
+): readonly { readonly section: PageSection; readonly pieces: readonly Piece[] }[] {
+  const sections = airframe.settings.pages.sections ?? USUAL_SECTIONS,
+    named = new Map(sections.toReversed().flatMap(({ id, partIds }) => (partIds ?? []).map((part) => [part, id]))),
+    rest = sections.find(({ partIds }) => partIds === undefined)?.id;
+  const pieces = piecesOfAirframe(airframe);
+  return sections.map((section) => ({
+    section,
+    pieces: pieces.filter(({ part }) => (named.get(part.id) ?? rest) === section.id),
+  }));
+}
+
+/** The boards of the nest with a template for every piece of a section that lies on them. */
+function boardTemplates(airframe: Airframe, pieces: readonly Piece[]): readonly BoardOfTemplates[] {
+  const wanted = new Set(pieces.map(({ id }) => id));
+  return boardViews(airframe, nestToGoBy(airframe).nest).map(({ number, board, pieces: placed }) => ({
+    words: `Board ${number} · ${board.name}`,
+    ring: board.outline ?? boundsCorners({ minX: 0, minY: 0, maxX: board.widthMm, maxY: board.heightMm }),
+    placed: placed
+      .filter(({ piece }) => wanted.has(piece.id))
+      .map(({ piece, placed: placement }) => ({
+        template: templateOf(piece, 1),
+        transform: placementTransform(placement),
+      })),
+  }));
+}
+
+/** What a section prints: of pieces on boards one template each, of what the boards have no place for as of loose ones. */
+function sectionContent(airframe: Airframe, section: PageSection, pieces: readonly Piece[]): SectionContent {
+  const { pages } = airframe.settings,
+    settings = { ...pages, ...section.paper };
+  const loose = (piece: Piece, quantity: number): readonly Template[] =>
+    quantity <= 0
+      ? []
+      : pages.templates === 'every-piece'
+        ? Array.from({ length: quantity }, () => templateOf(piece, 1))
+        : [templateOf(piece, quantity)];
+  if (section.way !== 'boards')
+    return {
+      id: section.id,
+      way: section.way,
+      settings,
+      templates: pieces.flatMap((piece) => loose(piece, piece.quantity)),
+    };
+  const boards = boardTemplates(airframe, pieces),
+    onBoards = boards.flatMap(({ placed }) => placed.map(({ template }) => template));
+  const count = new Map<ResolvedPart, number>();
+  for (const { part } of onBoards) count.set(part, (count.get(part) ?? 0) + 1);
+  return {
+    id: section.id,
+    way: 'boards',
+    settings,
+    boards,
+    templates: [...onBoards, ...pieces.flatMap((piece) => loose(piece, piece.quantity - (count.get(piece.part) ?? 0)))],
+  };
+}
+
+/**
+ * The pages that an airframe prints.
+ * @param only ids of the pieces that are printed; all when undefined
+ * @throws CoreError OUT_OF_RANGE when its page settings cannot print
+ */
+export function pagesOf(airframe: Airframe, only?: ReadonlySet<string>): PagePlan {
+  const sections = sectionPieces(airframe).map(({ section, pieces }) =>
+    sectionContent(airframe, section, only ? pieces.filter(({ id }) => only.has(id)) : pieces),
+  );
+  return planSet(sections, airframe.settings.pages);
+}

@@ -1,21 +1,14 @@
 import { applyRigid, point3 } from '../../geometry/index.ts';
 import type { Part } from '../../part/index.ts';
-import { madePart, placeOf, type MadeCorner, type MadeHole } from '../form/index.ts';
+import { madePart, placeOf, type MadeCorner } from '../form/index.ts';
 import { lifted } from './bent-sheet.ts';
 import { doublerAt, FILM_MM, freeHalf, freeLow, freeTop, type BodySite } from './body-site.ts';
-import { lengthAt, onSheet, pieceMap, type Development } from './development.ts';
+import { lengthAt, pieceMap, type Development } from './development.ts';
 import { stripLegs } from './corner-strips.ts';
+import { dowelPlaces, type DowelPlace } from './dowel-places.ts';
 import { boardsOfFormer } from './former-places.ts';
 import { heightAt, heightsBetween } from './profile.ts';
 import type { SeatCut } from './seat-cut.ts';
-
-/** A dowel across both walls, before or behind a wing. */
-export interface DowelPlace {
-  readonly name: string;
-  readonly x: number;
-  readonly z: number;
-  readonly cut: SeatCut;
-}
 
 /** Pads reach so many dowels across, at least so far, in mm. */
 const PAD_DOWELS = 4;
@@ -28,31 +21,6 @@ const PAD_ROOM_MM = 0.3;
 const BOLT_PLATE_MM = 30;
 /** Share of the chord behind a bolt plate at least. */
 const BOLT_AFT_SHARE = 0.08;
-
-const isHeld = ({ side }: SeatCut): boolean => side === 'top' || side === 'below' || side === 'clear';
-
-/** Where dowels for bands cross the walls. */
-export const dowelPlaces = (site: BodySite): readonly DowelPlace[] =>
-  site.cuts.flatMap((cut): readonly DowelPlace[] => {
-    const { seat } = cut;
-    if (seat.hold !== 'dowels' || !isHeld(cut)) return [];
-    const place = (name: string, x: number): readonly DowelPlace[] => {
-      if (x < site.fromMm + seat.dowelMm || x > site.toMm - seat.dowelMm) return [];
-      const z = cut.side === 'below' ? heightAt(site.wallLow, x) + seat.inMm : heightAt(site.wallTop, x) - seat.inMm;
-      return [{ name: `${name}-${seat.id}`, x, z, cut }];
-    };
-    return [...place('fore', cut.fromMm - seat.aheadMm), ...place('aft', cut.toMm + seat.behindMm)];
-  });
-
-/** The holes for dowels in a sheet that lies along the walls, as far as they lie between two places along the body. */
-export const holdHoles = (site: BodySite, sheet: Development, fromMm: number, toMm: number): readonly MadeHole[] =>
-  dowelPlaces(site)
-    .filter(({ x, cut }) => x - cut.seat.dowelMm > fromMm && x + cut.seat.dowelMm < toMm)
-    .map(({ name, x, z, cut }) => ({
-      name: `dowel-${name}`,
-      sizing: 'fixed',
-      round: { centre: onSheet(sheet, x, z), radiusMm: cut.seat.dowelMm / 2 },
-    }));
 
 const pieceAt = ({ base }: Development, x: number): number =>
   Math.min(base.length - 2, Math.max(0, base.findIndex((p) => p.x > x) - 1));

@@ -4,7 +4,7 @@ export { type BodyLines, bodyLines } from './body-lines.ts';
 export type { BodySite } from './body-site.ts';
 export { type BodyStart, bodyFromNumbers, USUAL_SEAT, usualBody } from './body-starts.ts';
 export { bodyFromPlanned, plannedBody, withPlannedLines } from './planned-body.ts';
-export { dowelPlaces } from './hold-downs.ts';
+export { dowelPlaces } from './dowel-places.ts';
 export { type MadeBody, makeBody } from './make-body.ts';
 export * from './parameters.ts';
 export { type Profile, between, heightAt, heightsBetween } from './profile.ts';

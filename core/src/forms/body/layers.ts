@@ -5,7 +5,7 @@ import { FILM_MM, freeLow, freeTop, type BodySite } from './body-site.ts';
 import { boardsOfFormer, formerReach, markedFace } from './former-places.ts';
 import { developSheet, lengthWithin, placeAt, type Development } from './development.ts';
 import { boxHoles } from './held-boxes.ts';
-import { holdHoles } from './hold-downs.ts';
+import { holdHoles } from './dowel-places.ts';
 import { between, heightsBetween, type Profile } from './profile.ts';
 
 /** A layer within both walls. */

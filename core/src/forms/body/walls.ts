@@ -12,7 +12,7 @@ import { sheetCorners, sheetFolds, sheetPlace, type BentSheet } from './bent-she
 import { doublerAt, slopeAt, wallEdges, wallSlant, type BodySite } from './body-site.ts';
 import { lengthWithin, onSheet } from './development.ts';
 import { boxHoles } from './held-boxes.ts';
-import { holdHoles } from './hold-downs.ts';
+import { holdHoles } from './dowel-places.ts';
 import { openingsOn } from './openings.ts';
 import { boardsOfFormer, formerReach, markedFace } from './former-places.ts';
 import { heightAt, type Profile } from './profile.ts';

@@ -2,6 +2,7 @@ import type Router from '@koa/router';
 import { accountRoutes } from '../../server/src/accounts/account.routes.ts';
 import { airframeRoutes } from '../../server/src/airframes/airframe.routes.ts';
 import { attachmentRoutes } from '../../server/src/attachments/attachment.routes.ts';
+import { printerRoutes } from '../../server/src/printers/printer.routes.ts';
 import { Client, newcomer, type Answer } from './client.ts';
 import type { Report } from './report.ts';
 
@@ -9,8 +10,9 @@ import type { Report } from './report.ts';
 const nothing = {} as never;
 const ROUTERS = [
   accountRoutes(nothing, nothing, 1),
-  airframeRoutes(nothing, nothing, nothing, nothing),
+  airframeRoutes(nothing, nothing, nothing, nothing, nothing),
   attachmentRoutes(nothing),
+  printerRoutes(nothing),
 ] as unknown as Router[];
 
 /** Every route that the server has, by method and path. */
@@ -110,7 +112,7 @@ export async function attackRoutes(address: string, { check, figure }: Report): 
           await owner.ask(method, path.replace(':id', airframe.id).replace(':number', number), '{}'),
         );
     // A body is read only where one belongs; what signs in or out is asked by its own client.
-    const asker = /^\/api\/(airframes|attachments)/.test(path) ? owner : new Client(address);
+    const asker = /^\/api\/(airframes|attachments|printers)/.test(path) ? owner : new Client(address);
     if (method !== 'GET')
       for (const body of BODIES) sound(`${method} ${path} ${body.slice(0, 20)}`, await asker.ask(method, own, body));
     for (const headers of HEADERS)

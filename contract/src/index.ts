@@ -11,3 +11,4 @@ export * from './requests/accounts.ts';
 export * from './requests/airframes.ts';
 export * from './requests/attachments.ts';
 export * from './requests/new-airframe.ts';
+export * from './requests/printers.ts';

@@ -1,4 +1,5 @@
 import { choose } from '../../scripts/test-support/choose.mjs';
+import AxeBuilder from '@axe-core/playwright';
 import { execFileSync } from 'node:child_process';
 import type { Locator, Page } from '@playwright/test';
 import { expect, saved, setFigure, station, test, ticket } from '../support/workshop.ts';
@@ -85,4 +86,55 @@ test('prints the nested boards whole, some parts off a roll, and says what paper
   await slip(page).getByRole('button', { name: 'Print them with the others' }).click();
   await expect(slip(page).getByRole('group', { name: 'Section 2' })).toHaveCount(0);
   await expect(ticket(page, 'Pages')).toContainText('25 Letter');
+});
+
+test('a printer that prints a leaning 97 % is measured on the stand-in, corrected, and prints true within a tenth over 250 mm', async ({
+  page,
+  workshop,
+}) => {
+  await open(page, workshop.address, 'Saltbox 36');
+  await choose(slip(page), 'Printed on', 'another printer');
+  const printer = slip(page).getByRole('region', { name: 'Printer' }),
+    desk = page.getByRole('dialog', { name: 'Stand-in printer' }),
+    rule = desk.getByRole('button', { name: /^Lay the rule/ });
+  await expect(printer).toContainText('Not measured yet');
+  /** What the rule reads from cross to cross, in inches. */
+  async function readAll(): Promise<readonly number[]> {
+    await expect(desk.getByRole('button', { name: 'Print it again' })).toBeEnabled({ timeout: 60_000 });
+    for (const way of ['A to B', 'A to D', 'A to C', 'D to B']) {
+      await desk.getByRole('button', { name: `Lay the rule ${way}` }).click();
+      await expect(desk.getByRole('button', { name: `Lay the rule ${way}` }).locator('xpath=..')).toContainText(' in');
+    }
+    return (await rule.locator('xpath=..').allTextContents()).map((words) => Number(/([\d.]+) in/.exec(words)![1]));
+  }
+  await printer.getByRole('button', { name: 'Try it on a stand-in printer' }).click();
+  const first = await readAll();
+  // 97 % of 170 mm across; 97 % and a feed of 99.6 % of 230 mm up; by 0.4° the diagonals differ by some 2 mm.
+  expect(first[0]! * 25.4).toBeCloseTo(170 * 0.97, 1);
+  expect(first[1]! * 25.4).toBeCloseTo(230 * 0.97 * 0.996, 1);
+  expect((first[2]! - first[3]!) * 25.4).toBeGreaterThan(1.5);
+  await desk.getByRole('button', { name: 'Enter what it reads' }).click();
+  await expect(printer).toContainText('It prints 97.0');
+  await printer.getByRole('button', { name: 'Correct by this' }).click();
+  await expect(printer).toContainText(/leans 0\.(39|40|41)° to the right/);
+  await printer.getByRole('button', { name: 'Try it on a stand-in printer' }).click();
+  const second = await readAll();
+  const truth = [170, 230, Math.hypot(170, 230), Math.hypot(170, 230)];
+  second.forEach((inches, index) => {
+    // Less than a tenth over 250 mm, the rule read to a thousandth of an inch.
+    expect(Math.abs(inches * 25.4 - truth[index]!) * (250 / truth[index]!)).toBeLessThan(0.1);
+  });
+  await page.keyboard.press('Escape');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  // The set is corrected from now on, and a length that no printer prints is refused.
+  await expect(slip(page).getByRole('region', { name: 'Print', exact: true })).toContainText('Corrected for Printer 1');
+  await setFigure(page, 'A to B', '9');
+  await expect(printer.getByRole('alert')).toContainText('Measure from cross to cross');
+  await expect(printer.getByRole('button', { name: 'Correct by this' })).toBeDisabled();
+  await setFigure(page, 'A to B', '6');
+  await expect(printer.getByRole('status')).toContainText('shrinks the page to fit');
+  await saved(page);
+  await page.reload();
+  await expect(printer).toContainText('pages undo that');
 });

@@ -40,6 +40,7 @@ export const CORE_FOLDER_ORDER = [
   'nesting',
   'pages',
   'cutting',
+  'printers',
   'covering',
   'balance',
   'building',

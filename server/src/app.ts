@@ -15,6 +15,8 @@ import { attachmentRoutes } from './attachments/attachment.routes.ts';
 import { AttachmentService } from './attachments/attachment.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
 import type { AppContext, AppState } from './http/app-context.ts';
+import { printerRoutes } from './printers/printer.routes.ts';
+import { PrinterService } from './printers/printer.service.ts';
 import type { ReadingService } from './reading/reading.service.ts';
 import { bodyGate } from './http/body-gate.ts';
 import { knownHost } from './http/known-host.ts';
@@ -102,11 +104,13 @@ export function createApp({ sequelize, documents, reading, logger, signInTries, 
     ctx.set('Cache-Control', 'no-store');
     await next();
   });
-  const attachments = new AttachmentService(sequelize);
+  const attachments = new AttachmentService(sequelize),
+    printers = new PrinterService(sequelize);
   const routers = [
     accountRoutes(accounts, workshop, signInTries),
-    airframeRoutes(airframes, reading, documents, attachments),
+    airframeRoutes(airframes, reading, documents, attachments, printers),
     attachmentRoutes(attachments),
+    printerRoutes(printers),
   ];
   app.use(bodyGate(routers));
   app.use(async (ctx, next) => {

@@ -80,6 +80,7 @@ export class PageSettingsDto extends PaperChoiceDto {
   @Type(() => PageSectionDto)
   sections?: PageSectionDto[];
   @IsOptional() @IsFlag() hasCover?: boolean;
+  @IsOptional() @IsIdentifier() printerId?: string;
   @IsOptional() @Nested(() => PrintedPagesDto) printed?: PrintedPagesDto;
 }
 

@@ -1,8 +1,10 @@
+import type { Transform } from '../geometry/index.ts';
 import { CoreError } from '../units/index.ts';
 import { cutListPages } from '../cutting/index.ts';
 import type { DocumentTitle, Ink } from '../ink/index.ts';
 import { coverPages, frameOfPage, pageInk, PAPERS, type Page, type PagePlan } from '../pages/index.ts';
-import type { Airframe } from './airframe.ts';
+import { correctionOf, testPage, type Printer } from '../printers/index.ts';
+import type { Airframe, AirframeSettings } from './airframe.ts';
 import { cutListOf } from './figures.ts';
 import { pagesOf } from './page-set.ts';
 import { changedPieces } from './printed.ts';
@@ -14,6 +16,8 @@ export interface PaperPage {
   readonly heightMm: number;
   /** What it is called where pages are listed. */
   readonly label?: string;
+  /** What undoes the printer's stretch and lean, in mm of the page. */
+  readonly correction?: Transform;
 }
 
 /** What a document says about where it comes from. @param date as it is written */
@@ -34,6 +38,8 @@ export interface PrintedSet {
   readonly isChanged?: boolean;
   /** Names of the pages that are printed, without a cover; all when undefined. */
   readonly pages?: readonly string[];
+  /** The printer that they are corrected for; printed as they are when undefined. */
+  readonly printer?: Printer;
 }
 
 /**
@@ -44,7 +50,7 @@ export function pagesDocument(
   airframe: Airframe,
   version: number,
   date: string,
-  { mostPages = Infinity, isChanged = false, pages: names }: PrintedSet = {},
+  { mostPages = Infinity, isChanged = false, pages: names, printer }: PrintedSet = {},
 ): Iterable<PaperPage> {
   const plan = pagesOf(airframe, isChanged ? new Set(changedPieces(airframe)) : undefined);
   const pages = names ? names.map((name) => pageNamed(plan, name)) : plan.pages;
@@ -54,10 +60,30 @@ export function pagesDocument(
       `These are ${pages.length} pages. Choose a larger paper, a smaller scale or fewer parts, or ask for all of them.`,
       { pages: pages.length },
     );
-  const title = titleOf(airframe, version, date);
-  const cover = airframe.settings.pages.hasCover && !names && pages.length > 0 ? coverDocument(plan, title) : [];
-  return drawn(cover, pages, (page) => paperPage(plan, page, title));
+  const title = { ...titleOf(airframe, version, date), ...(printer ? { printer: printer.name } : {}) };
+  const cover =
+    airframe.settings.pages.hasCover && !names && pages.length > 0 ? coverDocument(airframe, plan, title) : [];
+  const corrected = (page: PaperPage): PaperPage => (printer ? correctedPage(page, printer) : page);
+  return drawn(cover.map(corrected), pages, (page) => corrected(paperPage(plan, page, title)));
 }
+
+/** A page as it goes to a printer. */
+const correctedPage = (page: PaperPage, { map }: Printer): PaperPage => ({
+  ...page,
+  correction: correctionOf(map, page.widthMm, page.heightMm),
+});
+
+/** The page that a printer is measured by, on the airframe's paper where a home printer has that. */
+export function printerTestDocument(airframe: Airframe, printer: Printer, date: string): PaperPage {
+  const size = homePaper(airframe.settings);
+  return correctedPage(
+    { inks: testPage(printer, size, airframe.settings.unit, date), ...size, label: 'Test' },
+    printer,
+  );
+}
+
+const homePaper = ({ pages: { paper }, unit }: AirframeSettings) =>
+  paper === 'A4' || paper === 'Letter' ? PAPERS[paper] : unit === 'in' ? PAPERS.Letter : PAPERS.A4;
 
 function pageNamed(plan: PagePlan, name: string): Page {
   const page = plan.pages.find((one) => one.name === name);
@@ -66,9 +92,8 @@ function pageNamed(plan: PagePlan, name: string): Page {
 }
 
 /** The pages before a set, on a paper that every printer has. */
-function coverDocument(plan: PagePlan, title: DocumentTitle): readonly PaperPage[] {
-  const { paper } = plan.settings,
-    size = paper === 'A4' || paper === 'Letter' ? PAPERS[paper] : title.unit === 'in' ? PAPERS.Letter : PAPERS.A4;
+function coverDocument({ settings }: Airframe, plan: PagePlan, title: DocumentTitle): readonly PaperPage[] {
+  const size = homePaper(settings);
   return coverPages(plan, title, size).map((inks, index, all) => ({
     inks,
     ...size,

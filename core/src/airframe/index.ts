@@ -27,7 +27,14 @@ export { type PlanReport, planContext, planReport, planReportOf } from './plan-o
 export { placeFaults } from './place-faults.ts';
 export { changedPieces, printedPages } from './printed.ts';
 export { USUAL_SECTIONS, pagesOf, sectionPieces } from './page-set.ts';
-export { type PaperPage, type PrintedSet, cutListDocument, pagesDocument, titleOf } from './documents.ts';
+export {
+  type PaperPage,
+  type PrintedSet,
+  printerTestDocument,
+  cutListDocument,
+  pagesDocument,
+  titleOf,
+} from './documents.ts';
 export { type QuickFigures, type SlowFigures, cutListOf, quickFigures, slowFigures } from './figures.ts';
 export {
   type FoldExtent,

@@ -1,4 +1,4 @@
-import { arcCubics, type Path, type Point } from '../geometry/index.ts';
+import { arcCubics, type Path, type Point, type Transform } from '../geometry/index.ts';
 import type { Ink } from '../ink/index.ts';
 
 /** What the painter needs of a PDF document; pdfkit's document has all of it. Coordinates in points, y down. */
@@ -23,6 +23,7 @@ export interface PdfCanvas {
   fillColor(colour: string): unknown;
   dash(length: number[], options: object): unknown;
   undash(): unknown;
+  transform(a: number, b: number, c: number, d: number, e: number, f: number): unknown;
   rotate(angle: number, options: { origin: [number, number] }): unknown;
   font(name: string): unknown;
   fontSize(size: number): unknown;
@@ -37,9 +38,24 @@ export const PDF_FONTS = ['text', 'figure', 'bold'] as const;
 
 const COLOURS = { ink: '#000000', grey: '#70787d', pale: '#e8e4d8', paper: '#ffffff' } as const;
 
-/** Adds one page of a size in mm and paints ink on it, in exact vector millimetres. */
-export function paintPdfPage(canvas: PdfCanvas, inks: readonly Ink[], widthMm: number, heightMm: number): void {
+/**
+ * Adds one page of a size in mm and paints ink on it, in exact vector millimetres.
+ * @param correction what undoes a printer's stretch and lean, in mm of the page
+ */
+export function paintPdfPage(
+  canvas: PdfCanvas,
+  inks: readonly Ink[],
+  widthMm: number,
+  heightMm: number,
+  correction?: Transform,
+): void {
   canvas.addPage({ size: [widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM], margin: 0 });
+  if (correction) {
+    // The canvas counts down from the paper's upper edge.
+    const { a, b, c, d, e, f } = correction,
+      k = POINTS_PER_MM;
+    canvas.transform(a, -b, -c, d, (c * heightMm + e) * k, (heightMm * (1 - d) - f) * k);
+  }
   paint(canvas, inks, heightMm);
 }
 

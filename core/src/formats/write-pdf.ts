@@ -1,3 +1,4 @@
+import type { Transform } from '../geometry/index.ts';
 import type { Ink } from '../ink/index.ts';
 import { paintPdfPage, PDF_FONTS, type PdfCanvas } from './paint-pdf.ts';
 
@@ -24,14 +25,15 @@ export function writePdf(
     readonly widthMm: number;
     readonly heightMm: number;
     readonly label?: string;
+    readonly correction?: Transform;
   }>,
   fonts: PdfFontFiles,
 ): void {
   document._root.data.ViewerPreferences = document.ref({ PrintScaling: 'None', PickTrayByPDFSize: true });
   for (const name of PDF_FONTS) document.registerFont(name, fonts[name]);
   const labels: string[] = [];
-  for (const { inks, widthMm, heightMm, label } of pages) {
-    paintPdfPage(document, inks, widthMm, heightMm);
+  for (const { inks, widthMm, heightMm, label, correction } of pages) {
+    paintPdfPage(document, inks, widthMm, heightMm, correction);
     labels.push(label ?? String(labels.length + 1));
   }
   if (labels.length > 0) document._root.data.PageLabels = pageLabels(labels);

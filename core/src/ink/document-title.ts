@@ -11,6 +11,8 @@ export interface DocumentTitle {
   readonly variant?: string;
   /** Unit that lengths are written in. */
   readonly unit: LengthUnit;
+  /** The printer that it is corrected for. */
+  readonly printer?: string;
 }
 
 /** The version, when there is one, the scale, and the variant of an airframe that has several. */

@@ -54,7 +54,7 @@ export function pageFooter(plan: PagePlan, page: Page, sheet: Sheet, title: Docu
     inks.push(
       textInk(
         { x: textX, y: box.minY + 1.4 },
-        `${title.date} · ${worded(sizeText(widthMm, heightMm, 0), title.unit)} · print at 100 %`,
+        `${title.date} · ${worded(sizeText(widthMm, heightMm, 0), title.unit)} · ${title.printer === undefined ? 'print at 100 %' : `100 %, corrected for ${title.printer}`}`,
         2.1,
         { weight: 'figure' },
       ),

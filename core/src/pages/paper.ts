@@ -69,6 +69,8 @@ export interface PageSettings extends PaperChoice {
   readonly sections?: readonly PageSection[];
   /** Whether pages come before that say how to print and join them. */
   readonly hasCover?: boolean;
+  /** The printer of the workshop that pages are corrected for; none when undefined. */
+  readonly printerId?: string;
   /** What was printed last; nothing when undefined. */
   readonly printed?: PrintedPages;
 }

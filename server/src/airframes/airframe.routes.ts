@@ -13,6 +13,7 @@ import type { AppContext, AppState } from '../http/app-context.ts';
 import { checkedBody } from '../http/checked-body.ts';
 import { TAKEN_OUT, takenOutOf, type TakenOut } from '../documents/taken-out.ts';
 import { ServerProblem } from '../http/server-problem.ts';
+import type { PrinterService } from '../printers/printer.service.ts';
 import type { ReadingService } from '../reading/reading.service.ts';
 import type { AirframeService } from './airframe.service.ts';
 
@@ -26,6 +27,7 @@ export function airframeRoutes(
   reading: ReadingService,
   documents: DocumentService,
   attachments: AttachmentService,
+  printers: PrinterService,
 ): Router<AppState, AppContext> {
   const router = new Router<AppState, AppContext>({ prefix: '/api/airframes' });
   const owner = (ctx: { state: { accountId?: string } }): string => {
@@ -54,6 +56,14 @@ export function airframeRoutes(
       throw new ServerProblem('BAD_REQUEST', 'pages: must be names of pages, as 1A,2.');
     return { isChanged: changed === 'yes', ...(pages === undefined ? {} : { pages: pages.split(',') }) };
   };
+  /** The printer that pages are corrected for, as `printer=` names it. */
+  async function printerOf(ctx: Pick<Context, 'query'> & { state: { accountId?: string } }) {
+    const { printer } = ctx.query;
+    if (printer === undefined) return undefined;
+    if (typeof printer !== 'string' || !/^[A-Za-z0-9_-]{1,40}$/.test(printer))
+      throw new ServerProblem('BAD_REQUEST', 'printer: must be the id of a printer.');
+    return printers.find(owner(ctx), printer);
+  }
   /** A body that is not JSON by its type carries no airframe. */
   const textOf = ({ request }: Pick<Context, 'request'>): string => request.text ?? 'null';
   const attach = (ctx: { attachment(name: string): void }, name: string, ending: string): void =>
@@ -168,9 +178,17 @@ export function airframeRoutes(
         date: today(),
         isMany: ctx.query.all === 'yes',
         printed: printedOf(ctx),
+        printer: await printerOf(ctx),
       },
       asker(ctx),
     );
+  });
+  router.get('/:id/printer-test.pdf', async (ctx) => {
+    const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx)),
+      printer = await printerOf(ctx);
+    if (!printer) throw new ServerProblem('BAD_REQUEST', 'printer: must be the id of a printer.');
+    attach(ctx, printer.name, ' test.pdf');
+    ctx.body = await documents.make({ kind: 'printer-test', airframe, version, date: today(), printer }, asker(ctx));
   });
   router.get('/:id/cut-list.pdf', async (ctx) => {
     const { airframe, version } = await airframes.open(owner(ctx), idOf(ctx));

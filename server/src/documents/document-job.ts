@@ -8,6 +8,7 @@ import {
   pagesDocument,
   planDrawingDocument,
   planViewDocument,
+  printerTestDocument,
   standingPicture,
   type Airframe,
   type PaperPage,
@@ -31,12 +32,13 @@ import {
   type WrittenDrawing,
 } from '@grain-fold/core/formats';
 import type { PlanView } from '@grain-fold/core/plan';
-import { CoreError, type CoreErrorCode } from '@grain-fold/core/units';
+import type { Printer } from '@grain-fold/core/printers';
+import { CoreError, defined, type CoreErrorCode } from '@grain-fold/core/units';
 import type { TakenOut } from './taken-out.ts';
 
 /** A document to make of an airframe. */
 export interface DocumentJob {
-  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture' | 'plan' | TakenOut['kind'];
+  readonly kind: 'pages' | 'cut-list' | 'cut-list-table' | 'picture' | 'plan' | 'printer-test' | TakenOut['kind'];
   /** The view of the plan that is printed at full size; all of it on one page when undefined. */
   readonly view?: PlanView;
   readonly airframe: Airframe;
@@ -47,6 +49,8 @@ export interface DocumentJob {
   /** What of the pages is printed; all when undefined. */
   readonly printed?: Pick<PrintedSet, 'isChanged' | 'pages'>;
   readonly takenOut?: TakenOut;
+  /** That pages are corrected for. */
+  readonly printer?: Printer;
 }
 
 /** A set of more pages is made only when all of them are asked for. */
@@ -79,6 +83,8 @@ function made(job: DocumentJob): Uint8Array | Promise<Uint8Array> {
       return makeTable(job);
     case 'plan':
       return makePlan(job);
+    case 'printer-test':
+      return makePrinterTest(job);
     case 'pages':
     case 'cut-list':
       return makeDocument(job);
@@ -123,12 +129,22 @@ const makePicture = ({ airframe }: DocumentJob): Uint8Array =>
   new TextEncoder().encode(standingPicture(airframe) ?? '');
 
 /** Makes the PDF of a job. Runs on a worker thread, since packing pages and drawing them takes longer than a request may block. */
-function makeDocument({ kind, airframe, version, date, isMany, printed }: DocumentJob): Promise<Uint8Array> {
+function makeDocument({ kind, airframe, version, date, isMany, printed, printer }: DocumentJob): Promise<Uint8Array> {
   const pages =
     kind === 'pages'
-      ? pagesDocument(airframe, version, date, { ...printed, ...(isMany ? {} : { mostPages: MANY_PAGES }) })
+      ? pagesDocument(airframe, version, date, {
+          ...printed,
+          ...defined({ printer }),
+          ...(isMany ? {} : { mostPages: MANY_PAGES }),
+        })
       : cutListDocument(airframe, version, date);
   return pdfOf(pages, `${airframe.name} · ${kind === 'pages' ? 'pages' : 'cut list'}`);
+}
+
+/** The page that a printer is measured by, corrected as it is known by now. */
+function makePrinterTest({ airframe, date, printer }: DocumentJob): Promise<Uint8Array> {
+  if (!printer) throw new CoreError('OUT_OF_RANGE', 'It is not said which printer is tested.');
+  return pdfOf([printerTestDocument(airframe, printer, date)], `${printer.name} · test`);
 }
 
 function makePlan({ airframe, version, date, view }: DocumentJob): Promise<Uint8Array> {

@@ -4,6 +4,7 @@ import { up as firstTables } from './20261125-first-tables.ts';
 import { up as accountsAndReceipts } from './20261127-accounts-and-receipts.ts';
 import { up as plansAndAttachments } from './20261128-plans-and-attachments.ts';
 import { up as forms } from './20261129-forms.ts';
+import { up as printers } from './20261130-printers.ts';
 
 /** Migrations in order; forward only, and never changed once released. */
 const MIGRATIONS = [
@@ -11,6 +12,7 @@ const MIGRATIONS = [
   { name: '20261127-accounts-and-receipts', up: accountsAndReceipts },
   { name: '20261128-plans-and-attachments', up: plansAndAttachments },
   { name: '20261129-forms', up: forms },
+  { name: '20261130-printers', up: printers },
 ];
 
 /** Seconds to wait for another server that is migrating. */

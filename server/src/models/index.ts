@@ -8,6 +8,7 @@ import { defineFormRow, FormRow } from './form-row.ts';
 import { defineNestRow, NestRow } from './nest-row.ts';
 import { definePartRow, PartRow } from './part-row.ts';
 import { definePlanRow, PlanRow } from './plan-row.ts';
+import { definePrinterRow, PrinterRow } from './printer-row.ts';
 import { defineRevision, defineRevisionEntry, Revision, RevisionEntry } from './revision.ts';
 import { defineSaveReceiptRow, SaveReceiptRow } from './save-receipt.ts';
 import { defineSessionRow, SessionRow } from './session-row.ts';
@@ -22,6 +23,7 @@ export {
   NestRow,
   PartRow,
   PlanRow,
+  PrinterRow,
   Revision,
   RevisionEntry,
   SaveReceiptRow,
@@ -50,6 +52,7 @@ export function connect(database: Config['database']): Sequelize {
     defineFormRow,
     defineNestRow,
     definePlanRow,
+    definePrinterRow,
     defineAttachment,
     defineRevision,
     defineRevisionEntry,

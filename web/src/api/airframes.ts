@@ -34,6 +34,7 @@ export const airframesApi = {
 /** Documents that the server makes of an airframe. */
 export type DocumentName =
   | 'pages.pdf'
+  | 'printer-test.pdf'
   | 'plan.pdf'
   | 'cut-list.pdf'
   | 'cut-list.csv'

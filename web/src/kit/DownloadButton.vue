@@ -5,7 +5,7 @@ import { useAirframe } from '../stores/airframe/airframe.ts';
 
 /** Saves what is unsaved, then downloads a document that the server makes of it. */
 const props = defineProps<{
-  name: 'pages.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file';
+  name: 'pages.pdf' | 'printer-test.pdf' | 'cut-list.pdf' | 'cut-list.csv' | 'project-file';
   /** What of it is asked for. */ query?: Readonly<Record<string, string>>;
   quiet?: boolean;
   disabled?: boolean;

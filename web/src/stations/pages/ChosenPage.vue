@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { assemblyOf, sheetOf, type Page, type PagePlan } from '@grain-fold/core/pages';
+import type { Printer } from '@grain-fold/core/printers';
 import { countOf, formatLengthWithUnit, formatRunLength } from '@grain-fold/core/units';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import InTurn from '../../kit/InTurn.vue';
@@ -8,7 +9,7 @@ import { useAirframe } from '../../stores/airframe/airframe.ts';
 import PagePreview from './PagePreview.vue';
 
 /** The page that is chosen on the map: as it is printed, what it joins, and it alone once more. */
-const props = defineProps<{ plan: PagePlan; page: Page; isChanged: boolean }>();
+const props = defineProps<{ plan: PagePlan; page: Page; isChanged: boolean; printer?: Printer }>();
 defineEmits<{ choose: [name: string] }>();
 const work = useAirframe();
 const SIDES = { left: 'on its left', right: 'on its right', above: 'above', below: 'below' } as const;
@@ -23,7 +24,11 @@ const neighbours = computed(() =>
 const assembly = computed(() => assemblyOf(props.plan, sheetOf(props.plan, props.page)));
 const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
 const proof = computed(() => assembly.value.diagonals.map(({ lengthMm }) => length(lengthMm)).join(' and '));
-const query = computed(() => ({ pages: props.page.name, ...(props.isChanged ? { changed: 'yes' } : {}) }));
+const query = computed(() => ({
+  pages: props.page.name,
+  ...(props.isChanged ? { changed: 'yes' } : {}),
+  ...(props.printer ? { printer: props.printer.id } : {}),
+}));
 </script>
 
 <template>

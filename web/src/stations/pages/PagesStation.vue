@@ -23,9 +23,11 @@ import { slowly } from '../../workers/index.ts';
 import { layOutSheets } from './lay-out-sheets.ts';
 import ChosenPage from './ChosenPage.vue';
 import PaperRows from './PaperRows.vue';
+import PrinterSection from './PrinterSection.vue';
 import PrintSection from './PrintSection.vue';
 import SectionRows from './SectionRows.vue';
 import SheetOnMat from './SheetOnMat.vue';
+import { usePrinters } from './use-printers.ts';
 
 const work = useAirframe();
 const figures = useFigures();
@@ -39,6 +41,7 @@ const chosenName = ref<string>();
 const isChanged = ref(false);
 
 const settings = computed(() => work.airframe!.settings.pages);
+const printers = usePrinters(() => settings.value.printerId);
 const change = (changes: Partial<PageSettings>): void => {
   const next = { ...settings.value, ...changes };
   fault.value = worded(pageSettingsFault(next) ?? '', work.unit);
@@ -142,7 +145,13 @@ const chosenSize = computed(() => {
             <template v-if="saved > 0"> · {{ countOf(saved, 'empty page') }} left out</template>
           </p>
         </div>
-        <PrintSection v-model:is-changed="isChanged" :settings="settings" :plan="plan" @change="change($event)" />
+        <PrintSection
+          v-model:is-changed="isChanged"
+          :settings="settings"
+          :plan="plan"
+          :printer="printers.chosen.value"
+          @change="change($event)"
+        />
         <p v-if="fault || planFault || figures.slowMessage" class="warn" role="alert">
           {{ fault || planFault || figures.slowMessage }}
         </p>
@@ -151,8 +160,10 @@ const chosenSize = computed(() => {
           :plan="plan"
           :page="chosen"
           :is-changed="isChanged"
+          :printer="printers.chosen.value"
           @choose="chosenName = $event"
         />
+        <InTurn><PrinterSection :settings="settings" :printers="printers" @change="change($event)" /></InTurn>
         <InTurn><SectionRows :settings="settings" :plan="plan" @change="change($event)" /></InTurn>
         <InTurn>
           <section>

@@ -3,13 +3,14 @@ import dayjs from 'dayjs';
 import { computed } from 'vue';
 import { changedPieces, printedPages } from '@grain-fold/core/airframe';
 import type { PagePlan, PageSettings } from '@grain-fold/core/pages';
+import type { Printer } from '@grain-fold/core/printers';
 import { countOf } from '@grain-fold/core/units';
 import CheckRow from '../../kit/CheckRow.vue';
 import DownloadButton from '../../kit/DownloadButton.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 
 /** How the set goes to the printer: all of it, or what changed since the last printing. */
-const props = defineProps<{ settings: PageSettings; plan?: PagePlan; isChanged: boolean }>();
+const props = defineProps<{ settings: PageSettings; plan?: PagePlan; isChanged: boolean; printer?: Printer }>();
 const emit = defineEmits<{ 'update:isChanged': [value: boolean]; change: [changes: Partial<PageSettings>] }>();
 const work = useAirframe();
 /** More pages than anybody joins by hand unawares: they are asked about first. */
@@ -20,6 +21,7 @@ const changed = computed(() => (work.airframe && props.settings.printed ? change
 const query = computed(() => ({
   ...(props.isChanged ? { changed: 'yes' } : {}),
   ...(isMany.value ? { all: 'yes' } : {}),
+  ...(props.printer ? { printer: props.printer.id } : {}),
 }));
 /** Everything on the pages that are laid out is on paper now. */
 function markPrinted(): void {
@@ -43,7 +45,10 @@ function markPrinted(): void {
       }}</DownloadButton>
       <el-button :disabled="count === 0" @click="markPrinted">Mark as printed</el-button>
     </div>
-    <p class="hint">Print it at 100 %. Measure the bars on the first page before you cut.</p>
+    <p class="hint">
+      {{ printer ? `Corrected for ${printer.name}. ` : '' }}Print it at 100 %. Measure the bars on the first page before
+      you cut.
+    </p>
     <CheckRow
       label="A cover: how to print and join it"
       :model-value="settings.hasCover === true"

@@ -26,6 +26,8 @@ export { planDrawingDocument, planViewDocument } from './plan-documents.ts';
 export { type PlanReport, planContext, planReport, planReportOf } from './plan-of-airframe.ts';
 export { placeFaults } from './place-faults.ts';
 export { changedPieces, printedPages } from './printed.ts';
+export { type GoalAtScale, type ScaleGoal, SCALE_GOALS, hasGoal } from './scale-goal.ts';
+export { type ScaleSearch, solveScale } from './solve-scale.ts';
 export { USUAL_SECTIONS, pagesOf, sectionPieces } from './page-set.ts';
 export {
   type PaperPage,

@@ -1,12 +1,13 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { toRaw } from 'vue';
-import type { Airframe, FoldExtent } from '@grain-fold/core/airframe';
+import type { Airframe, FoldExtent, ScaleGoal, ScaleSearch } from '@grain-fold/core/airframe';
 import type { Form } from '@grain-fold/core/forms';
 import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
 import type { FormsWorker } from './forms.worker.ts';
 import { AirframeSender, OUT_OF_STEP, type AirframeChange } from './kept-airframe.ts';
 import type { Nester, NestProgress } from './nest.worker.ts';
+import type { Scaler } from './scale.worker.ts';
 
 /** A worker that keeps the airframe: what is asked of it goes along with what changed since it was last asked. */
 class KeepingWorker<Jobs> {
@@ -43,6 +44,10 @@ const nester = new KeepingWorker<Nester>(
   () => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' }),
 );
 
+const scaler = new KeepingWorker<Scaler>(
+  () => new Worker(new URL('./scale.worker.ts', import.meta.url), { type: 'module' }),
+);
+
 type Answer<Job extends (...args: never[]) => unknown> = Promise<Awaited<ReturnType<Job>>>;
 
 /** What takes long, done off the interface's thread. */
@@ -72,4 +77,11 @@ export const slowly = {
   nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
     nester.ask(airframe, async (change) => nester.jobs.search(change, tries, proxy(onProgress))),
   stopNest: (): Promise<void> => nester.jobs.stop(),
+  solveScale: (
+    airframe: Airframe,
+    goal: ScaleGoal,
+    onProgress: (search: ScaleSearch) => void,
+  ): Answer<Scaler['solve']> =>
+    scaler.ask(airframe, async (change) => scaler.jobs.solve(change, goal, proxy(onProgress))),
+  stopScale: (): Promise<void> => scaler.jobs.stop(),
 } as const;

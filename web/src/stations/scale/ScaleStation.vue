@@ -15,6 +15,7 @@ import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
+import FindFactor from './FindFactor.vue';
 import { planRows } from './plan-rows.ts';
 import type { ScalePoint } from './scale-point.ts';
 
@@ -182,6 +183,7 @@ const fixed = computed(() => {
           />
         </div>
         <el-button size="small" v-if="scale !== 1" class="back" @click="setScale(1)">Back to × 1</el-button>
+        <InTurn><FindFactor @take="setScale($event)" /></InTurn>
         <section>
           <h2 class="eyebrow">What it does</h2>
           <InTurn>

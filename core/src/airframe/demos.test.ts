@@ -1,5 +1,4 @@
-import fs from 'node:fs';
-import path from 'node:path';
+import { demo } from '../../test/demos.ts';
 import { assemble, foldedBy, assemblyClashes, PRESS_FAULT_MM } from '../folds/index.ts';
 import { makeForm } from '../forms/index.ts';
 import type { Airframe } from './airframe.ts';
@@ -8,11 +7,6 @@ import { foldFaults } from './fold-faults.ts';
 import { withFormsMade } from './forms-of-airframe.ts';
 import { formContext, standingParts } from './made-at-scale.ts';
 import { OPEN_FAULT_MM } from './standing-faults.ts';
-
-const demo = (name: string): Airframe =>
-  JSON.parse(
-    fs.readFileSync(path.join(import.meta.dirname, `../../../demo/${name}.grainfold.json`), 'utf8'),
-  ) as Airframe;
 
 const measured = (airframe: Airframe, times: number): Airframe =>
   withFormsMade({

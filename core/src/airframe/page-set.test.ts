@@ -1,5 +1,4 @@
-import fs from 'node:fs';
-import path from 'node:path';
+import { demo } from '../../test/demos.ts';
 import fc from 'fast-check';
 import { plate } from '../../test/samples.ts';
 import { applyTransform, boundsOf, distance, type Point } from '../geometry/index.ts';
@@ -12,10 +11,6 @@ import { boardViews, nestToGoBy, shapeOf } from './nest-airframe.ts';
 import { pagesOf } from './page-set.ts';
 import { changedPieces, printedPages } from './printed.ts';
 
-const demo = (name: string): Airframe =>
-  JSON.parse(
-    fs.readFileSync(path.join(import.meta.dirname, `../../../demo/${name}.grainfold.json`), 'utf8'),
-  ) as Airframe;
 const MITE = demo('paperbark-mite'),
   SALTBOX = demo('saltbox-36');
 const printing = (airframe: Airframe, pages: Partial<PageSettings>): Airframe => ({

@@ -1,13 +1,8 @@
-import fs from 'node:fs';
-import path from 'node:path';
+import { demo } from '../../test/demos.ts';
 import type { Airframe } from './airframe.ts';
 import { goalAtScale, hasGoal, type ScaleGoal } from './scale-goal.ts';
 import { solveScale, type ScaleSearch } from './solve-scale.ts';
 
-const demo = (name: string): Airframe =>
-  JSON.parse(
-    fs.readFileSync(path.join(import.meta.dirname, `../../../demo/${name}.grainfold.json`), 'utf8'),
-  ) as Airframe;
 const MITE = demo('paperbark-mite'),
   SALTBOX = demo('saltbox-36');
 function solved(airframe: Airframe, goal: ScaleGoal): ScaleSearch {

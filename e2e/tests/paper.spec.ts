@@ -63,7 +63,7 @@ test('prints the nested boards whole, some parts off a roll, and says what paper
   workshop,
 }) => {
   await open(page, workshop.address, 'Saltbox 36');
-  await choose(slip(page), 'Printed', 'as nested on the boards');
+  await choose(slip(page).getByRole('group', { name: 'Section 1' }), 'Printed', 'as nested on the boards');
   await expect(slip(page).getByText('Each board as one sheet')).toBeVisible();
   await expect(ticket(page, 'Pages')).toContainText('25 Letter');
   await expect(page.getByText('3', { exact: true }).first()).toBeVisible();

@@ -154,7 +154,9 @@ describe('a body that a power box slides into', () => {
     expect(codes(airframe)).toEqual([]);
     const { boxes } = madeOf(airframe.forms!.find(({ id }) => id === 'b1') as BodyForm, airframe).figures!;
     // 60.4 less two boards of 5 is 50.4; the box is 50. Dowels: 60.4 and five on either side, whole.
-    expect(boxes).toEqual([{ name: 'Box', sideMm: expect.closeTo(0.2, 2), dowels: 2, dowelMm: 3, dowelLengthMm: 71 }]);
+    expect(boxes).toEqual([
+      { formId: 'm1', name: 'Box', sideMm: expect.closeTo(0.2, 2), dowels: 2, dowelMm: 3, dowelLengthMm: 71 },
+    ]);
   });
 
   it('has them through walls that close in and a doubler within them, true halfway through each', () => {

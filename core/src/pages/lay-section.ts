@@ -112,12 +112,7 @@ function refuseTooMany(templates: readonly Template[], { width, height, overlapM
       [w, h] = [boundsWidth(box), boundsHeight(box)];
     return sum + Math.min(along(w, width) * along(h, height), along(h, width) * along(w, height));
   }, 0);
-  if (count > MOST_PAGES)
-    throw new CoreError(
-      'OUT_OF_RANGE',
-      `These parts would take up to ${count} pages; at most ${MOST_PAGES} are laid out. Choose a larger paper, a smaller scale or fewer parts.`,
-      { count },
-    );
+  refuseCount(count);
 }
 
 /** @throws CoreError OUT_OF_RANGE for more pages than one set may have */

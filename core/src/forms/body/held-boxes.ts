@@ -75,6 +75,7 @@ function roomRound(site: BodySite, box: StandingBox, [from, to]: readonly [numbe
 
 /** How a power box sits in a body. */
 export interface BoxFit {
+  readonly formId: string;
   readonly name: string;
   /** Free on either side of it, where it sits. */
   readonly sideMm: number;
@@ -93,6 +94,7 @@ export const boxFits = (site: BodySite): readonly BoxFit[] =>
       widest = Math.max(0, ...box.dowels.map(({ x }) => 2 * heightAt(site.lines.half, x)));
     return [
       {
+        formId: box.formId,
         name: box.name,
         sideMm: roomRound(site, box, seat).sideMm,
         dowels: box.dowels.length,

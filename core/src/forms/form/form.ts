@@ -66,6 +66,7 @@ export interface StandingWing {
 
 /** A power box as far as what it slides into needs it, in the airframe. */
 export interface StandingBox {
+  readonly formId: string;
   readonly name: string;
   /** It is drawn out aft; forward otherwise. */
   readonly isPusher: boolean;

@@ -95,6 +95,7 @@ export function boxAsItStands(site: PowerSite): StandingBox {
     at = (x: number, z: number) => applyRigid(stood(site, STILL), point3(x, 0, z)),
     ends = [at(Math.min(...strip.map(({ frontMm }) => frontMm)), 0).x, at(power.lengthMm, 0).x];
   return {
+    formId: form.id,
     name: form.name,
     isPusher: power.isPusher === true,
     fromMm: Math.min(...ends),

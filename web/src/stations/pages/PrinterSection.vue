@@ -96,9 +96,7 @@ async function take(): Promise<void> {
   }
 }
 async function leaveOut(): Promise<void> {
-  if (!chosen.value) return;
-  await props.printers.leaveOut(chosen.value);
-  emit('change', { printerId: undefined });
+  if (chosen.value && (await props.printers.leaveOut(chosen.value))) emit('change', { printerId: undefined });
 }
 const rename = (name: string): void => {
   if (chosen.value && name.trim()) void props.printers.keep({ ...chosen.value, name: name.trim() });

@@ -31,6 +31,9 @@ const sections = computed(() => props.settings.sections ?? USUAL_SECTIONS);
 const ways = WAYS.map(([value, word]) => [value, word] as const);
 const why = (way: PageWay): string => WAYS.find(([value]) => value === way)![2];
 const pieces = computed(() => (work.airframe ? sectionPieces(work.airframe) : []));
+/** Parts that were taken out are not counted. */
+const thereOf = (partIds: readonly string[]): number =>
+  (work.airframe?.parts ?? []).filter(({ id }) => partIds.includes(id)).length;
 const left = computed(() => {
   const printed = new Set(pieces.value.flatMap((one) => one.pieces.map(({ part }) => part.id)));
   return (work.airframe?.parts ?? []).filter(({ id }) => !printed.has(id)).length;
@@ -69,7 +72,7 @@ const paperOf = ({ paper }: PageSection): NonNullable<PageSection['paper']> => {
       :aria-label="`Section ${index + 1}`"
     >
       <p v-if="sections.length > 1" class="head">
-        <span class="label">{{ section.partIds ? countOf(section.partIds.length, 'part') : 'All other parts' }}</span>
+        <span class="label">{{ section.partIds ? countOf(thereOf(section.partIds), 'part') : 'All other parts' }}</span>
         <span class="figures">{{ countOf(pagesOf(section.id), 'page') }}</span>
       </p>
       <PartsRow

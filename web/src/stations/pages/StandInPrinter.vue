@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } fro
 import type { Point } from '@grain-fold/core/geometry';
 import { HOME_PRINTER, testCrosses, type Printer, type PrinterMeasures } from '@grain-fold/core/printers';
 import { decimalLength } from '@grain-fold/core/units';
-import { documentFault, fetchDocument } from '../../api/documents.ts';
+import { fetchDocument } from '../../api/documents.ts';
 import FigureRow from '../../kit/FigureRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -75,7 +75,7 @@ async function print(): Promise<void> {
       canvas.value.getContext('bitmaprenderer')!.transferFromImageBitmap(bitmap);
     }
   } catch (error) {
-    fault.value = documentFault(error);
+    fault.value = `It could not be printed. ${error instanceof Error ? error.message : String(error)}`;
   }
   isPrinting.value = false;
 }

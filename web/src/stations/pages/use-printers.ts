@@ -15,7 +15,8 @@ export interface Printers {
   readonly keep: (printer: Printer) => Promise<boolean>;
   /** A printer that was never measured. */
   readonly add: (name: string) => Promise<Printer | undefined>;
-  readonly leaveOut: (printer: Printer) => Promise<void>;
+  /** @returns whether it is gone */
+  readonly leaveOut: (printer: Printer) => Promise<boolean>;
 }
 
 export function usePrinters(printerId: () => string | undefined): Printers {
@@ -47,8 +48,6 @@ export function usePrinters(printerId: () => string | undefined): Printers {
       const printer: Printer = { id: crypto.randomUUID(), name, map: TRUE_MAP };
       return (await keep(printer)) ? printer : undefined;
     },
-    async leaveOut({ id }) {
-      await told(() => printersApi.leaveOut(id));
-    },
+    leaveOut: ({ id }) => told(() => printersApi.leaveOut(id)),
   };
 }

@@ -12,10 +12,10 @@ export const rectangle = (from: number, to: number, low: number, top: number): r
 
 /** The power boxes that sit in a body, from the side, with the dowels that hold them. */
 export const heldBoxShapes = ({ boxes }: BodySite): readonly Shape[] =>
-  boxes.flatMap(({ name, fromMm, toMm, lowMm, topMm, dowels }): readonly Shape[] => [
-    { key: `box-${name}`, ring: rectangle(fromMm, toMm, lowMm, topMm), look: 'guest' },
+  boxes.flatMap(({ formId, fromMm, toMm, lowMm, topMm, dowels }): readonly Shape[] => [
+    { key: `box-${formId}`, ring: rectangle(fromMm, toMm, lowMm, topMm), look: 'guest' },
     ...dowels.map(({ x, z, acrossMm }, index): Shape => ({
-      key: `box-${name}-dowel-${index}`,
+      key: `box-${formId}-dowel-${index}`,
       ring: rectangle(x - acrossMm / 2, x + acrossMm / 2, z - acrossMm / 2, z + acrossMm / 2),
       look: 'cut',
     })),

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { madeOf, withForm } from '@grain-fold/core/airframe';
-import { BOX_DOWEL_FIELDS, isBody, usualBoxDowels, type BodyForm, type FormField } from '@grain-fold/core/forms';
+import {
+  BOX_DOWEL_FIELDS,
+  isBody,
+  MOST_BOXES,
+  usualBoxDowels,
+  type BodyForm,
+  type FormField,
+} from '@grain-fold/core/forms';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
 import FigureRow from '../../../kit/FigureRow.vue';
@@ -45,6 +52,11 @@ const boxesWithout = ({ parameters: { boxIds = [] } }: BodyForm): readonly strin
 function sitIn(bodyId: string): void {
   const { airframe } = work;
   if (!airframe) return;
+  const host = bodies.value.find(({ id }) => id === bodyId);
+  if (host && boxesWithout(host).length >= MOST_BOXES) {
+    work.message = `${host.name} holds ${MOST_BOXES} power boxes already: take one out first.`;
+    return;
+  }
   const changed = bodies.value.flatMap((one): readonly BodyForm[] => {
     if (!holdsIt(one) && one.id !== bodyId) return [];
     const { boxIds: _before, ...rest } = one.parameters,
@@ -58,7 +70,7 @@ function sitIn(bodyId: string): void {
 }
 const fit = computed(() => {
   const made = body.value && work.airframe ? madeOf(body.value, work.airframe) : undefined;
-  return made?.figures?.boxes.find(({ name }) => name === form.value.name);
+  return made?.figures?.boxes.find(({ formId }) => formId === form.value.id);
 });
 const length = (mm: number): string => formatLengthWithUnit(mm, work.unit);
 </script>

@@ -74,6 +74,7 @@ const ARGUMENTS: { readonly [N in CommandName]: (at: Site) => Extract<PartComman
     featureId: at.featureId,
     changes: at.a < 0.5 ? { lengthMm: at.b * 60 } : { angleDegrees: at.b * 400 },
   }),
+  changeFeatureSizing: (at) => ({ featureId: at.featureId, sizing: at.a < 0.5 ? 'scaled' : 'fixed' }),
   changeGuide: (at) => ({
     guideId: at.guideId,
     changes: at.guide?.kind === 'beside' ? { byMm: (at.a - 0.5) * 80 } : { at: at.by },

@@ -1,10 +1,12 @@
 import { Type } from 'class-transformer';
 import {
   FEATURE_KINDS,
+  FEATURE_SIZINGS,
   featureTraits,
   FURTHEST_STATION_MM,
   LONGEST_STATION_NAME,
   type FeatureKind,
+  type FeatureSizing,
 } from '@grain-fold/core/features';
 import {
   CENTRE_LINES,
@@ -29,6 +31,7 @@ export class FeatureDto {
   @IsOneOf(FEATURE_KINDS) kind!: string;
   @IsTextUpTo(LONGEST_NAME) label!: string;
   @HasVariants() variants?: string[];
+  @IsOptional() @IsOneOf(FEATURE_SIZINGS) sizing?: FeatureSizing;
 }
 /** A feature that stands at a place. */
 class PlacedFeatureDto extends FeatureDto {

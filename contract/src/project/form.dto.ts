@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsObject, IsOptional, Matches } from 'class-validator';
+import { FEATURE_SIZINGS } from '@grain-fold/core/features';
 import { FORM_KINDS } from '@grain-fold/core/forms';
 import { MOST_FEATURES, MOST_OPERATIONS, MOST_PATHS } from '@grain-fold/core/part';
 import { BodyParametersDto } from './body.dto.ts';
@@ -65,6 +66,13 @@ export class StandsByDto {
   @IsNumberBetween(-20, 20) noseDownDegrees!: number;
 }
 
+/** A length of a form that grows or stays otherwise than its kind has it. */
+export class NumberSizingDto {
+  @Matches(/^[A-Za-z]{1,40}(\.[A-Za-z]{1,40}){0,3}$/, { message: 'must be the path of a number, got $value' })
+  path!: string;
+  @IsOneOf(FEATURE_SIZINGS) sizing!: 'scaled' | 'fixed';
+}
+
 /** What every form has, of whatever kind. */
 export class FormDto {
   @IsIdentifier() id!: string;
@@ -85,6 +93,12 @@ export class FormDto {
   @ArrayMaxSize(MOST_ROLES)
   @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be roles of parts' })
   leftOut?: string[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_ROLES)
+  @EachNested()
+  @Type(() => NumberSizingDto)
+  sizings?: NumberSizingDto[];
 }
 
 export class WingFormDto extends FormDto {

@@ -20,6 +20,7 @@ export {
 export { formContext, madeOf, partAtScale } from './made-at-scale.ts';
 export { standingPart } from './made-at-scale.ts';
 export { foldFaults } from './fold-faults.ts';
+export { type SizedThing, sizedThings, withThingSized } from './sized-things.ts';
 export { type SizesKept, withSizesKept } from './kept-sizes.ts';
 export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report.ts';
 export { planDrawingDocument, planViewDocument } from './plan-documents.ts';
@@ -27,6 +28,7 @@ export { type PlanReport, planContext, planReport, planReportOf } from './plan-o
 export { placeFaults } from './place-faults.ts';
 export { changedPieces, printedPages } from './printed.ts';
 export { type GoalAtScale, type ScaleGoal, SCALE_GOALS, hasGoal } from './scale-goal.ts';
+export { type ScaleFigures, scaleFigures } from './scale-figures.ts';
 export { type ScaleSearch, solveScale } from './solve-scale.ts';
 export { USUAL_SECTIONS, pagesOf, sectionPieces } from './page-set.ts';
 export {
@@ -60,6 +62,7 @@ export {
   turnsOn,
   mayTurnTo,
 } from './nest-airframe.ts';
+export { type BoardFigures, type InOtherBoard, type OtherBoard, inOtherBoard } from './other-board.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
 export { someParts } from './some-parts.ts';
 export { splitInAirframe } from './split-airframe.ts';

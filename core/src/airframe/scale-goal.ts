@@ -1,4 +1,3 @@
-import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import type { PlanFigureKey } from '../plan/index.ts';
 import { CoreError, countOf, formatLengthWithUnit, formatMass, worded } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
@@ -8,13 +7,17 @@ import { boardViews, quickNest } from './nest-airframe.ts';
 import { pagesOf } from './page-set.ts';
 import { unplacedIn } from './place-faults.ts';
 import { planReportOf } from './plan-of-airframe.ts';
+import { carriedApart, inOrder, type CarriedPiece } from './carried-apart.ts';
+import { atFactor, longestPart } from './scale-figures.ts';
 
 /** What an airframe is to be the largest for. */
-export const SCALE_GOALS = ['boards', 'pages', 'longest', 'foam', 'mass', 'loading', 'span'] as const;
+export const SCALE_GOALS = ['boards', 'pages', 'longest', 'foam', 'mass', 'loading', 'span', 'thrust', 'box'] as const;
 export interface ScaleGoal {
   readonly kind: (typeof SCALE_GOALS)[number];
-  /** At most: boards, pages, mm, g, or g/dm². */
+  /** At most: boards, pages, mm, g, or g/dm². Of thrust to weight at least; of a box of no meaning. */
   readonly limit: number;
+  /** The box that everything is to go into, in mm. */
+  readonly box?: readonly [number, number, number];
   /** Of boards, those of one material; all when undefined. */
   readonly material?: string;
 }
@@ -32,12 +35,8 @@ const PLAN_KEYS: Readonly<Partial<Record<ScaleGoal['kind'], PlanFigureKey>>> = {
   mass: 'mass',
   loading: 'loading',
   span: 'span',
+  thrust: 'thrust',
 };
-
-/** An airframe looked at another factor: a nest that was kept is of another size. */
-function atFactor({ nest: _nest, ...airframe }: Airframe, scale: number): Airframe {
-  return { ...airframe, settings: { ...airframe.settings, scale } };
-}
 
 /** Whether a goal can be asked of an airframe: those of the plan need one. */
 export const hasGoal = (airframe: Airframe, kind: ScaleGoal['kind']): boolean => {
@@ -45,14 +44,11 @@ export const hasGoal = (airframe: Airframe, kind: ScaleGoal['kind']): boolean =>
   return key === undefined || planReportOf(airframe)?.figures.figures.some((one) => one.key === key) === true;
 };
 
+type Told = (amount: number, words: string, holds?: boolean) => GoalAtScale;
+
 /** What a goal comes to at a factor. */
 export function goalAtScale(airframe: Airframe, goal: ScaleGoal, factor: number): GoalAtScale {
-  const told = (amount: number, words: string): GoalAtScale => ({
-    factor,
-    amount,
-    holds: amount <= goal.limit * (1 + 1e-9),
-    words,
-  });
+  const told: Told = (amount, words, holds = amount <= goal.limit * (1 + 1e-9)) => ({ factor, amount, holds, words });
   const scaled = atFactor(airframe, factor);
   try {
     return amountOf(scaled, goal, told);
@@ -79,11 +75,20 @@ function leastBoards(airframe: Airframe, material: string | undefined): number {
   }, 0);
 }
 
-function amountOf(
-  scaled: Airframe,
-  { kind, material, limit }: ScaleGoal,
-  told: (amount: number, words: string) => GoalAtScale,
-): GoalAtScale {
+/** What of an airframe goes into a box last, square to its walls: 1 fills it. */
+function fullestOf(
+  airframe: Airframe,
+  box: readonly number[],
+): { readonly piece?: CarriedPiece; readonly share: number } {
+  const room = inOrder(box);
+  return carriedApart(airframe)
+    .map((piece) => ({ piece, share: Math.max(...piece.sizes.map((mm, axis) => mm / room[axis]!)) }))
+    .reduce<{ piece?: CarriedPiece; share: number }>((most, one) => (one.share > most.share ? one : most), {
+      share: 0,
+    });
+}
+
+function amountOf(scaled: Airframe, { kind, material, limit, box }: ScaleGoal, told: Told): GoalAtScale {
   const { unit } = scaled.settings;
   switch (kind) {
     case 'boards': {
@@ -104,16 +109,24 @@ function amountOf(
       return told(count, countOf(count, 'page'));
     }
     case 'longest': {
-      const sized = piecesOfAirframe(scaled).map(({ part }) => ({
-        name: part.name,
-        mm: Math.max(boundsWidth(part.bounds), boundsHeight(part.bounds)),
-      }));
-      const longest = sized.reduce((best, one) => (one.mm > best.mm ? one : best), { name: 'nothing', mm: 0 });
+      const longest = longestPart(scaled);
       return told(longest.mm, `${longest.name} ${formatLengthWithUnit(longest.mm, unit)} long`);
     }
     case 'foam': {
       const { foamG } = quickFigures(scaled);
       return told(foamG, `${formatMass(foamG, unit)} of foam`);
+    }
+    case 'box': {
+      const { piece, share } = fullestOf(scaled, box ?? [0, 0, 0]);
+      if (!piece) return told(0, 'nothing stands yet', true);
+      const sizes = piece.sizes.map((mm) => formatLengthWithUnit(mm, unit)).join(' × ');
+      return told(share, `${piece.name} takes ${sizes}`, share <= 1 + 1e-9);
+    }
+    case 'thrust': {
+      const figure = planReportOf(scaled)?.figures.figures.find(({ key }) => key === 'thrust');
+      return figure
+        ? told(figure.amount, `thrust to weight ${figure.text}`, figure.amount >= limit * (1 - 1e-9))
+        : told(0, 'the plan tells no thrust', false);
     }
     case 'mass':
     case 'loading':

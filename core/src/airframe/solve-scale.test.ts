@@ -64,3 +64,25 @@ it('finds nothing where no size will do, and says what is in the way', () => {
   expect(hasGoal(MITE, 'boards')).toBe(true);
   expect(hasGoal({ ...MITE, plan: undefined } as unknown as Airframe, 'span')).toBe(false);
 });
+
+it('takes the box that everything goes into, the wing off: what fills it does so whichever way round it is told', () => {
+  const box = (of: number, long = 800, wide = 500, high = 300) =>
+    goalAtScale(SALTBOX, { kind: 'box', limit: 1, box: [long * of, wide * of, high * of] }, 1);
+  const { amount, words } = box(1);
+  expect(words).toMatch(/^(Wing|The rest) takes .+ × .+ × .+/);
+  expect(box(1, 300, 800, 500).amount).toBe(amount);
+  expect(box(amount).holds).toBe(true);
+  expect(box(amount * 0.999).holds).toBe(false);
+  // The wing is one piece: 2 · 18 in out at 3° is longer than anything else of it.
+  expect(box(1, 914.4 * Math.cos((3 * Math.PI) / 180) + 12, 9000, 9000).holds).toBe(true);
+  expect(box(1, 9000, 850, 850).holds).toBe(true);
+  expect(box(1, 850, 850, 850).holds).toBe(false);
+});
+
+it('asks motor and pack for the pull that they have: more of it makes it no larger', () => {
+  const drawn = goalAtScale(SALTBOX, { kind: 'thrust', limit: 0.01 }, 1),
+    larger = goalAtScale(SALTBOX, { kind: 'thrust', limit: drawn.amount }, 1.2);
+  expect(goalAtScale(SALTBOX, { kind: 'thrust', limit: drawn.amount }, 1).holds).toBe(true);
+  expect(larger.holds).toBe(false);
+  expect(larger.amount).toBeLessThan(drawn.amount);
+});

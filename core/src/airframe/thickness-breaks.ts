@@ -22,8 +22,13 @@ export interface ThicknessBreaks {
 export function thicknessBreaks(airframe: Airframe, material: string, thicknessMm: number): ThicknessBreaks {
   const boards = airframe.boards.map((board) => (board.material === material ? { ...board, thicknessMm } : board));
   const { airframe: then, partIds } = withSizesKept(airframe, withFormsKept(airframe, { ...airframe, boards }));
-  const now = new Set(allFaults(airframe).map(keyOf));
-  return { thicknessMm, faults: allFaults(then).filter((fault) => !now.has(keyOf(fault))), movedIds: partIds };
+  return { thicknessMm, faults: newFaults(airframe, then), movedIds: partIds };
+}
+
+/** Faults of parts by themselves and folded that an airframe has then, and has not now. */
+export function newFaults(now: Airframe, then: Airframe): readonly Fault[] {
+  const known = new Set(allFaults(now).map(keyOf));
+  return allFaults(then).filter((fault) => !known.has(keyOf(fault)));
 }
 
 const allFaults = memo((airframe: Airframe): readonly Fault[] => [

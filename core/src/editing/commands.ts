@@ -1,7 +1,14 @@
 import { brokenInvariant, outOfBounds, type Part } from '../part/index.ts';
 import type { CommandResult } from './command.ts';
 import { changeSlot } from './features/change-slot.ts';
-import { addFeature, centreFeature, changeFeature, moveFeature, removeFeature } from './features/features.ts';
+import {
+  addFeature,
+  centreFeature,
+  changeFeature,
+  changeFeatureSizing,
+  moveFeature,
+  removeFeature,
+} from './features/features.ts';
 import { pinDimension, removeDimension, setDimension } from './guides/dimensions.ts';
 import { addGuide, attachNode, changeGuide, detachNodes, removeGuide } from './guides/guides.ts';
 import { settleGuides } from './guides/settle-guides.ts';
@@ -72,6 +79,7 @@ export const COMMANDS = {
   centreFeature,
   changeDetails,
   changeFeature,
+  changeFeatureSizing,
   changeGuide,
   changeJoint,
   changeOperation,

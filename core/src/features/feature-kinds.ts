@@ -1,7 +1,7 @@
 import { balance } from './balance.ts';
 import { dowel } from './dowel.ts';
 import type { FeatureDrawing, FeatureFault, FeatureSite, FeatureTraits } from './feature-kind.ts';
-import type { Feature, FeatureKind } from './feature.ts';
+import { isOnEdge, type Feature, type FeatureKind, type FeatureSizing } from './feature.ts';
 import { finger } from './finger.ts';
 import { hatch } from './hatch.ts';
 import { lap } from './lap.ts';
@@ -40,13 +40,38 @@ export const featureWord = (feature: Feature): string => own(feature).word;
 export const featureDrawing = (feature: Feature, site: FeatureSite): FeatureDrawing => own(feature).draw(feature, site);
 export const featureFaults = (feature: Feature, site: FeatureSite): readonly FeatureFault[] =>
   own(feature).faults?.(feature, site) ?? [];
+/** Lengths that fit hardware by a little, and stay what they are whatever grows. */
+const FIT = 'fitMm';
+
+/** The lengths of a feature that can grow with the airframe, by their keys. */
+const lengthsOf = (feature: Feature): readonly string[] =>
+  isOnEdge(feature)
+    ? []
+    : own(feature)
+        .fields.filter(({ kind, key }) => kind === 'length' && key !== FIT)
+        .map(({ key }) => key);
+
+/** Whether a feature's own lengths grow with the airframe, as its kind has it. */
+const usualSizing = (feature: Feature): FeatureSizing =>
+  own(feature).fields.some(({ grows }) => grows) ? 'scaled' : 'fixed';
+
+/** Whether a feature's own lengths grow with the airframe; undefined when it has none that a builder could let grow. */
+export const featureSizing = (feature: Feature): FeatureSizing | undefined =>
+  lengthsOf(feature).length > 0 ? (feature.sizing ?? usualSizing(feature)) : undefined;
+
+/** A feature whose lengths grow or stay; what its kind does anyway is not noted. */
+export function withFeatureSizing(feature: Feature, sizing: FeatureSizing): Feature {
+  const { sizing: _was, ...rest } = feature;
+  return (sizing === usualSizing(feature) ? rest : { ...rest, sizing }) as Feature;
+}
+
 /** A feature's own numbers at another size of the airframe; its place is not moved. */
 export function scaledFeature(feature: Feature, factor: number): Feature {
-  const { fields, scaled } = own(feature);
+  const sizing = featureSizing(feature);
   const values = feature as unknown as Readonly<Record<string, number>>;
-  const grown = fields.filter(({ grows }) => grows).map(({ key }) => [key, values[key]! * factor]);
+  const grown = sizing === 'scaled' ? lengthsOf(feature).map((key) => [key, values[key]! * factor] as const) : [];
   const sized = { ...feature, ...Object.fromEntries(grown) } as Feature;
-  return scaled?.(sized, factor) ?? sized;
+  return own(feature).scaled?.(sized, factor) ?? sized;
 }
 /** Materials of the plates that a feature is cut to. */
 export const featureMaterials = (feature: Feature): readonly string[] =>

@@ -6,11 +6,16 @@ export interface FeatureEdge {
   readonly segmentId: string;
 }
 
+export const FEATURE_SIZINGS = ['scaled', 'fixed'] as const;
+export type FeatureSizing = (typeof FEATURE_SIZINGS)[number];
+
 interface FeatureBase {
   readonly id: string;
   readonly label: string;
   /** Variants in which it exists; always when undefined. */
   readonly variants?: readonly string[];
+  /** Whether its own lengths grow with the airframe or stay, when the builder says otherwise than its kind does. */
+  readonly sizing?: FeatureSizing;
 }
 interface PlacedBase extends FeatureBase {
   /** Its middle. */

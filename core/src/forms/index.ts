@@ -34,7 +34,9 @@ export {
   readsOf,
   readsStanding,
   scaleForm,
+  sizedNumbers,
   withChanges,
+  withNumberSizing,
 } from './kinds.ts';
 export { type RebuiltForm, isBlocked, rebuildForm } from './rebuild.ts';
 export {

@@ -1,8 +1,31 @@
 import { times3 } from '../geometry/index.ts';
-import { withParameters, type AnyForm, type FormContext, type ParameterChange } from './form/index.ts';
-import { bodyMaterials, bodyReads, makeBody, scaleBody, type BodyForm, type MadeBody } from './body/index.ts';
-import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck } from './deck/index.ts';
-import { gaugeMaterials, makeGauges, scaleGauges, type GaugeForm, type MadeGauges } from './gauge/index.ts';
+import {
+  parameterAt,
+  withParameters,
+  type AnyForm,
+  type FormContext,
+  type FormNumber,
+  type NumberSizing,
+  type ParameterChange,
+} from './form/index.ts';
+import {
+  bodyMaterials,
+  bodyReads,
+  makeBody,
+  scaleBody,
+  type BodyForm,
+  type MadeBody,
+  bodyNumbers,
+} from './body/index.ts';
+import { deckMaterials, makeDeck, scaleDeck, type DeckForm, type MadeDeck, deckNumbers } from './deck/index.ts';
+import {
+  gaugeMaterials,
+  makeGauges,
+  scaleGauges,
+  type GaugeForm,
+  type MadeGauges,
+  gaugeNumbers,
+} from './gauge/index.ts';
 import {
   layeredMaterials,
   layeredReads,
@@ -10,13 +33,21 @@ import {
   scaleLayered,
   type LayeredForm,
   type MadeLayered,
+  layeredNumbers,
 } from './layered/index.ts';
-import { makePower, powerMaterials, scalePower, type MadePower, type PowerForm } from './power/index.ts';
-import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm } from './round/index.ts';
-import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm } from './shell/index.ts';
-import { makeStruts, scaleStruts, strutMaterials, type MadeStruts, type StrutForm } from './strut/index.ts';
-import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm } from './tail/index.ts';
-import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm } from './wing/index.ts';
+import { makePower, powerMaterials, scalePower, type MadePower, type PowerForm, powerNumbers } from './power/index.ts';
+import { makeRound, roundMaterials, scaleRound, type MadeRound, type RoundForm, roundNumbers } from './round/index.ts';
+import { makeShell, scaleShell, shellMaterials, type MadeShell, type ShellForm, shellNumbers } from './shell/index.ts';
+import {
+  makeStruts,
+  scaleStruts,
+  strutMaterials,
+  type MadeStruts,
+  type StrutForm,
+  strutNumbers,
+} from './strut/index.ts';
+import { makeTail, scaleTail, tailMaterials, type MadeTail, type TailForm, tailNumbers } from './tail/index.ts';
+import { makeWing, scaleWing, wingMaterials, type MadeWing, type WingForm, wingNumbers } from './wing/index.ts';
 
 /** A maker of parts, of any of the kinds. */
 export type Form =
@@ -42,6 +73,8 @@ interface FormKind<F extends Form> {
   readonly make: (form: F, context: FormContext) => MadeOf<F>;
   /** Its parameters at another size. */
   readonly scale: (parameters: F['parameters'], factor: number) => F['parameters'];
+  /** Every number that it has by its path, with its bounds. */
+  readonly numbers: (parameters: F['parameters']) => readonly FormNumber[];
   /** The sheets that its parts are cut from: a new measure of one makes it anew. */
   readonly materials: (parameters: F['parameters']) => readonly string[];
   /** Ids of the forms that it is made by: it is made anew with them. */
@@ -51,16 +84,22 @@ interface FormKind<F extends Form> {
 }
 
 const KINDS: { readonly [Kind in Form['kind']]: FormKind<Extract<Form, { readonly kind: Kind }>> } = {
-  wing: { make: makeWing, scale: scaleWing, materials: wingMaterials },
-  body: { make: makeBody, scale: scaleBody, materials: bodyMaterials, reads: bodyReads },
-  shell: { make: makeShell, scale: scaleShell, materials: shellMaterials },
-  round: { make: makeRound, scale: scaleRound, materials: roundMaterials },
-  deck: { make: makeDeck, scale: scaleDeck, materials: deckMaterials },
-  tail: { make: makeTail, scale: scaleTail, materials: tailMaterials },
-  power: { make: makePower, scale: scalePower, materials: powerMaterials },
-  layered: { make: makeLayered, scale: scaleLayered, materials: layeredMaterials, reads: layeredReads },
-  strut: { make: makeStruts, scale: scaleStruts, materials: strutMaterials, isByStanding: true },
-  gauge: { make: makeGauges, scale: scaleGauges, materials: gaugeMaterials, isByStanding: true },
+  wing: { make: makeWing, scale: scaleWing, numbers: wingNumbers, materials: wingMaterials },
+  body: { make: makeBody, scale: scaleBody, numbers: bodyNumbers, materials: bodyMaterials, reads: bodyReads },
+  shell: { make: makeShell, scale: scaleShell, numbers: shellNumbers, materials: shellMaterials },
+  round: { make: makeRound, scale: scaleRound, numbers: roundNumbers, materials: roundMaterials },
+  deck: { make: makeDeck, scale: scaleDeck, numbers: deckNumbers, materials: deckMaterials },
+  tail: { make: makeTail, scale: scaleTail, numbers: tailNumbers, materials: tailMaterials },
+  power: { make: makePower, scale: scalePower, numbers: powerNumbers, materials: powerMaterials },
+  layered: {
+    make: makeLayered,
+    scale: scaleLayered,
+    numbers: layeredNumbers,
+    materials: layeredMaterials,
+    reads: layeredReads,
+  },
+  strut: { make: makeStruts, scale: scaleStruts, numbers: strutNumbers, materials: strutMaterials, isByStanding: true },
+  gauge: { make: makeGauges, scale: scaleGauges, numbers: gaugeNumbers, materials: gaugeMaterials, isByStanding: true },
 };
 // The table is keyed by kind, so a form always meets what is particular to its own; TypeScript cannot follow that through a union.
 const kindOf = <F extends Form>({ kind }: F): FormKind<F> => KINDS[kind] as unknown as FormKind<F>;
@@ -93,12 +132,54 @@ export const isShell = (form: AnyForm | undefined): form is ShellForm => form?.k
 export const isPower = (form: AnyForm | undefined): form is PowerForm => form?.kind === 'power';
 export const isBody = (form: AnyForm | undefined): form is BodyForm => form?.kind === 'body';
 
-/** A form of another size. */
+/** A form of another size: its numbers as its kind scales them, and as the builder says otherwise. */
 export const scaleForm = <F extends Form>(form: F, factor: number): F => ({
   ...form,
-  parameters: kindOf(form).scale(form.parameters, factor),
+  parameters: withParameters(
+    kindOf(form).scale(form.parameters, factor),
+    (form.sizings ?? []).flatMap(({ path, sizing }): readonly ParameterChange[] => {
+      const value = parameterAt(form.parameters, path);
+      return typeof value === 'number' ? [{ path, value: sizing === 'scaled' ? value * factor : value }] : [];
+    }),
+  ),
   place: { ...form.place, at: times3(form.place.at, factor) },
   ...(form.standsBy
     ? { standsBy: { ...form.standsBy, aftMm: form.standsBy.aftMm * factor, upMm: form.standsBy.upMm * factor } }
     : {}),
 });
+
+/** A length of a form, and whether it grows with the airframe. */
+export interface SizedNumber {
+  readonly path: string;
+  readonly word: string;
+  readonly mm: number;
+  readonly sizing: NumberSizing['sizing'];
+  /** As its kind has it. */
+  readonly usual: NumberSizing['sizing'];
+  /** Whether a builder can say otherwise: places of a list are told by their number, which the next edit may give to another. */
+  readonly isChangeable: boolean;
+}
+
+/** The lengths of a form that are not 0, each with whether it grows with the airframe. */
+export function sizedNumbers(form: Form): readonly SizedNumber[] {
+  const { parameters, sizings = [] } = form,
+    grown = kindOf(form).scale(parameters, 2);
+  return kindOf(form)
+    .numbers(parameters)
+    .flatMap(([path, { kind, word }]): readonly SizedNumber[] => {
+      const mm = parameterAt(parameters, path);
+      if (kind !== 'length' || typeof mm !== 'number' || mm === 0) return [];
+      const usual = parameterAt(grown, path) === mm ? 'fixed' : 'scaled';
+      const sizing = sizings.find((one) => one.path === path)?.sizing ?? usual;
+      return [{ path, word, mm, usual, sizing, isChangeable: !/\.\d+(\.|$)/.test(path) }];
+    });
+}
+
+/** A form of which a length grows, or stays; what its kind does anyway is not noted. */
+export function withNumberSizing<F extends Form>(form: F, { path, sizing }: NumberSizing): F {
+  const others = (form.sizings ?? []).filter((one) => one.path !== path);
+  const usual = sizedNumbers(form).find((one) => one.path === path)?.usual;
+  const sizings = usual === undefined || usual === sizing ? others : [...others, { path, sizing }];
+  const { sizings: _were, ...rest } = form;
+  return (sizings.length > 0 ? { ...rest, sizings } : rest) as F;
+}

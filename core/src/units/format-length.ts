@@ -50,6 +50,13 @@ export const formatMass = (grams: number, unit: LengthUnit = 'mm'): string => {
   return unit === 'mm' ? inGrams : `${inGrams} · ${ounces.toFixed(ounces < 10 ? 2 : 1)} oz`;
 };
 
+/** Mass where there is room for one number: grams, or ounces for builders in inches. */
+export function formatBareMass(grams: number, unit: LengthUnit): string {
+  if (unit === 'mm') return formatMass(grams);
+  const ounces = ouncesOf(grams);
+  return `${ounces.toFixed(ounces < 10 ? 2 : 1)} oz`;
+}
+
 /** A price with two decimals: a sign stands before it, `€ 4.50`, letters behind it, `4.50 USD`. */
 export const formatPrice = (price: number, currency = ''): string =>
   currency === ''

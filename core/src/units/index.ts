@@ -5,6 +5,7 @@ export {
   countOf,
   decimalLength,
   formatAngle,
+  formatBareMass,
   formatLength,
   formatLengthWithUnit,
   formatMass,

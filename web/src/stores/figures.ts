@@ -10,7 +10,7 @@ import {
   type SlowFigures,
 } from '@grain-fold/core/airframe';
 import type { Fault } from '@grain-fold/core/checks';
-import { formatLengthWithUnit, formatMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
+import { formatLengthWithUnit, formatBareMass, formatRunLength, type LengthUnit } from '@grain-fold/core/units';
 import { slowly } from '../workers/index.ts';
 import type { Failed } from '../workers/worked.ts';
 import type { Form } from '@grain-fold/core/forms';
@@ -56,7 +56,7 @@ const quickTexts = (
 ): Readonly<Record<string, string>> => ({
   parts: String(drawings),
   cut: formatRunLength(throughMm, unit),
-  mass: formatMass(foamG, unit),
+  mass: formatBareMass(foamG, unit),
   plan: planFigure('span') ?? '–',
   balance: planFigure('balance') ?? '–',
   loading: planFigure('loading') ?? '–',

@@ -3,9 +3,9 @@ import {
   changedPieces,
   cutListOf,
   pagesOf,
-  quickFigures,
+  scaleFigures,
   slowFigures,
-  type Airframe,
+  type ScaleFigures,
   type SlowFigures,
 } from '@grain-fold/core/airframe';
 import type { CutList } from '@grain-fold/core/cutting';
@@ -28,16 +28,9 @@ const figures = {
   },
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   /** Figures at another factor, the kept nest left out: what scaling would do. */
-  atScale(
-    change: AirframeChange,
-    scale: number,
-  ): Worked<{ scale: number; foamG: number; longestMm: number; slow: SlowFigures }> {
-    const { nest: _nest, ...rest } = keeper.take(change);
-    const scaled: Airframe = { ...rest, settings: { ...rest.settings, scale } };
-    return worked(() => {
-      const { foamG, longestMm } = quickFigures(scaled);
-      return { scale, foamG, longestMm, slow: slowFigures(scaled) };
-    });
+  atScale(change: AirframeChange, factor: number): Worked<ScaleFigures> {
+    const airframe = keeper.take(change);
+    return worked(() => scaleFigures(airframe, factor));
   },
 };
 export type FiguresWorker = typeof figures;

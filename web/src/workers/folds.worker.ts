@@ -1,10 +1,13 @@
 import { expose } from 'comlink';
 import {
   foldView,
+  inOtherBoard,
   ringReport,
   thicknessBreaks,
   type FoldExtent,
   type FoldView,
+  type InOtherBoard,
+  type OtherBoard,
   type RingReport,
   type ThicknessBreaks,
 } from '@grain-fold/core/airframe';
@@ -22,6 +25,10 @@ const folder = {
   thickness(change: AirframeChange, material: string, thicknessMm: number): Worked<ThicknessBreaks> {
     const airframe = keeper.take(change);
     return worked(() => thicknessBreaks(airframe, material, thicknessMm));
+  },
+  otherBoard(change: AirframeChange, material: string, to: OtherBoard): Worked<InOtherBoard> {
+    const airframe = keeper.take(change);
+    return worked(() => inOtherBoard(airframe, material, to));
   },
   ring(
     change: AirframeChange,

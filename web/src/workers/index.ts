@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { toRaw } from 'vue';
-import type { Airframe, FoldExtent, ScaleGoal, ScaleSearch } from '@grain-fold/core/airframe';
+import type { Airframe, FoldExtent, OtherBoard, ScaleGoal, ScaleSearch } from '@grain-fold/core/airframe';
 import type { Form } from '@grain-fold/core/forms';
 import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
@@ -64,6 +64,8 @@ export const slowly = {
     folder.ask(airframe, async (change) => folder.jobs.view(change, partId, extent)),
   thicknessBreaks: (airframe: Airframe, material: string, thicknessMm: number): Answer<Folder['thickness']> =>
     folder.ask(airframe, async (change) => folder.jobs.thickness(change, material, thicknessMm)),
+  otherBoard: (airframe: Airframe, material: string, to: OtherBoard): Answer<Folder['otherBoard']> =>
+    folder.ask(airframe, async (change) => folder.jobs.otherBoard(change, material, { ...to })),
   ring: (
     airframe: Airframe,
     partId: string,

@@ -1,15 +1,18 @@
 import {
   featureFieldFault,
+  featureSizing,
   featureTraits,
   featureWord,
   isOnEdge,
+  withFeatureSizing,
   type Feature,
   type FeatureEdge,
   type FeatureKind,
+  type FeatureSizing,
 } from '../../features/index.ts';
 import { flattenClosedPath, isFinitePoint, roomiestPlace, type Point } from '../../geometry/index.ts';
 import { findPath, holesOf, outlineOf, type Part, IdSource, withoutLostPlaces } from '../../part/index.ts';
-import { curvesOf } from '../../paths/index.ts';
+import { curvesOf, SIZING_WORDS } from '../../paths/index.ts';
 import { withMirrorHalf } from '../../resolve/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 
@@ -77,6 +80,24 @@ export function changeFeature(
   return done(
     { ...part, features: part.features!.map((feature) => (feature === found ? changed : feature)) },
     'at' in args.changes ? `Move ${featureWord(found)}` : `Change ${featureWord(found)}`,
+  );
+}
+
+/** Says whether a feature's own lengths grow with the airframe. */
+export function changeFeatureSizing(
+  part: Part,
+  args: { readonly featureId: string; readonly sizing: FeatureSizing },
+): CommandResult {
+  const found = part.features?.find(({ id }) => id === args.featureId);
+  if (!found) return refused(`There is no feature "${args.featureId}" in ${part.name}.`);
+  if (featureSizing(found) === undefined)
+    return refused(`A ${featureWord(found)} follows its edge and its plate: it has no size to keep.`);
+  return done(
+    {
+      ...part,
+      features: part.features!.map((feature) => (feature === found ? withFeatureSizing(found, args.sizing) : feature)),
+    },
+    `The ${featureWord(found)} ${SIZING_WORDS[args.sizing]}`,
   );
 }
 

@@ -12,3 +12,4 @@ export { type SeatCut, type SeatSide, seatCut } from './seat-cut.ts';
 export type { BoxFit } from './held-boxes.ts';
 export { boardsOfFormer, formerReach } from './former-places.ts';
 export { bodyMaterials, bodyReads, scaleBody } from './scale-body.ts';
+export { bodyNumbers } from './body-numbers.ts';

@@ -24,7 +24,7 @@ const LEAST_BAY_MM = 10;
 const MEASURED = 60;
 
 /** Every number of a deck by its path, with its bounds. */
-const deckNumbers = ({ sections }: DeckParameters): readonly FormNumber[] => [
+export const deckNumbers = ({ sections }: DeckParameters): readonly FormNumber[] => [
   ...numbersUnder('', DECK_FIELDS),
   ...sections.flatMap((_, index) => numbersUnder(`sections.${index}.`, DECK_SECTION_FIELDS)),
 ];

@@ -6,3 +6,4 @@ export { type CutFormer, cutFormer } from './former-parts.ts';
 export { type MadeDeck, makeDeck } from './make-deck.ts';
 export * from './parameters.ts';
 export { deckMaterials, scaleDeck } from './scale-deck.ts';
+export { deckNumbers } from './deck-faults.ts';

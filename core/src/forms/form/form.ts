@@ -27,6 +27,12 @@ export interface ParkedAddition {
   readonly pieces: Pick<Part, 'contours' | 'lines' | 'operations' | 'features'>;
 }
 
+/** Whether a length of a form grows with the airframe. */
+export interface NumberSizing {
+  readonly path: string;
+  readonly sizing: 'scaled' | 'fixed';
+}
+
 /** A maker of parts of one kind: its parameters, and what the builder added that waits for a place. */
 export interface FormOf<Kind extends string, Parameters extends object> {
   readonly id: string;
@@ -41,6 +47,8 @@ export interface FormOf<Kind extends string, Parameters extends object> {
   readonly parked?: readonly ParkedAddition[];
   /** Roles of parts that the builder does without. */
   readonly leftOut?: readonly string[];
+  /** Lengths that grow with the airframe, or stay, otherwise than the kind has it. */
+  readonly sizings?: readonly NumberSizing[];
 }
 
 /** A form of whatever kind. */

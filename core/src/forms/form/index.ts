@@ -6,6 +6,7 @@ export type {
   FormOf,
   FormPlace,
   MadeForm,
+  NumberSizing,
   ParameterChange,
   ParkedAddition,
   StandingAirframe,

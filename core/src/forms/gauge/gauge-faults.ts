@@ -1,18 +1,25 @@
-import { blocking, boundFaults, numbersUnder, type FormContext, type FormFault } from '../form/index.ts';
+import {
+  blocking,
+  boundFaults,
+  numbersUnder,
+  type FormContext,
+  type FormFault,
+  type FormNumber,
+} from '../form/index.ts';
 import type { GaugeSite } from './lay-set.ts';
 import { isMiss } from '../standing/index.ts';
 import { GAUGE_COUNT_FIELDS, GAUGE_FIELDS_OF, MOST_GAUGES, type GaugeParameters } from './parameters.ts';
 
+/** Every number of a set of gauges by its path, with its bounds. */
+export const gaugeNumbers = ({ gauges }: GaugeParameters): readonly FormNumber[] =>
+  gauges.flatMap(({ kind }, index) =>
+    numbersUnder(`gauges.${index}.`, { ...GAUGE_FIELDS_OF[kind], ...GAUGE_COUNT_FIELDS }),
+  );
+
 /** What no gauges can be made with. */
 export function gaugeFaults(parameters: GaugeParameters, context: FormContext): readonly FormFault[] {
   const { gauges } = parameters;
-  const bounds = boundFaults(
-    parameters,
-    gauges.flatMap(({ kind }, index) =>
-      numbersUnder(`gauges.${index}.`, { ...GAUGE_FIELDS_OF[kind], ...GAUGE_COUNT_FIELDS }),
-    ),
-    context,
-  );
+  const bounds = boundFaults(parameters, gaugeNumbers(parameters), context);
   if (bounds.length > 0) return bounds;
   if (gauges.length === 0 || gauges.length > MOST_GAUGES)
     return [

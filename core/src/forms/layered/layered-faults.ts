@@ -30,7 +30,7 @@ const LEAST_WEB_MM = 4;
 const SCRAP_MM2 = 60;
 
 /** Every number of a profile body by its path, with its bounds. */
-const layeredNumbers = (layered: LayeredParameters): readonly FormNumber[] => [
+export const layeredNumbers = (layered: LayeredParameters): readonly FormNumber[] => [
   ...numbersUnder('', LAYERED_FIELDS),
   ...layered.stations.flatMap((_, index) => numbersUnder(`stations.${index}.`, LAYERED_STATION_FIELDS)),
   ...layered.openings.flatMap((_, index) => numbersUnder(`openings.${index}.`, LAYER_OPENING_FIELDS)),

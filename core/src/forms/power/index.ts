@@ -6,3 +6,4 @@ export { type PropellerDisc, propellerDisc } from './power-parts.ts';
 export type { PowerSite } from './power-site.ts';
 export { powerFromNumbers, type PowerStart, usualBoxDowels, usualPower } from './power-starts.ts';
 export { powerMaterials, scalePower } from './scale-power.ts';
+export { powerNumbers } from './power-faults.ts';

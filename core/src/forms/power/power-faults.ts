@@ -27,7 +27,7 @@ const LEAST_PLATE_MM = 2;
 const LEAST_RIM_MM = 2;
 
 /** Every number of a power box by its path, with its bounds. */
-const powerNumbers = ({ ring, dowels }: PowerParameters): readonly FormNumber[] => [
+export const powerNumbers = ({ ring, dowels }: PowerParameters): readonly FormNumber[] => [
   ...numbersUnder('', { ...POWER_BOX_FIELDS, ...THRUST_FIELDS, ...FIREWALL_FIELDS }),
   ...numbersUnder('pattern.', { ...PATTERN_FIELDS, ...SECOND_FIELD, ...BOLTS_FIELD }),
   ...(ring ? numbersUnder('ring.', RING_PLATE_FIELDS) : []),

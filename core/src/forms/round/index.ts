@@ -6,3 +6,4 @@ export { radiusAt } from './round-profile.ts';
 export type { RoundSite } from './round-site.ts';
 export { roundFromNumbers, type RoundStart, usualRound } from './round-starts.ts';
 export { roundMaterials, scaleRound } from './scale-round.ts';
+export { roundNumbers } from './round-faults.ts';

@@ -19,7 +19,7 @@ const LEAST_BORE_MM = 4;
 const STEEPEST_DEGREES = 65;
 
 /** Every number of a round by its path, with its bounds. */
-const roundNumbers = ({ stations, rings }: RoundParameters): readonly FormNumber[] => [
+export const roundNumbers = ({ stations, rings }: RoundParameters): readonly FormNumber[] => [
   ...numbersUnder('', ROUND_FIELDS),
   ...stations.flatMap((_, index) => numbersUnder(`stations.${index}.`, ROUND_STATION_FIELDS)),
   ...rings.flatMap((_, index) => numbersUnder(`rings.${index}.`, RING_FIELDS)),

@@ -6,3 +6,4 @@ export { type ShellStart, shellFromNumbers, usualShell } from './shell-starts.ts
 export type { ShellSite } from './shell-site.ts';
 export { type Mesh, type MeshFace, planeFaces, pointsOf, turnOver } from './mesh.ts';
 export { type Patch, boundaryOf, unfoldMesh } from './unfold.ts';
+export { shellNumbers } from './shell-faults.ts';

@@ -23,7 +23,7 @@ const LEAST_BAY_MM = 5;
 const LEAST_SIDE_BOARDS = 1;
 
 /** Every number of a shell by its path, with its bounds. */
-const shellNumbers = (shell: ShellParameters): readonly FormNumber[] => [
+export const shellNumbers = (shell: ShellParameters): readonly FormNumber[] => [
   ...shell.sections.flatMap(({ corners }, index) => [
     ...numbersUnder(`sections.${index}.`, SHELL_SECTION_FIELDS),
     ...corners.flatMap((_, corner) => numbersUnder(`sections.${index}.corners.${corner}.`, SHELL_CORNER_FIELDS)),

@@ -10,3 +10,4 @@ export {
 } from './make-struts.ts';
 export * from './parameters.ts';
 export { type RoundStrut, roundStrut } from './round-strut.ts';
+export { strutNumbers } from './strut-faults.ts';

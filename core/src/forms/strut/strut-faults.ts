@@ -1,16 +1,16 @@
-import { boundFaults, numbersUnder, type FormContext, type FormFault } from '../form/index.ts';
+import { boundFaults, numbersUnder, type FormContext, type FormFault, type FormNumber } from '../form/index.ts';
 import { isMiss, type Miss } from '../standing/index.ts';
 import type { LaidStrut } from './lay-strut.ts';
 import { MOST_STRUTS, strutFieldsOf, type StrutForm, type StrutParameters } from './parameters.ts';
 
+/** Every number of a set of struts by its path, with its bounds. */
+export const strutNumbers = ({ struts }: StrutParameters): readonly FormNumber[] =>
+  struts.flatMap(({ kind }, index) => numbersUnder(`struts.${index}.`, strutFieldsOf(kind)));
+
 /** What no struts can be made with. */
 export function strutFaults(parameters: StrutParameters, context: FormContext): readonly FormFault[] {
   const { struts } = parameters;
-  const bounds = boundFaults(
-    parameters,
-    struts.flatMap(({ kind }, index) => numbersUnder(`struts.${index}.`, strutFieldsOf(kind))),
-    context,
-  );
+  const bounds = boundFaults(parameters, strutNumbers(parameters), context);
   if (bounds.length > 0) return bounds;
   return struts.length > 0 && struts.length <= MOST_STRUTS
     ? []

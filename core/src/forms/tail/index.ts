@@ -7,3 +7,4 @@ export { finTab, levelLines, uprightLines } from './tail-outlines.ts';
 export { joinerOf } from './tail-parts.ts';
 export type { CutPlate, TailSite } from './tail-site.ts';
 export { tailFromNumbers, type TailStart, usualTail } from './tail-starts.ts';
+export { tailNumbers } from './tail-faults.ts';

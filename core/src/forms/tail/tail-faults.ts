@@ -26,7 +26,7 @@ const LEAST_CHORD_MM = 4;
 const LEAST_BEFORE_TAB_MM = 6;
 
 /** Every number of a tail by its path, with its bounds. */
-const tailNumbers = ({ elevator, fin, rudder }: TailParameters): readonly FormNumber[] => [
+export const tailNumbers = ({ elevator, fin, rudder }: TailParameters): readonly FormNumber[] => [
   ...numbersUnder('', TAIL_FIELDS),
   ...numbersUnder('stabiliser.', STABILISER_FIELDS),
   ...(elevator ? numbersUnder('elevator.', { ...ELEVATOR_FIELDS, ...BALANCE_TAB_FIELDS, ...JOINER_FIELDS }) : []),

@@ -61,3 +61,4 @@ export type { WingForm } from './wing-form.ts';
 export { wingMaterials } from './wing-materials.ts';
 export type { WingStation } from './stations.ts';
 export type { WingFigures } from './wing-figures.ts';
+export { wingNumbers } from './wing-numbers.ts';

@@ -10,7 +10,7 @@ import { sheetFaults } from './sheet-faults.ts';
 import { blocking } from '../form/index.ts';
 import { controlFaults } from './control-faults.ts';
 import { MOST_PANELS, PANEL_FIELDS, type WingParameters } from './parameters.ts';
-import { numbersOf } from './wing-numbers.ts';
+import { wingNumbers } from './wing-numbers.ts';
 
 /** Joints turn by up to this: beyond it the ends of both panels run into each other, in degrees. */
 export const MOST_TURN_DEGREES = 80;
@@ -167,7 +167,7 @@ function refusalFault(wing: WingParameters, refusal: WingRefusal, context: FormC
       ...wing.panels.map((_, index) => `panels.${index}.tipChordMm`),
     ]),
   ];
-  const fields = new Map(numbersOf(wing));
+  const fields = new Map(wingNumbers(wing));
   const fault = {
     code: 'NO_SECTION',
     path: refusal.path,
@@ -215,7 +215,7 @@ function refusalFault(wing: WingParameters, refusal: WingRefusal, context: FormC
 
 /** Why no parts can be made of these numbers: each with a value that works. None when parts can be made. */
 export function blockingFaults(wing: WingParameters, context: FormContext): readonly FormFault[] {
-  const bounds = boundFaults(wing, numbersOf(wing), context);
+  const bounds = boundFaults(wing, wingNumbers(wing), context);
   if (bounds.length > 0) return bounds;
   const shape = shapeFaults(wing, context);
   if (shape.length > 0) return shape;

@@ -14,7 +14,7 @@ import {
 import { RIB_FIELDS, TUBE_FIELDS } from './rib-parameters.ts';
 
 /** Every number of a wing by its path, with its bounds. */
-export function numbersOf(wing: WingParameters): readonly FormNumber[] {
+export function wingNumbers(wing: WingParameters): readonly FormNumber[] {
   const of = numbersUnder;
   return [
     ...of('', WING_FIELDS),

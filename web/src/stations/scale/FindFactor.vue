@@ -17,7 +17,7 @@ const GRAMS_AN_OUNCE = 28.349523125,
 const GOALS: Readonly<
   Record<
     ScaleGoal['kind'],
-    { word: string; limit: string; kind: 'length' | 'number' | 'count'; from: number; most: number }
+    { word: string; limit: string; kind: 'length' | 'number' | 'ratio' | 'count'; from: number; most: number }
   >
 > = {
   boards: { word: 'boards', limit: 'Boards, at most', kind: 'count', from: 2, most: 100 },
@@ -27,10 +27,20 @@ const GOALS: Readonly<
   mass: { word: 'its mass', limit: 'Mass, at most', kind: 'number', from: 600, most: 100_000 },
   loading: { word: 'its wing loading', limit: 'Wing loading, at most', kind: 'number', from: 30, most: 1000 },
   span: { word: 'its span', limit: 'Span, at most', kind: 'length', from: 1000, most: 10_000 },
+  thrust: { word: 'motor and pack at hand', limit: 'Thrust to weight, at least', kind: 'ratio', from: 0.8, most: 10 },
+  box: { word: 'the box it travels in', limit: 'Longest inside', kind: 'length', from: 900, most: 5000 },
 };
+/** The boot of a small car. */
+const BOOT = [900, 600, 400] as const;
 const kind = ref<ScaleGoal['kind']>('boards');
 const limits = ref<Readonly<Partial<Record<ScaleGoal['kind'], number>>>>({});
 const material = ref('');
+const box = ref<readonly [number, number, number]>(BOOT);
+const BOX_SIDES = ['Box, long inside', 'Box, wide inside', 'Box, high inside'] as const;
+const setSide = (side: number, mm: number): void => {
+  const [long, wide, high] = box.value.map((one, at) => (at === side ? mm : one));
+  box.value = [long!, wide!, high!];
+};
 const goals = computed(() =>
   SCALE_GOALS.filter((one) => work.airframe && hasGoal(work.airframe, one)).map(
     (one) => [one, GOALS[one].word] as const,
@@ -60,6 +70,7 @@ const goal = computed((): ScaleGoal => ({
   kind: kind.value,
   limit: limit.value,
   ...(kind.value === 'boards' && material.value ? { material: material.value } : {}),
+  ...(kind.value === 'box' ? { box: [...box.value] as [number, number, number] } : {}),
 }));
 // What was found for another limit, or other parts, is not for this one.
 watch([goal, () => work.airframe?.parts, () => work.airframe?.boards], () => {
@@ -119,13 +130,27 @@ const found = computed(() => {
       is-list
       @update:model-value="material = $event"
     />
+    <template v-if="kind === 'box'">
+      <MeasureField
+        v-for="(word, side) in BOX_SIDES"
+        :key="word"
+        :label="word"
+        :unit="work.unit"
+        :model-value="box[side] ?? 0"
+        :least="10"
+        :most="own.most"
+        @update:model-value="setSide(side, $event)"
+      />
+      <p class="about">Each wing that a form makes comes off; the rest stays together. Square to the walls.</p>
+    </template>
     <MeasureField
+      v-else
       :label="own.limit + unitWord"
       :kind="own.kind === 'length' ? 'length' : 'number'"
       :unit="work.unit"
-      :step-by="own.kind === 'number' ? 0.1 : undefined"
+      :step-by="own.kind === 'number' ? 0.1 : own.kind === 'ratio' ? 0.05 : undefined"
       :model-value="Math.round((limit / perUnit) * 1e6) / 1e6"
-      :least="own.kind === 'count' ? 1 : 1 / perUnit"
+      :least="own.kind === 'count' ? 1 : own.kind === 'ratio' ? 0.05 : 1 / perUnit"
       :most="own.most / perUnit"
       @update:model-value="limits = { ...limits, [kind]: $event * perUnit }"
     />

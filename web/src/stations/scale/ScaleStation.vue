@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core';
-import { computed, defineAsyncComponent, shallowRef } from 'vue';
-import { contextOf, resolveIn } from '@grain-fold/core/airframe';
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
+import { contextOf, resolveIn, type ScaleFigures } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsWidth, type Bounds } from '@grain-fold/core/geometry';
-import { traitsOf } from '@grain-fold/core/operations';
 import { resolve } from '@grain-fold/core/resolve';
 import { LARGEST_SCALE, SMALLEST_SCALE } from '@grain-fold/core/scale';
-import { countOf, formatLengthWithUnit, formatMass } from '@grain-fold/core/units';
+import { countOf } from '@grain-fold/core/units';
 import MatCanvas from '../../mat/MatCanvas.vue';
 import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -15,19 +14,28 @@ import TrayBar from '../../frame/TrayBar.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
+import BeforeAfter from './BeforeAfter.vue';
 import FindFactor from './FindFactor.vue';
-import { planRows } from './plan-rows.ts';
-import type { ScalePoint } from './scale-point.ts';
+import KeptSizes from './KeptSizes.vue';
+import OtherBoardSection from './OtherBoardSection.vue';
 
-const ScaleChart = defineAsyncComponent(() => import('./ScaleChart.vue'));
-const FACTORS = [0.6, 0.8, 1, 1.2, 1.4] as const;
+const WhatIf = defineAsyncComponent(() => import('./WhatIf.vue'));
+/** As drawn first, then far apart, then between. */
+const FACTORS = [1, 0.6, 0.8, 1.2, 1.4, 0.9, 1.1, 0.7, 1.3, 1.5] as const;
+/** So many make a curve to look at. */
+const FIRST = 5;
 
 const work = useAirframe();
 const figures = useFigures();
-const points = shallowRef<readonly ScalePoint[]>([]);
-const asDrawn = computed(() => points.value.find((point) => point.scale === 1));
+const points = shallowRef<readonly ScaleFigures[]>([]);
+const asDrawn = computed(() => points.value.find(({ factor }) => factor === 1));
 const scale = computed(() => work.airframe?.settings.scale ?? 1);
-const setScale = (value: number): void => work.changeSettings(`Scale to ${value.toFixed(3)}`, { scale: value });
+/** The version that was there before the first change here: to compare with, and to go back to. */
+const before = ref<{ readonly version: number; readonly scale: number }>();
+function setScale(value: number): void {
+  if (value !== scale.value) before.value ??= { version: work.version, scale: scale.value };
+  work.changeSettings(`Scale to ${value.toFixed(3)}`, { scale: value });
+}
 
 /** The part that shows the change: the largest that scales. */
 const largest = computed(() => {
@@ -59,65 +67,28 @@ const fitTo = computed<Bounds>(() => {
     : { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 });
 
+let turn = 0;
 // Figures at other factors cost a nest each, so they come one by one and only for the state that is shown.
 watchDebounced(
-  () => [work.airframe?.parts, work.airframe?.boards, work.airframe?.settings.pages, work.airframe?.settings.nest],
+  [
+    () => work.airframe?.parts,
+    () => work.airframe?.boards,
+    () => work.airframe?.settings.pages,
+    () => work.airframe?.settings.nest,
+  ],
   async () => {
     const airframe = work.airframe;
     if (!airframe) return;
+    const own = ++turn;
     points.value = [];
-    for (const factor of [1, ...FACTORS.filter((one) => one !== 1)]) {
+    for (const factor of FACTORS) {
       const answer = await slowly.atScale(airframe, factor);
-      if (work.airframe?.parts !== airframe.parts || work.airframe.boards !== airframe.boards) return;
-      if (answer.ok) points.value = [...points.value, answer.value].sort((a, b) => a.scale - b.scale);
+      if (own !== turn) return;
+      if (answer.ok) points.value = [...points.value, answer.value].sort((a, b) => a.factor - b.factor);
     }
   },
   { debounce: 200, immediate: true },
 );
-
-const rows = computed(() => {
-  const now = figures.quick,
-    slow = figures.slow,
-    before = asDrawn.value;
-  const old = figures.isSlowOld ? '~' : '';
-  return [
-    {
-      word: 'Longest part',
-      before: formatLengthWithUnit(before?.longestMm ?? 0, work.unit),
-      after: formatLengthWithUnit(now?.longestMm ?? 0, work.unit),
-      known: before,
-    },
-    {
-      word: 'Foam',
-      before: formatMass(before?.foamG ?? 0, work.unit),
-      after: formatMass(now?.foamG ?? 0, work.unit),
-      known: before,
-    },
-    { word: 'Pages', before: String(before?.slow.pages), after: old + String(slow?.pages ?? '–'), known: before },
-    { word: 'Boards', before: String(before?.slow.boards), after: old + String(slow?.boards ?? '–'), known: before },
-    {
-      word: 'Boards cost',
-      before: before?.slow.boardCost.toFixed(2),
-      after: old + (slow?.boardCost.toFixed(2) ?? '–'),
-      known: before,
-    },
-    ...(work.airframe ? planRows(work.airframe) : []).map((row) => ({ ...row, known: true })),
-  ];
-});
-const fixed = computed(() => {
-  const parts = work.airframe?.parts ?? [];
-  return {
-    parts: parts.filter((part) => part.sizing === 'fixed').length,
-    holes: parts.reduce(
-      (sum, part) => sum + [...part.contours, ...part.lines].filter((path) => path.sizing !== 'scaled').length,
-      0,
-    ),
-    folds: parts.reduce(
-      (sum, part) => sum + part.operations.filter(({ kind }) => traitsOf(kind).cutting.widthWord !== undefined).length,
-      0,
-    ),
-  };
-});
 </script>
 
 <template>
@@ -153,8 +124,8 @@ const fixed = computed(() => {
             <p>Draw a part first; scaling keeps every groove and slot true to your board.</p>
           </div>
         </div>
-        <InTurn v-if="largest && points.length === FACTORS.length"
-          ><ScaleChart class="chart" :points="points" :scale="scale" :unit="work.unit"
+        <InTurn v-if="largest && points.length >= FIRST"
+          ><WhatIf :points="points" :scale="scale" :is-more="points.length < FACTORS.length" @adopt="setScale"
         /></InTurn>
         <p v-else-if="largest" class="chart waiting figures">figuring other factors …</p>
       </div>
@@ -183,30 +154,21 @@ const fixed = computed(() => {
           />
         </div>
         <el-button size="small" v-if="scale !== 1" class="back" @click="setScale(1)">Back to × 1</el-button>
+        <p v-if="before && scale !== before.scale" class="was">
+          Version {{ before.version }} has it at × {{ before.scale.toFixed(3) }}.
+          <RouterLink :to="{ name: 'versions', query: { look: before.version } }">Compare, or go back to it</RouterLink>
+        </p>
         <InTurn><FindFactor @take="setScale($event)" /></InTurn>
         <section>
           <h2 class="eyebrow">What it does</h2>
-          <InTurn>
-            <el-table class="figures" :data="rows">
-              <el-table-column prop="word" label="" class-name="word" min-width="92" />
-              <el-table-column label="as drawn" align="right">
-                <template #default="{ row }">{{ row.known ? row.before : '…' }}</template>
-              </el-table-column>
-              <el-table-column :label="`at × ${scale.toFixed(2)}`" align="right" class-name="now" prop="after" />
-            </el-table>
-          </InTurn>
+          <InTurn><BeforeAfter :drawn="asDrawn" :scale="scale" /></InTurn>
         </section>
         <section>
           <h2 class="eyebrow">What keeps its size</h2>
-          <p class="kept">
-            <b class="figures">{{ fixed.folds }}</b> grooves, trenches, bevels and hinges: their widths follow the board
-          </p>
-          <p class="kept">
-            <b class="figures">{{ fixed.holes }}</b> holes, pockets and slots marked to keep their size or width
-          </p>
-          <p class="kept">
-            <b class="figures">{{ fixed.parts }}</b> whole parts: plates and gauges
-          </p>
+          <InTurn><KeptSizes /></InTurn>
+        </section>
+        <section>
+          <InTurn><OtherBoardSection /></InTurn>
         </section>
         <section v-if="figures.faultCount > 0">
           <p class="warn">
@@ -251,7 +213,7 @@ const fixed = computed(() => {
   color: #ffc878;
 }
 .chart {
-  height: 190px;
+  height: 232px;
   flex: none;
   background: #1b333b;
   padding: 12px 16px 8px;
@@ -262,32 +224,12 @@ const fixed = computed(() => {
   place-items: center;
   font-size: 15px;
 }
-.el-table :deep(.word) {
-  font-family: var(--font);
-}
-.el-table :deep(td .cell) {
-  font-size: 16px;
-  white-space: nowrap;
-  padding: 0 2px;
-}
-.el-table :deep(td.word .cell) {
-  font-size: 14px;
-}
-.el-table :deep(td.now .cell) {
-  font-weight: 600;
+.was {
+  margin-top: 10px;
+  color: var(--ink-soft);
 }
 .back {
   margin-top: 10px;
-}
-.kept {
-  display: flex;
-  gap: 8px;
-  padding: 4px 0;
-}
-.kept b {
-  min-width: 26px;
-  font-size: 16px;
-  font-weight: 600;
 }
 .warn {
   background: var(--brick-pale);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import type { RevisionLine } from '@grain-fold/contract';
 import { contextOf, quickFigures, resolveIn, type Airframe } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsWidth, svgPath } from '@grain-fold/core/geometry';
@@ -57,6 +58,9 @@ const look = (number: number): Promise<void> =>
     chosen.value = number;
     then.value = found;
   });
+/** A version that another station sends here to be looked at. */
+const asked = Number(useRoute().query['look']);
+if (Number.isInteger(asked) && asked > 0) void look(asked);
 const restore = (): Promise<void> =>
   guarded(async () => {
     if (chosen.value === undefined) return;

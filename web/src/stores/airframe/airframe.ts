@@ -7,6 +7,7 @@ import {
   withSizesKept,
   type Airframe,
   type AirframeSettings,
+  type SizesKept,
 } from '@grain-fold/core/airframe';
 import type { MadeIds, PartCommand } from '@grain-fold/core/editing';
 import { readsStanding } from '@grain-fold/core/forms';
@@ -96,12 +97,18 @@ export const useAirframe = defineStore('airframe', () => {
   const stepFrom = (before: Airframe, label: string): Step => ({ id: freshId('s'), label, before });
   function commit(label: string, next: Airframe): void {
     const before = airframe.value;
-    if (!before || next === before) return;
-    const kept = withSizesKept(before, withFormsFollowing(before, next));
+    if (before && next !== before) commitKept(label, before, withSizesKept(before, withFormsFollowing(before, next)));
+  }
+  /** A state in which forms and inside sizes have followed already: off the interface's thread, as what takes long is. */
+  function commitMade(label: string, next: Airframe): void {
+    if (airframe.value) commitKept(label, airframe.value, { airframe: next, partIds: [] });
+  }
+  function commitKept(label: string, before: Airframe, kept: SizesKept): void {
+    const { unit } = kept.airframe.settings;
     const names = kept.airframe.parts.filter(({ id }) => kept.partIds.includes(id)).map(({ name }) => name);
     history.value = withStep(
       history.value,
-      stepFrom(before, worded(names.length > 0 ? `${label}, inside sizes kept` : label, next.settings.unit)),
+      stepFrom(before, worded(names.length > 0 ? `${label}, inside sizes kept` : label, unit)),
     );
     show(kept.airframe);
     if (isMeasuredOtherwise(before, kept.airframe)) measuring.later();
@@ -348,6 +355,7 @@ export const useAirframe = defineStore('airframe', () => {
     close,
     adopt,
     commit,
+    commitMade,
     undo,
     redo,
     walk,

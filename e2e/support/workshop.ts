@@ -45,6 +45,13 @@ export async function newAirframe(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Draw the first part' })).toBeVisible();
 }
 
+/** Opens an airframe of the demo workshop, from the first page. */
+export async function openDemo(page: Page, address: string, name: string): Promise<void> {
+  await page.goto(address);
+  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
+  await page.getByRole('link', { name: `Open ${name}` }).click();
+}
+
 export const station = (page: Page, word: string): Promise<void> =>
   page
     .getByRole('navigation', { name: 'Stations' })

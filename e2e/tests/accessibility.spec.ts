@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, newAirframe, saved, signUp, station, test } from '../support/workshop.ts';
+import { expect, newAirframe, openDemo, saved, signUp, station, test } from '../support/workshop.ts';
 
 /** Nothing serious, in axe's own words. */
 async function isAccessible(page: Page, where: string): Promise<void> {
@@ -12,12 +12,6 @@ async function isAccessible(page: Page, where: string): Promise<void> {
         `${where}: ${id} ${nodes.map(({ html, failureSummary }) => `${html} ${failureSummary}`).join('\n')}`,
     ),
   ).toEqual([]);
-}
-
-async function openDemo(page: Page, address: string, name: string): Promise<void> {
-  await page.goto(address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: `Open ${name}` }).click();
 }
 
 test('axe finds nothing serious on what lies before the stations, in the plan and the versions', async ({

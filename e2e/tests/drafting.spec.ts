@@ -3,6 +3,7 @@ import {
   drawPlate,
   expect,
   newAirframe,
+  openDemo,
   saved,
   setFigure,
   signUp,
@@ -185,9 +186,7 @@ test('stock: another material, boards counted and removed; parts follow their ma
 });
 
 test('find anything: a part by its name, a station by its word', async ({ page, workshop }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
+  await openDemo(page, workshop.address, 'Reedling 1100');
   await page.getByRole('listbox', { name: 'Parts' }).waitFor();
   await page.locator('body').press('Control+k');
   await page.keyboard.type('battery tray');

@@ -4,6 +4,7 @@ import {
   drawPlate,
   expect,
   newAirframe,
+  openDemo,
   setFigure,
   signUp,
   station,
@@ -151,9 +152,7 @@ test('fold by fold in the order, from every side, cut open and measured; a part 
   page,
   workshop,
 }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await openDemo(page, workshop.address, 'Saltbox 36');
   await choosePart(page, /Power box strip/);
   await page.locator('body').press('u');
   await expect(folds(page)).toContainText('Both seams are closed');
@@ -197,9 +196,7 @@ test('without WebGL the folded part is drawn instead, and turns under the pointe
       return kind.startsWith('webgl') ? null : getContext.call(this, kind, ...rest);
     } as never;
   });
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
+  await openDemo(page, workshop.address, 'Reedling 1100');
   await choosePart(page, /Pod nose piece 1/);
   await page.locator('body').press('u');
   const drawing = page.locator('svg[role="img"]').filter({ has: page.locator('path') });

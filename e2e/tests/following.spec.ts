@@ -1,13 +1,11 @@
 import { choose } from '../../scripts/test-support/choose.mjs';
-import { expect, hold, saved, station, test } from '../support/workshop.ts';
+import { expect, hold, openDemo, saved, station, test } from '../support/workshop.ts';
 
 test('a wing dragged along its body: the ticket follows before it is let go; struts and gauges follow after', async ({
   page,
   workshop,
 }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
+  await openDemo(page, workshop.address, 'Reedling 1100');
   const ticket = page.getByRole('complementary', { name: 'Job ticket' });
   await expect(ticket).toContainText(/Faults\s*none/);
   await station(page, 'Forms');

@@ -2,7 +2,7 @@ import { choose } from '../../scripts/test-support/choose.mjs';
 import AxeBuilder from '@axe-core/playwright';
 import { execFileSync } from 'node:child_process';
 import type { Locator, Page } from '@playwright/test';
-import { expect, saved, setFigure, station, test, ticket } from '../support/workshop.ts';
+import { expect, openDemo, saved, setFigure, station, test, ticket } from '../support/workshop.ts';
 
 const slip = (page: Page): Locator => page.getByRole('complementary', { name: 'Pages' });
 /** Presses a button that prints, and asks poppler for the paper of every page, in mm. */
@@ -17,9 +17,7 @@ async function printed(page: Page, name: string | RegExp): Promise<readonly (rea
   ]);
 }
 const open = async (page: Page, address: string, name: string): Promise<void> => {
-  await page.goto(address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: `Open ${name}` }).click();
+  await openDemo(page, address, name);
   await station(page, 'Pages');
   await expect(slip(page).getByRole('heading', { level: 1 })).toHaveText(/^\d+ pages of/);
 };
@@ -138,33 +136,3 @@ test('a printer that prints a leaning 97 % is measured on the stand-in, correcte
   await page.reload();
   await expect(printer).toContainText('pages undo that');
 });
-
-test('the Saltbox is made as large as two boards of foam hold, told what binds, and comes back', async ({
-  page,
-  workshop,
-}) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
-  await setScaleTo(page, '1.2');
-  const find = page.getByRole('region', { name: 'Find the factor' });
-  await choose(find, 'Boards of', 'faced board 3/16');
-  await find.getByRole('button', { name: 'Find it' }).click();
-  await expect(find.getByRole('status')).toContainText('tried');
-  await expect(find.getByRole('button', { name: 'Find it' })).toBeVisible({ timeout: 100_000 });
-  await expect(find.getByRole('status')).toHaveText(/^× [01]\.\d{3}: 2 boards\. At × [01]\.\d{3}: /);
-  const take = find.getByRole('button', { name: /^Take ×/ });
-  const factor = (await take.textContent())!.replace(/[^\d.]/g, '');
-  await take.click();
-  await expect(page.getByLabel('Factor', { exact: true })).toHaveValue(factor);
-  // Two of foam, and a small one of ply.
-  await expect(ticket(page, 'Boards')).toContainText('3 ·', { timeout: 30_000 });
-  await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Factor', { exact: true })).toHaveValue('1.200');
-  await saved(page);
-});
-
-async function setScaleTo(page: Page, value: string): Promise<void> {
-  await station(page, 'Scale');
-  await setFigure(page, 'Factor', value);
-}

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { made, region, setFigure, slip } from '../support/forms-desk.ts';
-import { expect, newAirframe, saved, signUp, station, test, ticket } from '../support/workshop.ts';
+import { expect, newAirframe, openDemo, saved, signUp, station, test, ticket } from '../support/workshop.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
 test('makes a power box for an unequal cross, 2° to the right and 3° down, the propeller’s middle on the line', async ({
@@ -57,9 +57,7 @@ test('lets a power box go from its body and sit in it again; the body tells how 
   page,
   workshop,
 }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await openDemo(page, workshop.address, 'Saltbox 36');
   await station(page, 'Forms');
   await choose(slip(page), 'Forms', 'Power box');
   const held = region(page, 'Held'),

@@ -1,4 +1,14 @@
-import { drawPlate, expect, newAirframe, saved, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
+import {
+  drawPlate,
+  expect,
+  newAirframe,
+  openDemo,
+  saved,
+  setFigure,
+  signUp,
+  test,
+  typePoint,
+} from '../support/workshop.ts';
 import { pixelsOf, slip } from '../support/mat.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
@@ -107,9 +117,7 @@ test('the rack of parts: filtered, put in another order by keys and by dragging,
   page,
   workshop,
 }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await openDemo(page, workshop.address, 'Saltbox 36');
   const rack = page.getByRole('listbox', { name: 'Parts' });
   await rack.waitFor();
   await page.getByLabel('Filter the parts').fill('former');

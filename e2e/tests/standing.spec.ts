@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { drawPlate, expect, newAirframe, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
+import { drawPlate, expect, newAirframe, openDemo, setFigure, signUp, test, typePoint } from '../support/workshop.ts';
 import { slip } from '../support/mat.ts';
 import { choose } from '../../scripts/test-support/choose.mjs';
 
@@ -108,9 +108,7 @@ test('the whole demo airframe is folded and stood together, and a click on it op
   page,
   workshop,
 }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Saltbox 36' }).click();
+  await openDemo(page, workshop.address, 'Saltbox 36');
   await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: 'Body lid 1 off' }).click();
   await page.locator('body').press('u');
   await choose(page, 'Shown folded', 'whole airframe');

@@ -2,6 +2,7 @@ import {
   drawPlate,
   expect,
   newAirframe,
+  openDemo,
   saved,
   setFigure,
   signUp,
@@ -88,9 +89,7 @@ test('a board measured thicker breaks what stood together: told on the ticket, o
   page,
   workshop,
 }) => {
-  await page.goto(workshop.address);
-  await page.getByRole('button', { name: 'Open the demo workshop' }).click();
-  await page.getByRole('link', { name: 'Open Reedling 1100' }).click();
+  await openDemo(page, workshop.address, 'Reedling 1100');
   const stations = page.getByRole('navigation', { name: 'Stations' });
   await expect(stations).toContainText(/Folds\s*\d+ closed/);
   await expect(stations).toContainText(/Faults\s*none/);

@@ -86,6 +86,42 @@ test('prints the nested boards whole, some parts off a roll, and says what paper
   await expect(ticket(page, 'Pages')).toContainText('25 Letter');
 });
 
+test('the words on a part are printed as decals, mirrored, beside its template, by a printer of black ink that leaves a wide edge', async ({
+  page,
+  workshop,
+}) => {
+  await open(page, workshop.address, 'Saltbox 36');
+  const before = await printed(page, 'Download the PDF');
+  await slip(page).getByRole('button', { name: 'Print some parts another way' }).click();
+  const other = slip(page).getByRole('group', { name: 'Section 2' });
+  await choose(other, 'Printed', 'their words and markings alone');
+  await expect(other.getByRole('status')).toContainText('Nothing is written or drawn on these parts yet');
+  await station(page, 'Parts');
+  await page.getByRole('listbox', { name: 'Parts' }).getByRole('option', { name: /^Fin/ }).first().click();
+  await page.locator('body').press('e');
+  await page.getByRole('group', { name: 'Features' }).getByRole('button', { name: 'lettering' }).click();
+  const mat = (await page.getByRole('application').boundingBox())!;
+  await page.mouse.click(mat.x + mat.width / 2, mat.y + mat.height / 2);
+  await saved(page);
+  await station(page, 'Pages');
+  await expect(other).toContainText('1 page');
+  await other.getByText('Mirrored, for film laid on face down').click();
+  expect(await printed(page, 'Download the PDF')).toHaveLength(before.length + 1);
+  await choose(slip(page), 'Printed on', 'another printer');
+  const printer = slip(page).getByRole('region', { name: 'Printer' });
+  await choose(printer, 'Its ink', 'black alone');
+  await setFigure(page, 'It leaves white at the edge', '0.5');
+  await expect(printer.getByText('this printer would cut their edge off')).toBeVisible();
+  await printer.getByRole('button', { name: 'Set 1/2 in' }).click();
+  await expect(page.getByLabel('Margin')).toHaveValue('1/2');
+  await expect(printer.getByText('this printer would cut their edge off')).toHaveCount(0);
+  await setFigure(page, 'Margin', '0.315');
+  await other.getByRole('button', { name: 'Print no decals' }).click();
+  await choose(slip(page), 'Printed on', 'as it comes');
+  await saved(page);
+  await expect(slip(page).getByRole('heading', { level: 1 })).toHaveText(`${before.length} pages of Letter`);
+});
+
 test('a printer that prints a leaning 97 % is measured on the stand-in, corrected, and prints true within a tenth over 250 mm', async ({
   page,
   workshop,

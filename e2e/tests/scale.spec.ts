@@ -78,8 +78,8 @@ test('a thing that keeps its size is let grow and told back; another board is lo
   await slip.getByRole('button', { name: 'Cut from faced board 1/4 in' }).click();
   await saved(page);
   const job = page.getByRole('complementary', { name: 'Job ticket' });
-  await expect(job).toContainText('14.0 oz');
+  await expect(job).toContainText('10.8 oz 14.0 oz');
   await page.keyboard.press('Control+z');
-  await expect(job).not.toContainText('14.0 oz');
+  await expect(job).toContainText('14.0 oz 10.8 oz');
   await saved(page);
 });

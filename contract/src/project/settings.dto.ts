@@ -49,6 +49,7 @@ export class PageSectionDto {
   @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of parts' })
   partIds?: string[];
   @IsOptional() @Nested(() => PaperChoiceDto) paper?: PaperChoiceDto;
+  @IsOptional() @IsFlag() isMirrored?: boolean;
 }
 
 /** A piece whose template is on paper. */

@@ -1,7 +1,7 @@
 import type { Transform } from '../geometry/index.ts';
 import { CoreError } from '../units/index.ts';
 import { cutListPages } from '../cutting/index.ts';
-import type { DocumentTitle, Ink } from '../ink/index.ts';
+import type { DocumentTitle, Ink, PaperPen } from '../ink/index.ts';
 import { coverPages, frameOfPage, pageInk, PAPERS, type Page, type PagePlan } from '../pages/index.ts';
 import { correctionOf, testPage, type Printer } from '../printers/index.ts';
 import type { Airframe, AirframeSettings } from './airframe.ts';
@@ -18,6 +18,8 @@ export interface PaperPage {
   readonly label?: string;
   /** What undoes the printer's stretch and lean, in mm of the page. */
   readonly correction?: Transform;
+  /** How its ink comes on paper; as usual when undefined. */
+  readonly pen?: PaperPen;
 }
 
 /** What a document says about where it comes from. @param date as it is written */
@@ -68,8 +70,9 @@ export function pagesDocument(
 }
 
 /** A page as it goes to a printer. */
-const correctedPage = (page: PaperPage, { map }: Printer): PaperPage => ({
+const correctedPage = (page: PaperPage, { map, pen }: Printer): PaperPage => ({
   ...page,
+  ...(pen ? { pen } : {}),
   correction: correctionOf(map, page.widthMm, page.heightMm),
 });
 

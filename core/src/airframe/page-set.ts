@@ -12,6 +12,7 @@ import {
 import type { ResolvedPart } from '../resolve/index.ts';
 import { memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
+import { decalsOf } from './decals.ts';
 import { piecesOfAirframe, type Piece } from './funnel.ts';
 import { boardViews, nestToGoBy } from './nest-airframe.ts';
 
@@ -23,17 +24,23 @@ const foldsOf = memo((part: ResolvedPart): readonly string[] =>
 );
 const templateOf = ({ part }: Piece, pieces: number): Template => ({ part, pieces, folds: foldsOf(part) });
 
-/** The sections of an airframe's pages, with the pieces that each has: a piece belongs to the first that names its part. */
+/** The sections of an airframe's pages, with the pieces that each has: a piece belongs to the first that names its part, and its decals to every section of decals that does. */
 export function sectionPieces(
   airframe: Airframe,
 ): readonly { readonly section: PageSection; readonly pieces: readonly Piece[] }[] {
   const sections = airframe.settings.pages.sections ?? USUAL_SECTIONS,
-    named = new Map(sections.toReversed().flatMap(({ id, partIds }) => (partIds ?? []).map((part) => [part, id]))),
-    rest = sections.find(({ partIds }) => partIds === undefined)?.id;
+    // Decals are printed beside the templates of their parts.
+    ofParts = sections.filter(({ way }) => way !== 'decals'),
+    named = new Map(ofParts.toReversed().flatMap(({ id, partIds }) => (partIds ?? []).map((part) => [part, id]))),
+    rest = ofParts.find(({ partIds }) => partIds === undefined)?.id;
   const pieces = piecesOfAirframe(airframe);
   return sections.map((section) => ({
     section,
-    pieces: pieces.filter(({ part }) => (named.get(part.id) ?? rest) === section.id),
+    pieces: pieces.filter(({ part }) =>
+      section.way === 'decals'
+        ? section.partIds?.includes(part.id) !== false
+        : (named.get(part.id) ?? rest) === section.id,
+    ),
   }));
 }
 
@@ -62,6 +69,15 @@ function sectionContent(airframe: Airframe, section: PageSection, pieces: readon
       : pages.templates === 'every-piece'
         ? Array.from({ length: quantity }, () => templateOf(piece, 1))
         : [templateOf(piece, quantity)];
+  if (section.way === 'decals') {
+    const wanted = new Set(pieces.map(({ part }) => part.id));
+    return {
+      id: section.id,
+      way: 'loose',
+      settings,
+      templates: decalsOf(airframe, (id) => wanted.has(id), section.isMirrored === true),
+    };
+  }
   if (section.way !== 'boards')
     return {
       id: section.id,
@@ -83,11 +99,15 @@ function sectionContent(airframe: Airframe, section: PageSection, pieces: readon
 }
 
 /**
- * The pages that an airframe prints.
+ * The pages that an airframe prints; those of all its pieces are remembered by it.
  * @param only ids of the pieces that are printed; all when undefined
  * @throws CoreError OUT_OF_RANGE when its page settings cannot print
  */
-export function pagesOf(airframe: Airframe, only?: ReadonlySet<string>): PagePlan {
+export const pagesOf = (airframe: Airframe, only?: ReadonlySet<string>): PagePlan =>
+  only ? laidOut(airframe, only) : allPages(airframe);
+const allPages = memo((airframe: Airframe): PagePlan => laidOut(airframe));
+
+function laidOut(airframe: Airframe, only?: ReadonlySet<string>): PagePlan {
   const sections = sectionPieces(airframe).map(({ section, pieces }) =>
     sectionContent(airframe, section, only ? pieces.filter(({ id }) => only.has(id)) : pieces),
   );

@@ -30,6 +30,6 @@ export {
   type FeatureKind,
   isOnEdge,
 } from './feature.ts';
-export { strokeText } from './stroke-letters.ts';
+export { lettersMissing, strokeText } from './stroke-letters.ts';
 export { regularStations } from './stations.ts';
 export { tabReach, tabRowOf } from './tabs.ts';

@@ -1,5 +1,6 @@
 import { arcCubics, type Path, type Point, type Transform } from '../geometry/index.ts';
-import type { Ink } from '../ink/index.ts';
+import { tonesOf, USUAL_PEN, type Ink, type PaperPen } from '../ink/index.ts';
+import type { PdfLayers } from './pdf-layers.ts';
 
 /** What the painter needs of a PDF document; pdfkit's document has all of it. Coordinates in points, y down. */
 export interface PdfCanvas {
@@ -36,33 +37,50 @@ export const POINTS_PER_MM = 72 / 25.4;
 /** Names under which the caller registers its fonts on the document. */
 export const PDF_FONTS = ['text', 'figure', 'bold'] as const;
 
-const COLOURS = { ink: '#000000', grey: '#70787d', pale: '#e8e4d8', paper: '#ffffff' } as const;
+/** How a page is painted, beside what is on it. */
+export interface PaintOptions {
+  /** What undoes a printer's stretch and lean, in mm of the page. */
+  readonly correction?: Transform;
+  readonly pen?: PaperPen;
+  /** Those of the document, when it has some. */
+  readonly layers?: PdfLayers;
+}
 
-/**
- * Adds one page of a size in mm and paints ink on it, in exact vector millimetres.
- * @param correction what undoes a printer's stretch and lean, in mm of the page
- */
+/** What painting needs at every ink. */
+interface Brush {
+  readonly canvas: PdfCanvas;
+  readonly heightMm: number;
+  readonly colours: ReturnType<typeof tonesOf>;
+  readonly weight: number;
+  readonly layers: PdfLayers | undefined;
+  readonly at: (p: Point) => [number, number];
+}
+
+/** Adds one page of a size in mm and paints ink on it, in exact vector millimetres. */
 export function paintPdfPage(
   canvas: PdfCanvas,
   inks: readonly Ink[],
   widthMm: number,
   heightMm: number,
-  correction?: Transform,
+  { correction, pen = USUAL_PEN, layers }: PaintOptions = {},
 ): void {
   canvas.addPage({ size: [widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM], margin: 0 });
+  const k = POINTS_PER_MM;
   if (correction) {
     // The canvas counts down from the paper's upper edge.
-    const { a, b, c, d, e, f } = correction,
-      k = POINTS_PER_MM;
+    const { a, b, c, d, e, f } = correction;
     canvas.transform(a, -b, -c, d, (c * heightMm + e) * k, (heightMm * (1 - d) - f) * k);
   }
-  paint(canvas, inks, heightMm);
+  const at = (p: Point): [number, number] => [p.x * k, (heightMm - p.y) * k];
+  paint({ canvas, heightMm, colours: tonesOf(pen), weight: pen.weight, layers, at }, inks);
+  layers?.within([]);
 }
 
-function paint(canvas: PdfCanvas, inks: readonly Ink[], heightMm: number): void {
-  const k = POINTS_PER_MM;
-  const at = (p: Point): [number, number] => [p.x * k, (heightMm - p.y) * k];
+function paint(brush: Brush, inks: readonly Ink[]): void {
+  const { canvas, at, colours, heightMm, layers } = brush,
+    k = POINTS_PER_MM;
   for (const ink of inks) {
+    layers?.within(ink.layers ?? []);
     switch (ink.kind) {
       case 'clip':
         canvas.save();
@@ -73,42 +91,44 @@ function paint(canvas: PdfCanvas, inks: readonly Ink[], heightMm: number): void 
           (ink.box.maxY - ink.box.minY) * k,
         );
         canvas.clip();
-        paint(canvas, ink.inks, heightMm);
+        paint(brush, ink.inks);
+        // Marked content and the state of the page are closed in the order that they were opened.
+        layers?.within([]);
         canvas.restore();
         break;
       case 'path':
-        paintPath(canvas, ink, at);
+        paintPath(brush, ink);
         break;
       case 'disc':
         canvas.circle(...at(ink.at), ink.radiusMm * k);
-        canvas.fill(COLOURS[ink.tone]);
+        canvas.fill(colours[ink.tone]);
         break;
       case 'text':
-        paintText(canvas, ink, at);
+        paintText(brush, ink);
         break;
     }
   }
 }
 
-function paintPath(canvas: PdfCanvas, ink: Extract<Ink, { kind: 'path' }>, at: (p: Point) => [number, number]): void {
+function paintPath({ canvas, at, colours, weight }: Brush, ink: Extract<Ink, { kind: 'path' }>): void {
   trace(canvas, ink.path, at);
   if (ink.closed) canvas.closePath();
-  canvas.lineWidth(ink.widthMm * POINTS_PER_MM);
+  canvas.lineWidth(ink.widthMm * weight * POINTS_PER_MM);
   canvas.lineJoin('miter');
   canvas.lineCap(ink.dashMm && ink.dashMm[0]! < 0.1 ? 'round' : 'butt');
-  canvas.strokeColor(COLOURS[ink.tone]);
+  canvas.strokeColor(colours[ink.tone]);
   if (ink.dashMm)
     canvas.dash(
       ink.dashMm.map((length) => length * POINTS_PER_MM),
       {},
     );
   else canvas.undash();
-  if (ink.fill) canvas.fillAndStroke(COLOURS[ink.fill], COLOURS[ink.tone]);
+  if (ink.fill) canvas.fillAndStroke(colours[ink.fill], colours[ink.tone]);
   else canvas.stroke();
   canvas.undash();
 }
 
-function paintText(canvas: PdfCanvas, ink: Extract<Ink, { kind: 'text' }>, at: (p: Point) => [number, number]): void {
+function paintText({ canvas, at, colours }: Brush, ink: Extract<Ink, { kind: 'text' }>): void {
   if (ink.text === '') return;
   const size = ink.sizeMm * POINTS_PER_MM;
   const [x, y] = at(ink.at);
@@ -124,7 +144,7 @@ function paintText(canvas: PdfCanvas, ink: Extract<Ink, { kind: 'text' }>, at: (
     canvas.rect(left - size * 0.2, baseline - size * 0.78, width + size * 0.4, size * 0.92);
     canvas.fill('#ffffff');
   }
-  canvas.fillColor(COLOURS[ink.tone]);
+  canvas.fillColor(colours[ink.tone]);
   canvas.text(ink.text, left, baseline, { lineBreak: false, baseline: 'alphabetic' });
   canvas.restore();
 }

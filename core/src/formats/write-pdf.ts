@@ -1,21 +1,20 @@
 import type { Transform } from '../geometry/index.ts';
-import type { Ink } from '../ink/index.ts';
+import type { Ink, PaperPen } from '../ink/index.ts';
+import { defined } from '../units/index.ts';
+import { PdfLayers, type LayeredPdf } from './pdf-layers.ts';
 import { paintPdfPage, PDF_FONTS, type PdfCanvas } from './paint-pdf.ts';
 
 /** What a PDF document of pdfkit offers beyond its canvas. */
-export interface PdfDocument extends PdfCanvas {
+export interface PdfDocument extends PdfCanvas, LayeredPdf {
   registerFont(name: string, font: string | Uint8Array): unknown;
-  ref(data: Record<string, unknown>): unknown;
   end(): void;
-  /** The document's catalogue, where viewer preferences are kept. */
-  readonly _root: { readonly data: Record<string, unknown> };
 }
 
 /** Fonts of the document, by the names the painter uses: files, or what they hold. */
 export type PdfFontFiles = Readonly<Record<(typeof PDF_FONTS)[number], string | Uint8Array>>;
 
 /**
- * Paints pages into an empty PDF document and ends it. Viewers are told to print without scaling, on paper of the pages' size.
+ * Paints pages into an empty PDF document and ends it. Viewers are told to print without scaling, on one side, on paper of the pages' size.
  * No page at all gives one blank page, since a PDF needs one.
  */
 export function writePdf(
@@ -26,18 +25,26 @@ export function writePdf(
     readonly heightMm: number;
     readonly label?: string;
     readonly correction?: Transform;
+    readonly pen?: PaperPen;
   }>,
   fonts: PdfFontFiles,
 ): void {
-  document._root.data.ViewerPreferences = document.ref({ PrintScaling: 'None', PickTrayByPDFSize: true });
+  document._root.data.ViewerPreferences = document.ref({
+    PrintScaling: 'None',
+    PickTrayByPDFSize: true,
+    // A template on the back of another is lost when one of them is cut out.
+    Duplex: 'Simplex',
+  });
   for (const name of PDF_FONTS) document.registerFont(name, fonts[name]);
   const labels: string[] = [];
-  for (const { inks, widthMm, heightMm, label, correction } of pages) {
-    paintPdfPage(document, inks, widthMm, heightMm, correction);
+  const layers = new PdfLayers(document);
+  for (const { inks, widthMm, heightMm, label, correction, pen } of pages) {
+    paintPdfPage(document, inks, widthMm, heightMm, defined({ correction, pen, layers }));
     labels.push(label ?? String(labels.length + 1));
   }
   if (labels.length > 0) document._root.data.PageLabels = pageLabels(labels);
   else document.addPage({ size: [595.28, 841.89], margin: 0 });
+  layers.end();
   document.end();
 }
 

@@ -10,18 +10,24 @@ import {
 import { degrees } from '../units/index.ts';
 import { transformMark, type LineMark } from '../marks/index.ts';
 
+/** Tones of ink: that of the drawing, of work on the back, and of joining sheets. */
+type InkTone = 'ink' | 'grey' | 'join';
+
 /** Something printed, in mm from the lower left corner of the paper, y up. */
-export type Ink =
+export type Ink = {
+  /** Names of the layers that it lies in, where a document has some. */
+  readonly layers?: readonly string[];
+} & (
   | {
       readonly kind: 'path';
       readonly path: Path;
       readonly closed: boolean;
       readonly widthMm: number;
       readonly dashMm?: readonly number[];
-      readonly tone: 'ink' | 'grey' | 'paper';
+      readonly tone: InkTone | 'paper';
       readonly fill?: 'ink' | 'pale';
     }
-  | { readonly kind: 'disc'; readonly at: Point; readonly radiusMm: number; readonly tone: 'ink' | 'grey' }
+  | { readonly kind: 'disc'; readonly at: Point; readonly radiusMm: number; readonly tone: InkTone }
   | {
       readonly kind: 'text';
       readonly at: Point;
@@ -30,11 +36,12 @@ export type Ink =
       readonly weight: 'text' | 'figure' | 'bold';
       readonly align: 'left' | 'centre' | 'right';
       readonly angleDegrees: number;
-      readonly tone: 'ink' | 'grey';
+      readonly tone: InkTone;
       /** White ground under the text, so that a line behind it does not strike it through. */
       readonly knockedOut?: boolean;
     }
-  | { readonly kind: 'clip'; readonly box: Bounds; readonly inks: readonly Ink[] };
+  | { readonly kind: 'clip'; readonly box: Bounds; readonly inks: readonly Ink[] }
+);
 
 /** Widths of the pens on paper in mm. */
 export const PEN_MM = { heavy: 0.55, middle: 0.35, thin: 0.15 } as const;

@@ -116,11 +116,12 @@ function heading(plan: PagePlan, title: DocumentTitle, width: number): Block {
 
 function howTo({ pages }: PagePlan, unit: LengthUnit, width: number): readonly Block[] {
   const steps = [
-    'Print at actual size, 100 %, on one side: no fit to page, no shrinking to margins.',
+    'Print at actual size, 100 %, on one side of the paper: no fit to page, no shrinking to margins, printing on both sides turned off.',
     `On the first page measure the bars across and up the page: ${formatLengthWithUnit(BAR_MM, 'mm', 0)}, and ${formatLengthWithUnit(BAR_INCHES * MM_PER_INCH, 'in')}. If one is off, do not cut: print again at actual size.`,
     ...(pages.some(({ neighbours }) => Object.values(neighbours).some(Boolean))
       ? [
           'Join a sheet row by row, then the rows. Cut where an edge says so, lay it over its neighbour so that crosses with the same figures meet, and tape it.',
+          'A dashed frame across a join is for a piece of tape: an outline runs over it there. Tape those first, then along the join.',
           'Measure both diagonals of a joined sheet from cross to cross before it goes on the foam.',
         ]
       : []),
@@ -136,8 +137,10 @@ function materials({ sheets }: PagePlan, unit: LengthUnit, width: number): reado
   const pieces = new Map<string, number>();
   for (const { placed } of sheets)
     for (const {
-      template: { part, pieces: count },
+      template: { part, pieces: count, words },
     } of placed) {
+      // What is no part is cut from nothing.
+      if (words) continue;
       const board = `${formatLengthWithUnit(part.thicknessMm, unit)} ${part.material}`;
       pieces.set(board, (pieces.get(board) ?? 0) + count);
     }

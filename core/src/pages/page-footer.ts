@@ -1,4 +1,4 @@
-import { boundsHeight, boundsWidth, type Bounds } from '../geometry/index.ts';
+import { boundsHeight, boundsWidth, type Bounds, type Point } from '../geometry/index.ts';
 import {
   boxInk,
   legendSample,
@@ -66,8 +66,25 @@ export function pageFooter(plan: PagePlan, page: Page, sheet: Sheet, title: Docu
     }),
     ...locator(sheet, page, { minX: box.maxX - mapWidth, minY: box.minY, maxX: box.maxX, maxY: box.minY + 13 }),
   );
-  inks.push(textInk({ x: box.maxX, y: box.maxY - 8.6 }, page.name, 6.5, { weight: 'bold', align: 'right' }));
+  inks.push(
+    textInk({ x: box.maxX, y: box.maxY - 8.6 }, page.name, NAME_MM, { weight: 'bold', align: 'right' }),
+    ...upArrow({ x: box.maxX - page.name.length * NAME_MM * LETTER_SHARE - 4, y: box.maxY - 8.6 }),
+  );
   return inks;
+}
+
+/** Size of a page's name, in mm. */
+const NAME_MM = 6.5;
+
+/** An arrow with its foot at a place, to the upper edge of the page as it is joined. */
+function upArrow(foot: Point): readonly Ink[] {
+  const tip = { x: foot.x, y: foot.y + 5 };
+  return [
+    lineInk(foot, tip, 0.3),
+    lineInk(tip, { x: tip.x - 1.1, y: tip.y - 1.8 }, 0.3),
+    lineInk(tip, { x: tip.x + 1.1, y: tip.y - 1.8 }, 0.3),
+    textInk({ x: foot.x - 1.6, y: foot.y }, 'up', 2.1, { align: 'right' }),
+  ];
 }
 
 /** Width of a letter of running text as a share of its size. */

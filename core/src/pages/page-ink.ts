@@ -1,6 +1,7 @@
 import { applyTransform, translation, type Point, type Transform } from '../geometry/index.ts';
 import { lineInk, textInk, type DocumentTitle, type Ink } from '../ink/index.ts';
 import { radians } from '../units/index.ts';
+import { inLayers, LAYERS } from './layers.ts';
 import { barsUp } from './page-bars.ts';
 import { pageFooter } from './page-footer.ts';
 import { sheetLabels, type PageLabel } from './page-labels.ts';
@@ -18,10 +19,13 @@ export function pageInk(plan: PagePlan, page: Page, title: DocumentTitle): reado
     .flatMap((label) => labelInk(label, toPaper))
     .map((ink) => wordedInk(ink, title.unit));
   return [
-    { kind: 'clip', box: frame.window, inks: [...inkInView(plan, page, toPaper, title.unit), ...names] },
+    {
+      kind: 'clip',
+      box: frame.window,
+      inks: [...inkInView(plan, page, toPaper, title.unit), ...inLayers([LAYERS.names], names)],
+    },
     ...pageSeams(plan, page, toPaper, sheet.origin, title.unit),
-    ...pageFooter(plan, page, sheet, title),
-    ...barsUp(frame.gutter),
+    ...inLayers([LAYERS.frame], [...pageFooter(plan, page, sheet, title), ...barsUp(frame.gutter)]),
   ];
 }
 

@@ -35,9 +35,11 @@ export const sheetLabels = memo(placeLabels, (sheetNumber) => sheetNumber);
 function placeLabels(plan: PagePlan, sheetNumber: number): readonly PageLabel[] {
   const sheet = plan.sheets.find(({ number }) => number === sheetNumber);
   const pages = plan.pages.filter((page) => page.sheet === sheetNumber);
-  return (sheet?.placed ?? []).flatMap((placed): readonly PageLabel[] =>
-    pages.length === 1 ? [wholeLabel(placed, pages[0]!)] : pages.flatMap((page) => labelOn(placed, page, plan) ?? []),
-  );
+  return (sheet?.placed ?? [])
+    .filter(({ template }) => !template.isUnlabelled)
+    .flatMap((placed): readonly PageLabel[] =>
+      pages.length === 1 ? [wholeLabel(placed, pages[0]!)] : pages.flatMap((page) => labelOn(placed, page, plan) ?? []),
+    );
 }
 
 function wholeLabel(placed: PlacedTemplate, page: Page): PageLabel {

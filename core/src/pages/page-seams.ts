@@ -7,8 +7,10 @@ import {
   type Point,
   type Transform,
 } from '../geometry/index.ts';
-import { lineInk, textInk, type Ink } from '../ink/index.ts';
+import { lineInk, moveInk, textInk, type Ink } from '../ink/index.ts';
 import { decimalLength, type LengthUnit } from '../units/index.ts';
+import { inLayers, LAYERS } from './layers.ts';
+import { tapeInk } from './tape-spots.ts';
 import { frameOfPage, type Page, type PagePlan } from './sheet.ts';
 
 /** Letters that are read at arm's length: 8 points, and a little over. */
@@ -53,6 +55,7 @@ export function pageSeams(
     for (const at of boundsCorners(growBounds(page.view, -plan.settings.overlapMm / 2)))
       crosses.set(`${at.x.toFixed(3)}/${at.y.toFixed(3)}`, at);
   const inks = [
+    ...tapeInk(plan, page).map((ink) => moveInk(ink, toPaper)),
     ...seams.flatMap(({ from, to, at, angleDegrees, words }) => [
       lineInk(place(from), place(to), 0.1, [0.8, 1.6]),
       textInk(place(at), words, READABLE_MM, { align: 'centre', angleDegrees, weight: 'bold', knockedOut: true }),
@@ -65,8 +68,12 @@ export function pageSeams(
       ),
     ),
   ];
-  return inks.length > 0 ? [{ kind: 'clip', box: window, inks }] : [];
+  return inks.length > 0 ? [{ kind: 'clip', box: window, inks: inLayers([LAYERS.joins], joinTone(inks)) }] : [];
 }
+
+/** Ink in the tone of joining sheets. */
+const joinTone = (inks: readonly Ink[]): readonly Ink[] =>
+  inks.map((ink) => (ink.kind === 'clip' ? ink : { ...ink, tone: 'join' }));
 
 /** The band on both sides of every join line of a sheet that its words and figures take, in mm of the sheet. */
 export const seamBands = (pages: readonly Page[], overlapMm: number): readonly Bounds[] =>

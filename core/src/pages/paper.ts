@@ -23,8 +23,8 @@ export const ORIENTATIONS = ['portrait', 'landscape'] as const;
 /** One template for each shape, to be traced as often as needed, or one for every piece. */
 export const TEMPLATE_RULES = ['each-shape', 'every-piece'] as const;
 
-/** How parts come on paper: each by itself, all as one plan, or as they lie on their boards. */
-export const PAGE_WAYS = ['loose', 'plan', 'boards'] as const;
+/** How parts come on paper: each by itself, all as one plan, or as they lie on their boards; or what is written and drawn on them, by itself. */
+export const PAGE_WAYS = ['loose', 'plan', 'boards', 'decals'] as const;
 export type PageWay = (typeof PAGE_WAYS)[number];
 /** Sections of one set of pages at most. */
 export const MOST_SECTIONS = 8;
@@ -48,6 +48,8 @@ export interface PageSection {
   readonly partIds?: readonly string[];
   /** Its paper; that of the set when undefined. */
   readonly paper?: PaperChoice;
+  /** Whether decals are printed for film that is laid on face down. */
+  readonly isMirrored?: boolean;
 }
 
 /** What was printed, so that what changed since can be printed alone. */

@@ -15,6 +15,7 @@ import { inkBounds, inkNear, inksOfMark, lineInk, moveInk, textInk, type Ink } f
 import { lineMarks, placeCaptions, type TurnedBox } from '../linecode/index.ts';
 import type { TextMark } from '../marks/index.ts';
 import { degrees, memo, worded, type LengthUnit } from '../units/index.ts';
+import { inLayers, layersOf, LAYERS } from './layers.ts';
 import { foldNumberPlaces, foldNumbers, RING_MM } from './fold-numbers.ts';
 import { sheetLabels } from './page-labels.ts';
 import { seamBands } from './page-seams.ts';
@@ -46,14 +47,16 @@ const sheetInk = memo(
         .filter((label) => label.template === placed)
         .map(({ box }) => growBounds(box, ROUND_LABEL_MM));
       return [
-        ...lineMarks(template.part).flatMap((mark) => inksOfMark(mark, transform)),
-        ...captionsClear(template, transform, [...names, ...bands], unit).flatMap((mark) =>
-          inksOfMark(mark, transform),
+        ...lineMarks(template.part).flatMap((mark) =>
+          inLayers(layersOf(template.part, mark), inksOfMark(mark, transform)),
         ),
-        ...foldNumbers(template, transform),
+        ...captionsClear(template, transform, [...names, ...bands], unit).flatMap((mark) =>
+          inLayers(layersOf(template.part, mark), inksOfMark(mark, transform)),
+        ),
+        ...inLayers([LAYERS.names], foldNumbers(template, transform)),
       ].map((ink) => wordedInk(ink, unit));
     });
-    if (sheet?.board) inks.push(...boardInk(sheet.board));
+    if (sheet?.board) inks.push(...inLayers([LAYERS.joins], boardInk(sheet.board)));
     return { inks, near: boxIndex(inks.map(inkBounds)) };
   },
   (sheetNumber, unit) => `${sheetNumber} ${unit}`,

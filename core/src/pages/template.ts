@@ -24,6 +24,8 @@ export interface Template {
   readonly folds?: readonly string[];
   /** What is written on it instead of what a part is called and cut from. */
   readonly words?: readonly string[];
+  /** Nothing is written over it: what it is called is drawn with it, and told below. */
+  readonly isUnlabelled?: true;
 }
 
 /** What is written on a template and where. */
@@ -86,7 +88,7 @@ export const outlineRing = (part: ResolvedPart): readonly Point[] =>
 
 /** Every line of ink of a template, flattened for finding pages. */
 export function templateInk(template: Template): readonly InkLine[] {
-  const { part } = template;
+  const { part, isUnlabelled } = template;
   const closed = (points: readonly Point[], seamCost: number): InkLine => ({
     points: [...points, points[0]!],
     seamCost,
@@ -103,7 +105,7 @@ export function templateInk(template: Template): readonly InkLine[] {
       })),
     ]),
     ...part.dimensions.map((dimension): InkLine => ({ points: dimensionEnds(dimension), seamCost: 1 })),
-    closed(label, 4),
+    ...(isUnlabelled ? [] : [closed(label, 4)]),
   ].filter((line) => line.points.length > 1);
 }
 

@@ -1,3 +1,5 @@
+import type { PaperPen } from '../ink/index.ts';
+
 /**
  * What a printer makes of a page: lengths across and up are these shares of what they should be, and what lies up the page leans to the
  * right by so much of its height. 1, 1 and 0 for one that prints true.
@@ -15,6 +17,10 @@ export interface Printer {
   readonly map: PrinterMap;
   /** Day of the last measures, as YYYY-MM-DD; never measured when undefined. */
   readonly measuredOn?: string;
+  /** Edge that it leaves white whatever it is sent, in mm; not known when undefined. */
+  readonly marginMm?: number;
+  /** How its ink comes on paper; grey and of usual weight when undefined. */
+  readonly pen?: PaperPen;
 }
 
 export const TRUE_MAP: PrinterMap = { across: 1, up: 1, lean: 0 };

@@ -87,6 +87,27 @@ test.each([
   expect(await all()).toEqual([STUDY]);
 });
 
+test('the ink of a printer, its weight and its white edge are kept; what no printer has is refused by its bounds', async () => {
+  const pen = { ink: 'black', weight: 2.5 } as const,
+    heavy: Printer = { ...STUDY, id: 'p9', name: 'Heavy', marginMm: 50, pen };
+  await builder.post('/printers', heavy).expect(204);
+  expect((await all()).find((one) => one.id === 'p9')).toEqual(heavy);
+  await builder.get(`/airframes/${id}/pages.pdf?printer=p9`).expect(200);
+  for (const wrong of [
+    { pen: { ink: 'gold', weight: 1 } },
+    { pen: { ink: 'black', weight: 0 } },
+    { pen: { ink: 'black', weight: 2.51 } },
+    { pen: { ink: 'black', weight: Number.MAX_VALUE } },
+    { pen: 'black' },
+    { marginMm: -1 },
+    { marginMm: 51 },
+    { marginMm: '5' },
+  ])
+    await builder.post('/printers', { ...heavy, ...wrong }).expect(400);
+  expect((await all()).find((one) => one.id === 'p9')).toEqual(heavy);
+  await builder.send('delete', '/printers/p9').expect(204);
+});
+
 test('a workshop has so many printers and no more, however many ask at once', async () => {
   const answers = await Promise.all(
     Array.from({ length: MOST_PRINTERS + 4 }, (_, index) => builder.post('/printers', { ...STUDY, id: `n${index}` })),

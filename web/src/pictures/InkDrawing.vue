@@ -13,7 +13,7 @@ const props = withDefaults(
   { leastTextMm: 0, widthFactor: 1 },
 );
 const id = useId();
-const COLOURS = { ink: 'var(--ink)', grey: '#70787d', paper: '#fff' } as const;
+const COLOURS = { ink: 'var(--ink)', grey: '#70787d', paper: '#fff', join: 'var(--ink)' } as const;
 const FILLS = { ink: 'var(--ink)', pale: '#e8e4d8' } as const;
 const WEIGHTS = { text: 400, figure: 500, bold: 600 } as const;
 const width = (mm: number): number => mm * props.widthFactor;

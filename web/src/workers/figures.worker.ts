@@ -13,6 +13,12 @@ import type { PagePlan } from '@grain-fold/core/pages';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 import { worked, type Worked } from './worked.ts';
 
+/** The pages of an airframe, and how many templates are not as they were printed last. */
+export interface LaidOutPages {
+  readonly plan: PagePlan;
+  readonly changed: number;
+}
+
 const keeper = new AirframeKeeper();
 
 /** Figures that take too long for the interface's thread. */
@@ -22,9 +28,12 @@ const figures = {
     return worked(() => slowFigures(airframe));
   },
   /** @param isChanged only templates that are not as they were printed last */
-  pages(change: AirframeChange, isChanged: boolean): Worked<PagePlan> {
+  pages(change: AirframeChange, isChanged: boolean): Worked<LaidOutPages> {
     const airframe = keeper.take(change);
-    return worked(() => pagesOf(airframe, isChanged ? new Set(changedPieces(airframe)) : undefined));
+    return worked(() => {
+      const changed = airframe.settings.pages.printed ? changedPieces(airframe) : [];
+      return { plan: pagesOf(airframe, isChanged ? new Set(changed) : undefined), changed: changed.length };
+    });
   },
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   /** Figures at another factor, the kept nest left out: what scaling would do. */

@@ -39,6 +39,7 @@ const isOld = ref(false);
 const chosenName = ref<string>();
 /** Only templates that are not as they were printed last. */
 const isChanged = ref(false);
+const changed = ref(0);
 
 const settings = computed(() => work.airframe!.settings.pages);
 const printers = usePrinters(() => settings.value.printerId);
@@ -56,7 +57,7 @@ watchDebounced(
     if (work.airframe !== airframe || isChanged.value !== onlyChanged) return;
     isOld.value = false;
     planFault.value = answer.ok ? '' : worded(answer.message, work.unit);
-    if (answer.ok) plan.value = answer.value;
+    if (answer.ok) ({ plan: plan.value, changed: changed.value } = answer.value);
   },
   { debounce: 80, immediate: true },
 );
@@ -146,6 +147,7 @@ const chosenSize = computed(() => {
           </p>
         </div>
         <PrintSection
+          :changed="changed"
           v-model:is-changed="isChanged"
           :settings="settings"
           :plan="plan"

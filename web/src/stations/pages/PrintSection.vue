@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs';
 import { computed } from 'vue';
-import { changedPieces, printedPages } from '@grain-fold/core/airframe';
+import { printedPages } from '@grain-fold/core/airframe';
 import type { PagePlan, PageSettings } from '@grain-fold/core/pages';
 import type { Printer } from '@grain-fold/core/printers';
 import { countOf } from '@grain-fold/core/units';
@@ -10,14 +10,20 @@ import DownloadButton from '../../kit/DownloadButton.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 
 /** How the set goes to the printer: all of it, or what changed since the last printing. */
-const props = defineProps<{ settings: PageSettings; plan?: PagePlan; isChanged: boolean; printer?: Printer }>();
+const props = defineProps<{
+  settings: PageSettings;
+  plan?: PagePlan;
+  /** Templates that are not as they were printed last. */
+  changed: number;
+  isChanged: boolean;
+  printer?: Printer;
+}>();
 const emit = defineEmits<{ 'update:isChanged': [value: boolean]; change: [changes: Partial<PageSettings>] }>();
 const work = useAirframe();
 /** More pages than anybody joins by hand unawares: they are asked about first. */
 const MANY_PAGES = 500;
 const count = computed(() => props.plan?.pages.length ?? 0);
 const isMany = computed(() => count.value > MANY_PAGES);
-const changed = computed(() => (work.airframe && props.settings.printed ? changedPieces(work.airframe) : []));
 const query = computed(() => ({
   ...(props.isChanged ? { changed: 'yes' } : {}),
   ...(isMany.value ? { all: 'yes' } : {}),
@@ -46,8 +52,8 @@ function markPrinted(): void {
       <el-button :disabled="count === 0" @click="markPrinted">Mark as printed</el-button>
     </div>
     <p class="hint">
-      {{ printer ? `Corrected for ${printer.name}. ` : '' }}Print it at 100 %. Measure the bars on the first page before
-      you cut.
+      {{ printer ? `Corrected for ${printer.name}. ` : '' }}Print it at 100 %, on one side. Measure the bars on the
+      first page before you cut.
     </p>
     <CheckRow
       label="A cover: how to print and join it"
@@ -56,14 +62,14 @@ function markPrinted(): void {
     />
     <template v-if="settings.printed">
       <CheckRow
-        v-if="changed.length > 0 || isChanged"
-        :label="`Only the ${countOf(changed.length, 'template')} that changed`"
+        v-if="changed > 0 || isChanged"
+        :label="`Only the ${countOf(changed, 'template')} that changed`"
         :model-value="isChanged"
         @update:model-value="emit('update:isChanged', $event)"
       />
       <p class="hint">
         {{
-          changed.length === 0
+          changed === 0
             ? `Printed ${settings.printed.date}: nothing changed since.`
             : `Since the printing of ${settings.printed.date}.`
         }}

@@ -15,6 +15,7 @@ import DownloadButton from '../../kit/DownloadButton.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import TextRow from '../../kit/TextRow.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import PrinterPen from './PrinterPen.vue';
 import type { Printers } from './use-printers.ts';
 
 const StandInPrinter = defineAsyncComponent(() => import('./StandInPrinter.vue'));
@@ -118,6 +119,13 @@ const rename = (name: string): void => {
     </p>
     <template v-if="chosen">
       <TextRow label="Its name" :most="40" :model-value="chosen.name" @update:model-value="rename" />
+      <PrinterPen
+        :printer="chosen"
+        :page-margin-mm="settings.marginMm"
+        :unit="work.unit"
+        @keep="printers.keep($event)"
+        @margin="emit('change', { marginMm: $event })"
+      />
       <p class="hint">
         {{
           chosen.measuredOn

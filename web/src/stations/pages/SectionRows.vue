@@ -9,6 +9,7 @@ import {
   type PageWay,
 } from '@grain-fold/core/pages';
 import { countOf } from '@grain-fold/core/units';
+import CheckRow from '../../kit/CheckRow.vue';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import PaperRows from './PaperRows.vue';
@@ -26,22 +27,47 @@ const WAYS = [
     'All on one sheet of pages, cut through where pages end: fewest sheets of paper where parts are large.',
   ],
   ['boards', 'as nested on the boards', 'Each board as one sheet, to be glued down whole: paper and nest agree.'],
+  [
+    'decals',
+    'their words and markings alone',
+    'Letters as bodies to be cut out or filled in, and what else is drawn on the skin, beside the templates themselves.',
+  ],
 ] as const;
 const sections = computed(() => props.settings.sections ?? USUAL_SECTIONS);
-const ways = WAYS.map(([value, word]) => [value, word] as const);
+/** Of all that no other section has the parts themselves are printed. */
+const waysOf = ({ partIds, way }: PageSection) =>
+  WAYS.filter(([value]) => value !== 'decals' || partIds || way === 'decals').map(
+    ([value, word]) => [value, word] as const,
+  );
+/** Nothing chosen yet: decals of every part. */
+function print(section: PageSection, way: PageWay): void {
+  const { partIds, isMirrored: _was, ...rest } = section;
+  const isAll = way === 'decals' && (partIds?.length ?? 0) === 0;
+  replace(section, {
+    ...rest,
+    way,
+    ...(isAll ? {} : { partIds: partIds ?? (section.way === 'decals' ? [] : undefined) }),
+  });
+}
 const why = (way: PageWay): string => WAYS.find(([value]) => value === way)![2];
 const pieces = computed(() => (work.airframe ? sectionPieces(work.airframe) : []));
 /** Parts that were taken out are not counted. */
 const thereOf = (partIds: readonly string[]): number =>
   (work.airframe?.parts ?? []).filter(({ id }) => partIds.includes(id)).length;
 const left = computed(() => {
-  const printed = new Set(pieces.value.flatMap((one) => one.pieces.map(({ part }) => part.id)));
+  const printed = new Set(
+    pieces.value.flatMap(({ section, pieces: own }) =>
+      section.way === 'decals' ? [] : own.map(({ part }) => part.id),
+    ),
+  );
   return (work.airframe?.parts ?? []).filter(({ id }) => !printed.has(id)).length;
 });
 const pagesOf = (id: string): number => {
   const sheets = new Set(props.plan?.sheets.flatMap(({ sectionId, number }) => (sectionId === id ? [number] : [])));
   return props.plan?.pages.filter(({ sheet }) => sheets.has(sheet)).length ?? 0;
 };
+const headOf = ({ partIds, way }: PageSection): string =>
+  partIds ? countOf(thereOf(partIds), 'part') : way === 'decals' ? 'All parts' : 'All other parts';
 const change = (next: readonly PageSection[]): void => emit('change', { sections: next });
 const replace = (section: PageSection, next: PageSection): void =>
   change(sections.value.map((one) => (one === section ? next : one)));
@@ -72,7 +98,7 @@ const paperOf = ({ paper }: PageSection): NonNullable<PageSection['paper']> => {
       :aria-label="`Section ${index + 1}`"
     >
       <p v-if="sections.length > 1" class="head">
-        <span class="label">{{ section.partIds ? countOf(thereOf(section.partIds), 'part') : 'All other parts' }}</span>
+        <span class="label">{{ headOf(section) }}</span>
         <span class="figures">{{ countOf(pagesOf(section.id), 'page') }}</span>
       </p>
       <PartsRow
@@ -83,11 +109,22 @@ const paperOf = ({ paper }: PageSection): NonNullable<PageSection['paper']> => {
       <ChoiceRow
         label="Printed"
         :model-value="section.way"
-        :choices="ways"
+        :choices="waysOf(section)"
         is-list
-        @update:model-value="replace(section, { ...section, way: $event as PageWay })"
+        @update:model-value="print(section, $event as PageWay)"
       />
       <p class="hint">{{ why(section.way) }}</p>
+      <template v-if="section.way === 'decals'">
+        <CheckRow
+          label="Mirrored, for film laid on face down"
+          :model-value="section.isMirrored === true"
+          @update:model-value="replace(section, { ...section, isMirrored: $event || undefined })"
+        />
+        <p v-if="props.plan && pagesOf(section.id) === 0" class="hint" role="status">
+          Nothing is written or drawn on these parts yet: <RouterLink :to="{ name: 'parts' }">Parts</RouterLink> has
+          lettering among its features.
+        </p>
+      </template>
       <template v-if="sections.length > 1">
         <PaperRows
           :paper="paperOf(section)"
@@ -97,8 +134,12 @@ const paperOf = ({ paper }: PageSection): NonNullable<PageSection['paper']> => {
           @change="replace(section, { ...section, paper: { ...paperOf(section), ...$event } })"
           @leave="leavePaper(section)"
         />
-        <el-button v-if="section.partIds" link size="small" @click="change(sections.filter((one) => one !== section))"
-          >Print them with the others</el-button
+        <el-button
+          v-if="section.partIds || section.way === 'decals'"
+          link
+          size="small"
+          @click="change(sections.filter((one) => one !== section))"
+          >{{ section.way === 'decals' ? 'Print no decals' : 'Print them with the others' }}</el-button
         >
       </template>
     </div>

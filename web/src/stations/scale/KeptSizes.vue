@@ -101,7 +101,6 @@ function tell(thing: SizedThing, sizing: Sizing): void {
             v-for="choice in thing.choices.filter((one) => one !== thing.sizing)"
             :key="choice"
             link
-            type="primary"
             :aria-label="`${WORDS[choice]}: ${thing.word.toLowerCase()} of ${owner.name}`"
             @click="tell(thing, choice)"
             >{{ WORDS[choice] }}</el-button

@@ -1,3 +1,4 @@
+import { MOST_PACKINGS } from '@grain-fold/core/airframe';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
@@ -81,6 +82,7 @@ export class PageSettingsDto extends PaperChoiceDto {
   @Type(() => PageSectionDto)
   sections?: PageSectionDto[];
   @IsOptional() @IsFlag() hasCover?: boolean;
+  @IsOptional() @IsCountBetween(0, MOST_PACKINGS - 1) packing?: number;
   @IsOptional() @IsIdentifier() printerId?: string;
   @IsOptional() @Nested(() => PrintedPagesDto) printed?: PrintedPagesDto;
 }

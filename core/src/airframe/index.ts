@@ -30,6 +30,7 @@ export { changedPieces, printedPages } from './printed.ts';
 export { type GoalAtScale, type ScaleGoal, SCALE_GOALS, hasGoal } from './scale-goal.ts';
 export { type ScaleFigures, scaleFigures } from './scale-figures.ts';
 export { type ScaleSearch, solveScale } from './solve-scale.ts';
+export { MOST_PACKINGS, type PageSearch, searchPages, withPacking } from './search-pages.ts';
 export { USUAL_SECTIONS, pagesOf, sectionPieces } from './page-set.ts';
 export {
   type PaperPage,

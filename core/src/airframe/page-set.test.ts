@@ -8,7 +8,8 @@ import type { Airframe } from './airframe.ts';
 import { pagesDocument } from './documents.ts';
 import type { Ink } from '../ink/index.ts';
 import { boardViews, nestToGoBy, shapeOf } from './nest-airframe.ts';
-import { pagesOf } from './page-set.ts';
+import { pagesByPacking, pagesOf } from './page-set.ts';
+import { MOST_PACKINGS, searchPages, withPacking } from './search-pages.ts';
 import { changedPieces, printedPages } from './printed.ts';
 
 const MITE = demo('paperbark-mite'),
@@ -194,4 +195,38 @@ it('names columns past Z by two letters', () => {
   expect(names.length).toBeGreaterThan(30);
   expect(names.every((name) => /^\d+[A-Z]{1,2}\d*$/.test(name))).toBe(true);
   expect(new Set(names).size).toBe(names.length);
+});
+
+describe('a search for fewer pages', () => {
+  it('tells each best as it is found, the same every time, and what is taken is laid out so', () => {
+    const airframe = printing(SALTBOX, { paper: 'A4' }),
+      search = searchPages(airframe);
+    const steps = Array.from({ length: 3 }, () => search.next().value);
+    for (const [index, { tried, best }] of steps.entries()) {
+      expect(tried).toBe(index + 1);
+      const before = steps[index - 1]?.best ?? best;
+      expect(best.pages).toBeLessThanOrEqual(before.pages);
+      if (best.pages === before.pages) expect(best.tapeMm).toBeLessThanOrEqual(before.tapeMm);
+    }
+    const again = searchPages(airframe);
+    expect(Array.from({ length: 3 }, () => again.next().value)).toEqual(steps);
+    const { best } = steps.at(-1)!,
+      plan = pagesOf(withPacking(airframe, best.packing));
+    expect(plan.pages).toHaveLength(best.pages);
+    // Every packing has every template once.
+    const keys = (of: PagePlan): readonly string[] =>
+      printed(of)
+        .map(({ key }) => key)
+        .toSorted();
+    for (const packing of [1, 7]) expect(keys(pagesByPacking(airframe, packing))).toEqual(keys(pagesOf(airframe)));
+  });
+  it('is never worse than the usual packing, whatever number a file has', () => {
+    const usual = pagesOf(MITE).pages.length;
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: MOST_PACKINGS - 1 }), (packing) => {
+        expect(pagesOf(withPacking(MITE, packing)).pages.length).toBeLessThanOrEqual(usual);
+      }),
+      { numRuns: 10 },
+    );
+  });
 });

@@ -2,6 +2,7 @@ import { foldsInOrder } from '../folds/index.ts';
 import { boundsCorners } from '../geometry/index.ts';
 import { placementTransform } from '../nesting/index.ts';
 import {
+  assemblyTotals,
   planSet,
   type BoardOfTemplates,
   type PagePlan,
@@ -107,9 +108,27 @@ export const pagesOf = (airframe: Airframe, only?: ReadonlySet<string>): PagePla
   only ? laidOut(airframe, only) : allPages(airframe);
 const allPages = memo((airframe: Airframe): PagePlan => laidOut(airframe));
 
+/** Fewer pages are better, then less tape. */
+export function takesLess(one: PagePlan, than: PagePlan): boolean {
+  const more = one.pages.length - than.pages.length;
+  return more < 0 || (more === 0 && assemblyTotals(one).tapeMm < assemblyTotals(than).tapeMm - 1e-6);
+}
+
+/** The packing that a search found best may be none any more for parts that were changed since: the usual one is laid out too. */
 function laidOut(airframe: Airframe, only?: ReadonlySet<string>): PagePlan {
-  const sections = sectionPieces(airframe).map(({ section, pieces }) =>
-    sectionContent(airframe, section, only ? pieces.filter(({ id }) => only.has(id)) : pieces),
-  );
+  const usual = pagesByPacking(airframe, 0, only),
+    { packing = 0 } = airframe.settings.pages;
+  if (packing === 0) return usual;
+  const found = pagesByPacking(airframe, packing, only);
+  return takesLess(found, usual) ? found : usual;
+}
+
+/** The pages of an airframe by the packing of a number. */
+export function pagesByPacking(airframe: Airframe, packing: number, only?: ReadonlySet<string>): PagePlan {
+  const sections = sectionPieces(airframe)
+    .map(({ section, pieces }) =>
+      sectionContent(airframe, section, only ? pieces.filter(({ id }) => only.has(id)) : pieces),
+    )
+    .map((content) => ({ ...content, settings: { ...content.settings, packing } }));
   return planSet(sections, airframe.settings.pages);
 }

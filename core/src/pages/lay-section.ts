@@ -80,7 +80,9 @@ export function laySection(section: SectionContent, first: number): readonly She
       add((number) => pagesOfTiled(planSheet(others, room), number, source));
     } else {
       const onRoll = settings.paper === 'roll' ? rollSheet(others, room) : undefined;
-      const { tiled, singles } = onRoll ? { tiled: [], singles: [onRoll] } : looseSheets(others, room);
+      const { tiled, singles } = onRoll
+        ? { tiled: [], singles: [onRoll] }
+        : looseSheets(others, room, settings.packing ?? 0);
       for (const sheet of tiled) add((number) => pagesOfTiled(sheet, number, source));
       for (const placed of singles) add((number) => singlePage(placed, number, source));
     }
@@ -89,7 +91,7 @@ export function laySection(section: SectionContent, first: number): readonly She
 }
 
 /** What fits a page packed with others by true shape, what does not tiled. */
-function looseSheets(templates: readonly Template[], room: PageRoom): ReturnType<typeof packSmall> {
+function looseSheets(templates: readonly Template[], room: PageRoom, packing: number): ReturnType<typeof packSmall> {
   const fits = (template: Template): boolean => {
     const box = templateBounds(template);
     const [w, h] = [boundsWidth(box), boundsHeight(box)];
@@ -100,7 +102,7 @@ function looseSheets(templates: readonly Template[], room: PageRoom): ReturnType
   };
   const large = templates.filter((template) => !fits(template));
   refuseTooMany(large, room);
-  return packSmall(templates.filter(fits), tiledSheets(large, room), room);
+  return packSmall(templates.filter(fits), tiledSheets(large, room, packing), room);
 }
 
 /** Refuses before anything is laid out: what the parts' rectangles would take. */

@@ -9,6 +9,7 @@ import {
   translation,
   type Point,
 } from '../geometry/index.ts';
+import { seededRandom } from '../units/index.ts';
 import { nest, placementTransform, type NestBoard, type NestInstance, type NestPart } from '../nesting/index.ts';
 import type { PlacedTemplate } from './sheet.ts';
 import { templateBounds, templateInk, type Template } from './template.ts';
@@ -27,6 +28,23 @@ export interface TiledSheet {
   readonly placed: readonly PlacedTemplate[];
 }
 
+/** How far from its size a template may come in the order of a packing, as a power of e. */
+const ORDER_SPREAD = 0.8;
+
+/** Templates larger than a page in the order in which sheets are begun: by area, by length, and from then on about that, by the packing's number. */
+function inOrder(templates: readonly Template[], packing: number): Template[] {
+  const random = seededRandom(packing);
+  const size = (template: Template): number => {
+    const box = templateBounds(template),
+      own = packing % 2 === 1 ? Math.max(boundsWidth(box), boundsHeight(box)) ** 2 : template.part.areaMm2;
+    return packing < 2 ? own : own * Math.exp(ORDER_SPREAD * (2 * random() - 1));
+  };
+  return templates
+    .map((template) => ({ template, size: size(template) }))
+    .sort((a, b) => b.size - a.size)
+    .map(({ template }) => template);
+}
+
 /** Paper between two templates, for scissors. */
 export const SCISSORS_MM = 3;
 /** A few orders are enough: pages are cheap and the figure must follow an edit at once. */
@@ -38,8 +56,8 @@ export const QUARTER_TURNS = [0, 90, 180, 270] as const;
 /**
  * Templates larger than a page, several to a sheet: the largest one sets how many pages the sheet has, others join it where they fit.
  */
-export function tiledSheets(templates: readonly Template[], room: PageRoom): readonly TiledSheet[] {
-  const left = [...templates].sort((a, b) => b.part.areaMm2 - a.part.areaMm2);
+export function tiledSheets(templates: readonly Template[], room: PageRoom, packing = 0): readonly TiledSheet[] {
+  const left = inOrder(templates, packing);
   const sheets: TiledSheet[] = [];
   while (left.length > 0) {
     const first = left[0]!;

@@ -73,6 +73,8 @@ export interface PageSettings extends PaperChoice {
   readonly hasCover?: boolean;
   /** The printer of the workshop that pages are corrected for; none when undefined. */
   readonly printerId?: string;
+  /** Number of the packing that a search found best; the usual one when undefined. */
+  readonly packing?: number;
   /** What was printed last; nothing when undefined. */
   readonly printed?: PrintedPages;
 }

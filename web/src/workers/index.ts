@@ -1,13 +1,13 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { toRaw } from 'vue';
-import type { Airframe, FoldExtent, OtherBoard, ScaleGoal, ScaleSearch } from '@grain-fold/core/airframe';
+import type { Airframe, FoldExtent, OtherBoard, PageSearch, ScaleGoal, ScaleSearch } from '@grain-fold/core/airframe';
 import type { Form } from '@grain-fold/core/forms';
 import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
 import type { FormsWorker } from './forms.worker.ts';
 import { AirframeSender, OUT_OF_STEP, type AirframeChange } from './kept-airframe.ts';
 import type { Nester, NestProgress } from './nest.worker.ts';
-import type { Scaler } from './scale.worker.ts';
+import type { Searcher } from './search.worker.ts';
 
 /** A worker that keeps the airframe: what is asked of it goes along with what changed since it was last asked. */
 class KeepingWorker<Jobs> {
@@ -44,8 +44,8 @@ const nester = new KeepingWorker<Nester>(
   () => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' }),
 );
 
-const scaler = new KeepingWorker<Scaler>(
-  () => new Worker(new URL('./scale.worker.ts', import.meta.url), { type: 'module' }),
+const searcher = new KeepingWorker<Searcher>(
+  () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
 );
 
 type Answer<Job extends (...args: never[]) => unknown> = Promise<Awaited<ReturnType<Job>>>;
@@ -83,7 +83,9 @@ export const slowly = {
     airframe: Airframe,
     goal: ScaleGoal,
     onProgress: (search: ScaleSearch) => void,
-  ): Answer<Scaler['solve']> =>
-    scaler.ask(airframe, async (change) => scaler.jobs.solve(change, goal, proxy(onProgress))),
-  stopScale: (): Promise<void> => scaler.jobs.stop(),
+  ): Answer<Searcher['solve']> =>
+    searcher.ask(airframe, async (change) => searcher.jobs.solve(change, goal, proxy(onProgress))),
+  searchPages: (airframe: Airframe, onProgress: (search: PageSearch) => void): Answer<Searcher['pages']> =>
+    searcher.ask(airframe, async (change) => searcher.jobs.pages(change, proxy(onProgress))),
+  stopSearch: (): Promise<void> => searcher.jobs.stop(),
 } as const;

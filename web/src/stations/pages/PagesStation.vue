@@ -22,6 +22,7 @@ import { useFigures } from '../../stores/figures.ts';
 import { slowly } from '../../workers/index.ts';
 import { layOutSheets } from './lay-out-sheets.ts';
 import ChosenPage from './ChosenPage.vue';
+import FewerPages from './FewerPages.vue';
 import PaperRows from './PaperRows.vue';
 import PrinterSection from './PrinterSection.vue';
 import PrintSection from './PrintSection.vue';
@@ -166,6 +167,7 @@ const chosenSize = computed(() => {
           @choose="chosenName = $event"
         />
         <InTurn><PrinterSection :settings="settings" :printers="printers" @change="change($event)" /></InTurn>
+        <FewerPages v-if="plan && !isChanged" :plan="plan" />
         <InTurn><SectionRows :settings="settings" :plan="plan" @change="change($event)" /></InTurn>
         <InTurn>
           <section>

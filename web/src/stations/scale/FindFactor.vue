@@ -74,7 +74,7 @@ const goal = computed((): ScaleGoal => ({
 }));
 // What was found for another limit, or other parts, is not for this one.
 watch([goal, () => work.airframe?.parts, () => work.airframe?.boards], () => {
-  if (isRunning.value) void slowly.stopScale();
+  if (isRunning.value) void slowly.stopSearch();
   search.value = undefined;
 });
 async function find(): Promise<void> {
@@ -96,7 +96,7 @@ async function find(): Promise<void> {
   isRunning.value = false;
 }
 onBeforeUnmount(() => {
-  if (isRunning.value) void slowly.stopScale();
+  if (isRunning.value) void slowly.stopSearch();
 });
 const factor = (value: number): string => `× ${value.toFixed(3)}`;
 const found = computed(() => {
@@ -156,7 +156,7 @@ const found = computed(() => {
     />
     <div class="buttons">
       <el-button v-if="!isRunning" type="primary" @click="find">Find it</el-button>
-      <el-button v-else @click="slowly.stopScale()">Stop</el-button>
+      <el-button v-else @click="slowly.stopSearch()">Stop</el-button>
       <el-button v-if="search?.best" :disabled="isRunning" @click="emit('take', search.best.factor)"
         >Take {{ factor(search.best.factor) }}</el-button
       >

@@ -1,43 +1,20 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed } from 'vue';
 import { withPacking, type PageSearch } from '@grain-fold/core/airframe';
 import type { PagePlan } from '@grain-fold/core/pages';
 import { countOf, formatRunLength } from '@grain-fold/core/units';
+import { useSearch } from '../../composables/use-search.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { slowly } from '../../workers/index.ts';
 
 /** Looks longer for fewer pages: other orders of beginning sheets, the best of which is taken. */
 const props = defineProps<{ plan: PagePlan }>();
 const work = useAirframe();
-const search = shallowRef<PageSearch>();
-const isRunning = ref(false);
-const fault = ref('');
-/** What was found for other parts or another paper is not for these. */
-watch([() => work.airframe?.parts, () => work.airframe?.boards, () => work.airframe?.settings.pages], () => {
-  if (isRunning.value) void slowly.stopSearch();
-  search.value = undefined;
-});
-async function look(): Promise<void> {
-  const airframe = work.airframe;
-  if (!airframe || isRunning.value) return;
-  isRunning.value = true;
-  fault.value = '';
-  search.value = undefined;
-  const isStill = (): boolean =>
-    work.airframe?.parts === airframe.parts && work.airframe.settings.pages === airframe.settings.pages;
-  try {
-    const found = await slowly.searchPages(airframe, (step) => {
-      if (isStill()) search.value = step;
-    });
-    if (isStill()) search.value = found;
-  } catch (error) {
-    fault.value = `The search stopped: ${error instanceof Error ? error.message : String(error)}`;
-  }
-  isRunning.value = false;
-}
-onBeforeUnmount(() => {
-  if (isRunning.value) void slowly.stopSearch();
-});
+const { search, isRunning, fault, look, stop } = useSearch<PageSearch>(slowly.searchPages, [
+  () => work.airframe?.parts,
+  () => work.airframe?.boards,
+  () => work.airframe?.settings.pages,
+]);
 const own = computed(() => work.airframe?.settings.pages.packing ?? 0);
 const isBetter = computed(() => search.value !== undefined && search.value.best.packing !== own.value);
 const words = computed(() => {
@@ -59,7 +36,7 @@ function take(): void {
   <div v-if="props.plan.pages.length > 2" class="fewer">
     <div class="buttons">
       <el-button v-if="!isRunning" size="small" @click="look">Look for fewer pages</el-button>
-      <el-button v-else size="small" @click="slowly.stopSearch()">Stop</el-button>
+      <el-button v-else size="small" @click="stop()">Stop</el-button>
       <el-button v-if="search && isBetter" size="small" type="primary" :disabled="isRunning" @click="take"
         >Take {{ countOf(search.best.pages, 'page') }}</el-button
       >

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { hasGoal, SCALE_GOALS, type ScaleGoal, type ScaleSearch } from '@grain-fold/core/airframe';
 import { materialsOf } from '@grain-fold/core/stock';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
+import { useSearch } from '../../composables/use-search.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { slowly } from '../../workers/index.ts';
 
@@ -63,41 +64,16 @@ const materials = computed(() => [
   ...materialsOf(work.airframe?.boards ?? []).map((one) => [one, one] as const),
 ]);
 
-const search = shallowRef<ScaleSearch>();
-const isRunning = ref(false);
-const fault = ref('');
 const goal = computed((): ScaleGoal => ({
   kind: kind.value,
   limit: limit.value,
   ...(kind.value === 'boards' && material.value ? { material: material.value } : {}),
   ...(kind.value === 'box' ? { box: [...box.value] as [number, number, number] } : {}),
 }));
-// What was found for another limit, or other parts, is not for this one.
-watch([goal, () => work.airframe?.parts, () => work.airframe?.boards], () => {
-  if (isRunning.value) void slowly.stopSearch();
-  search.value = undefined;
-});
-async function find(): Promise<void> {
-  const airframe = work.airframe;
-  if (!airframe || isRunning.value) return;
-  const asked = goal.value;
-  isRunning.value = true;
-  fault.value = '';
-  search.value = undefined;
-  try {
-    const isStill = (): boolean => goal.value === asked && work.airframe?.parts === airframe.parts;
-    const found = await slowly.solveScale(airframe, { ...asked }, (step) => {
-      if (isStill()) search.value = step;
-    });
-    if (isStill()) search.value = found;
-  } catch (error) {
-    fault.value = `The search stopped: ${error instanceof Error ? error.message : String(error)}`;
-  }
-  isRunning.value = false;
-}
-onBeforeUnmount(() => {
-  if (isRunning.value) void slowly.stopSearch();
-});
+const { search, isRunning, fault, look, stop } = useSearch<ScaleSearch>(
+  (airframe, onProgress) => slowly.solveScale(airframe, { ...goal.value }, onProgress),
+  [goal, () => work.airframe?.parts, () => work.airframe?.boards],
+);
 const factor = (value: number): string => `× ${value.toFixed(3)}`;
 const found = computed(() => {
   const { best, bound, isDone, tried } = search.value ?? {};
@@ -155,8 +131,8 @@ const found = computed(() => {
       @update:model-value="limits = { ...limits, [kind]: $event * perUnit }"
     />
     <div class="buttons">
-      <el-button v-if="!isRunning" type="primary" @click="find">Find it</el-button>
-      <el-button v-else @click="slowly.stopSearch()">Stop</el-button>
+      <el-button v-if="!isRunning" type="primary" @click="look">Find it</el-button>
+      <el-button v-else @click="stop()">Stop</el-button>
       <el-button v-if="search?.best" :disabled="isRunning" @click="emit('take', search.best.factor)"
         >Take {{ factor(search.best.factor) }}</el-button
       >

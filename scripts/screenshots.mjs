@@ -72,8 +72,10 @@ try {
   await page.locator('[data-view="side"]').waitFor();
   await take('plan', 900);
   await station('Scale');
-  await page.getByRole('img', { name: /Foam, pages and boards/ }).waitFor({ timeout: 60_000 });
-  await take('scale', 6000);
+  await page.getByRole('img', { name: /^Boards by factor/ }).waitFor({ timeout: 60_000 });
+  // Ten factors are figured one by one.
+  await page.getByText('figuring more').waitFor({ state: 'detached', timeout: 60_000 });
+  await take('scale', 600);
   await station('Pages');
   await page.getByRole('img', { name: /as it is printed/ }).waitFor({ timeout: 60_000 });
   await take('pages', 800);

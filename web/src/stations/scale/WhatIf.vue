@@ -119,7 +119,7 @@ const told = computed(() => props.points.find(({ factor }) => factor === looked.
 }
 .factors .el-button {
   margin: 0;
-  padding: 4px 7px;
+  padding: 4px 4px;
   background: transparent;
   color: #e6edea;
   border-color: #4a6e78;

@@ -48,7 +48,15 @@ const goals = computed(() =>
   ),
 );
 const own = computed(() => GOALS[kind.value]);
-const limit = computed(() => limits.value[kind.value] ?? own.value.from);
+/** The longest board in stock, less its margins: what a longest part may be. */
+const longestBoardMm = computed(() => {
+  const { boards = [], settings } = work.airframe ?? {};
+  const sides = boards.filter(({ count }) => count > 0).map(({ widthMm, heightMm }) => Math.max(widthMm, heightMm));
+  return sides.length > 0 ? Math.max(...sides) - 2 * (settings?.nest.edgeMarginMm ?? 0) : GOALS.longest.from;
+});
+const limit = computed(
+  () => limits.value[kind.value] ?? (kind.value === 'longest' ? longestBoardMm.value : own.value.from),
+);
 /** Mass and loading are typed in the builder's unit; the core has grams and square decimetres. */
 const perUnit = computed(() => {
   if (work.unit === 'mm' || own.value.kind !== 'number') return 1;

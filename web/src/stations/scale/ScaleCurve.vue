@@ -12,7 +12,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js';
-import { computed } from 'vue';
+import { computed, useTemplateRef, watch } from 'vue';
 import { Line } from 'vue-chartjs';
 import type { CurveFigure, CurveLimits } from './curve-figures.ts';
 
@@ -102,7 +102,7 @@ const options = computed<ChartOptions<'line'>>(() => ({
     },
   },
 }));
-/** The factor that is set, as an upright line. */
+/** The factor that is set, as an upright line: read when it is drawn, so that a chart is only updated for it. */
 const now: Plugin<'line'> = {
   id: 'now',
   afterDatasetsDraw: ({ ctx, chartArea, scales }) => {
@@ -118,16 +118,20 @@ const now: Plugin<'line'> = {
     ctx.restore();
   },
 };
+const line = useTemplateRef<{ chart: Chart | null }>('line');
+watch(
+  () => props.scale,
+  () => line.value?.chart?.draw(),
+);
 const words = computed(() => shown.value.map(({ point, amount }) => `at ${point.factor}: ${text(amount)}`).join('; '));
 </script>
 
 <template>
   <figure>
     <figcaption>{{ figure.word }}</figcaption>
-    <!-- Drawn anew with the factor: the line of now is no data of the chart's. -->
     <div class="plot">
       <Line
-        :key="scale"
+        ref="line"
         :data="data"
         :options="options"
         :plugins="[now]"

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { ScaleFigures } from '@grain-fold/core/airframe';
 import { countOf } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
+import InTurn from '../../kit/InTurn.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { CURVE_GROUPS, type CurveLimits } from './curve-figures.ts';
 import ScaleCurve from './ScaleCurve.vue';
@@ -66,16 +67,16 @@ const told = computed(() => props.points.find(({ factor }) => factor === looked.
       </div>
     </div>
     <div class="curves">
-      <ScaleCurve
-        v-for="figure in shown?.figures ?? []"
-        :key="figure.key"
-        :figure="figure"
-        :points="points"
-        :scale="scale"
-        :unit="work.unit"
-        :limits="limits"
-        @adopt="emit('adopt', $event)"
-      />
+      <InTurn v-for="figure in shown?.figures ?? []" :key="figure.key">
+        <ScaleCurve
+          :figure="figure"
+          :points="points"
+          :scale="scale"
+          :unit="work.unit"
+          :limits="limits"
+          @adopt="emit('adopt', $event)"
+        />
+      </InTurn>
     </div>
     <p class="told" role="status">
       <template v-if="told && told.faults.length > 0"

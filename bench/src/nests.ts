@@ -1,0 +1,89 @@
+/**
+ * Effective boards of nests over instances from files and of our own making, at budgets of processor seconds: a table's line an instance.
+ * `tsx bench/src/nests.ts [FOLDER] [--seconds=10,60] [--seeds=3]`
+ */
+import fs from 'node:fs';
+import path from 'node:path';
+import { boundsHeight, boundsWidth } from '@grain-fold/core/geometry';
+import {
+  instanceFault,
+  largestRest,
+  layoutFaults,
+  placedShape,
+  searchNest,
+  type NestInstance,
+  type NestLayout,
+} from '@grain-fold/core/nesting';
+import { OWN_SETS, ownInstance } from './own-instances.ts';
+
+const options = process.argv.slice(2),
+  folder = options.find((one) => !one.startsWith('--')),
+  numbers = (name: string, usual: string): readonly number[] =>
+    (options.find((one) => one.startsWith(`--${name}=`))?.split('=')[1] ?? usual).split(',').map(Number);
+const budgets = numbers('seconds', '10').toSorted((a, b) => a - b),
+  seeds = Array.from({ length: numbers('seeds', '3')[0]! }, (_, index) => index + 1);
+
+/** Boards used less the share of the last that is left as one rectangle. */
+function effectiveBoards(instance: NestInstance, layout: NestLayout): number {
+  const last = layout.boards.at(-1);
+  if (!last) return 0;
+  const board = instance.boards.find(({ id }) => id === last.boardId)!,
+    parts = new Map(instance.parts.map((part) => [part.id, part]));
+  const rest = largestRest(
+    board,
+    last.placements.map((placement) => placedShape(parts.get(placement.partId)!, placement)),
+    1,
+  );
+  return layout.boards.length - (boundsWidth(rest) * boundsHeight(rest)) / (board.width * board.height);
+}
+
+interface Run {
+  readonly firstMs: number;
+  /** At each budget. */
+  readonly effective: readonly number[];
+}
+
+/** One search, looked at when each budget is spent. @throws Error when a layout is not valid */
+function run(instance: NestInstance, seed: number): Run {
+  const start = process.cpuUsage(),
+    spentMs = (): number => process.cpuUsage(start).user / 1000,
+    effective: number[] = [];
+  let firstMs = 0;
+  for (const { tried, layout } of searchNest(instance, { seed })) {
+    if (tried === 1) firstMs = spentMs();
+    if (spentMs() < budgets[effective.length]! * 1000) continue;
+    const [fault] = layoutFaults(instance, layout);
+    if (fault) throw new Error(`${instance.name}, seed ${seed}: ${JSON.stringify(fault)}`);
+    effective.push(effectiveBoards(instance, layout));
+    if (effective.length === budgets.length) break;
+  }
+  return { firstMs, effective };
+}
+
+const median = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+const fromFiles = (folder ? fs.readdirSync(folder) : [])
+  .filter((name) => name.endsWith('.json'))
+  .toSorted()
+  .map((name): NestInstance => {
+    const data: unknown = JSON.parse(fs.readFileSync(path.join(folder!, name), 'utf8'));
+    const fault = instanceFault(data);
+    if (fault) throw new Error(`${name}: ${fault}`);
+    return data as NestInstance;
+  });
+for (const instance of [...fromFiles, ...Array.from({ length: OWN_SETS }, (_, number) => ownInstance(number))]) {
+  const runs = seeds.map((seed) => run(instance, seed));
+  console.log(
+    JSON.stringify({
+      instance: instance.name,
+      pieces: instance.parts.reduce((sum, { quantity }) => sum + quantity, 0),
+      firstMs: Math.round(median(runs.map(({ firstMs }) => firstMs))),
+      effective: Object.fromEntries(
+        budgets.map((seconds, at) => [
+          `${seconds} s`,
+          Number(median(runs.map(({ effective }) => effective[at]!)).toFixed(3)),
+        ]),
+      ),
+    }),
+  );
+}

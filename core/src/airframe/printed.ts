@@ -4,19 +4,30 @@ import { memo, stableHash } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { piecesOfAirframe, type Piece } from './funnel.ts';
 
+/** Nothing finer is seen on paper, in mm and degrees: a form that is made anew differs in its last digits. */
+const SEEN = 1e-4;
+const asSeen = (shape: unknown): unknown =>
+  JSON.parse(
+    JSON.stringify(shape, (_, value: unknown) =>
+      typeof value === 'number' ? Math.round(value / SEEN) * SEEN || 0 : value,
+    ),
+  ) as unknown;
+
 /** Fingerprint of all that paper shows of a shape. */
 const paperHash = memo((part: ResolvedPart): string =>
-  stableHash([
-    part.name,
-    part.side,
-    part.material,
-    part.thicknessMm,
-    part.grain,
-    part.outline,
-    part.holes,
-    part.strokes,
-    part.dimensions,
-  ]),
+  stableHash(
+    asSeen([
+      part.name,
+      part.side,
+      part.material,
+      part.thicknessMm,
+      part.grain,
+      part.outline,
+      part.holes,
+      part.strokes,
+      part.dimensions,
+    ]),
+  ),
 );
 const hashOf = ({ part, quantity }: Piece): string => stableHash([paperHash(part), quantity]);
 

@@ -7,7 +7,8 @@ import { expect, openDemo, saved, setFigure, station, test, ticket } from '../su
 const slip = (page: Page): Locator => page.getByRole('complementary', { name: 'Pages' });
 /** Presses a button that prints, and asks poppler for the paper of every page, in mm. */
 async function printed(page: Page, name: string | RegExp): Promise<readonly (readonly [number, number])[]> {
-  const download = page.waitForEvent('download');
+  // The first document of a server that has just begun is worked out cold.
+  const download = page.waitForEvent('download', { timeout: 45_000 });
   await slip(page).getByRole('button', { name }).first().click();
   const file = (await (await download).path())!;
   const told = execFileSync('pdfinfo', ['-f', '1', '-l', '999', file], { encoding: 'utf8' });
@@ -84,6 +85,7 @@ test('prints the nested boards whole, some parts off a roll, and says what paper
   await slip(page).getByRole('button', { name: 'Print them with the others' }).click();
   await expect(slip(page).getByRole('group', { name: 'Section 2' })).toHaveCount(0);
   await expect(ticket(page, 'Pages')).toContainText('25 Letter');
+  await saved(page);
 });
 
 test('the words on a part are printed as decals, mirrored, beside its template, by a printer of black ink that leaves a wide edge', async ({

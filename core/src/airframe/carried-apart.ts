@@ -32,11 +32,13 @@ export function carriedApart(airframe: Airframe): readonly CarriedPiece[] {
     airframe,
     airframe.parts.filter(({ id }) => flying.some(({ part }) => part.id === id)),
   );
+  // Two wings may bear one name: they are told apart by their form.
   const ends = new Map<string, { low: number[]; high: number[] }>();
   const { pieces } = assemble(standing, foldedBy(1));
   for (const { partId, body, maps } of pieces) {
-    const name = wings.get(drawn.get(partId)?.source?.formId ?? '') ?? 'The rest';
-    const { low, high } = ends.get(name) ?? {
+    const formId = drawn.get(partId)?.source?.formId ?? '',
+      key = wings.has(formId) ? formId : '';
+    const { low, high } = ends.get(key) ?? {
       low: [Infinity, Infinity, Infinity],
       high: [-Infinity, -Infinity, -Infinity],
     };
@@ -49,7 +51,7 @@ export function carriedApart(airframe: Airframe): readonly CarriedPiece[] {
             high[axis] = Math.max(high[axis]!, value);
           });
         }
-    ends.set(name, { low, high });
+    ends.set(key, { low, high });
   }
   const stood = new Set(pieces.map(({ partId }) => partId));
   const loose = flying
@@ -59,7 +61,10 @@ export function carriedApart(airframe: Airframe): readonly CarriedPiece[] {
       sizes: inOrder([boundsWidth(part.bounds), boundsHeight(part.bounds), part.thicknessMm]),
     }));
   return [
-    ...[...ends].map(([name, { low, high }]) => ({ name, sizes: inOrder(high.map((end, axis) => end - low[axis]!)) })),
+    ...[...ends].map(([key, { low, high }]) => ({
+      name: wings.get(key) ?? 'The rest',
+      sizes: inOrder(high.map((end, axis) => end - low[axis]!)),
+    })),
     ...loose,
   ];
 }

@@ -44,6 +44,8 @@ export interface InOtherBoard {
 
 /** A size that a sheet's name ends with: another thickness has its own. */
 const SIZE_AT_END = /[,\s]+[\d./]+\s*(mm|in|″)?$/;
+/** So much of a sheet's name is kept before its new size: with it the name can be saved. */
+const LONGEST_STEM = 60;
 /** Nearer than this two sheets are of one thickness, in mm. */
 const SAME_MM = 0.005;
 
@@ -69,7 +71,7 @@ function stockWith(
   if (!like) throw new CoreError('NOT_FOUND', `there is no board of ${from} in stock to go by`, { from });
   if (Math.abs(like.thicknessMm - thicknessMm) < SAME_MM) return { boards, material: from };
   const named = (decimals: number): string =>
-    `${from.replace(SIZE_AT_END, '')} ${worded(lengthText(thicknessMm, decimals), settings.unit)}`;
+    `${from.replace(SIZE_AT_END, '').slice(0, LONGEST_STEM)} ${worded(lengthText(thicknessMm, decimals), settings.unit)}`;
   // A sheet of that name may be measured otherwise: then the fresh one is told more exactly.
   const names = [named(Number.isInteger(thicknessMm) ? 0 : 2), named(3)],
     isFree = (name: string): boolean => Math.abs((thicknessOf(name, boards) ?? thicknessMm) - thicknessMm) < SAME_MM;

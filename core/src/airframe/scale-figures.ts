@@ -1,6 +1,6 @@
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import type { PlanFigureKey } from '../plan/index.ts';
-import { countOf } from '../units/index.ts';
+import { countOf, memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { quickFigures } from './figures.ts';
 import { piecesOfAirframe } from './funnel.ts';
@@ -11,10 +11,18 @@ import { unplacedIn } from './place-faults.ts';
 import { planReportOf } from './plan-of-airframe.ts';
 import { newFaults } from './thickness-breaks.ts';
 
-/** An airframe looked at another factor: a nest that was kept is of another size. */
-export function atFactor({ nest: _nest, ...airframe }: Airframe, scale: number): Airframe {
-  return { ...airframe, settings: { ...airframe.settings, scale } };
-}
+/**
+ * An airframe looked at another factor: a nest that was kept is of another size. Remembered, the one as drawn beside the last: what is
+ * compared with that is folded once.
+ */
+export const atFactor = memo(
+  ({ nest: _nest, ...airframe }: Airframe, scale: number): Airframe => ({
+    ...airframe,
+    settings: { ...airframe.settings, scale },
+  }),
+  (scale) => scale,
+  2,
+);
 
 /** The part that reaches furthest, and how far in mm. */
 export const longestPart = (airframe: Airframe): { readonly name: string; readonly mm: number } =>

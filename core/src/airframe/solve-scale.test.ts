@@ -1,5 +1,7 @@
 import { demo } from '../../test/demos.ts';
 import type { Airframe } from './airframe.ts';
+import { carriedApart } from './carried-apart.ts';
+import { withForm } from './forms-of-airframe.ts';
 import { goalAtScale, hasGoal, type ScaleGoal } from './scale-goal.ts';
 import { solveScale, type ScaleSearch } from './solve-scale.ts';
 
@@ -85,4 +87,17 @@ it('asks motor and pack for the pull that they have: more of it makes it no larg
   expect(goalAtScale(SALTBOX, { kind: 'thrust', limit: drawn.amount }, 1).holds).toBe(true);
   expect(larger.holds).toBe(false);
   expect(larger.amount).toBeLessThan(drawn.amount);
+});
+
+it('takes two wings of one name as two pieces, each as long as it is', () => {
+  const wing = SALTBOX.forms!.find(({ kind }) => kind === 'wing')!,
+    twice = withForm(SALTBOX, {
+      ...wing,
+      id: 'second',
+      place: { ...wing.place, at: { ...wing.place.at, z: wing.place.at.z - 400 } },
+    });
+  const wings = carriedApart(twice).filter(({ name }) => name === wing.name);
+  expect(wings).toHaveLength(2);
+  // Both in one would be 400 mm high.
+  for (const { sizes } of wings) expect(sizes[2]).toBeLessThan(150);
 });

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { BoardFigures, InOtherBoard, OtherBoard } from '@grain-fold/core/airframe';
 import { materialsOf, thicknessOf, THICKEST_BOARD_MM, THINNEST_BOARD_MM } from '@grain-fold/core/stock';
-import { countOf, formatLengthWithUnit, formatBareMass, formatPrice } from '@grain-fold/core/units';
+import { countOf, formatLengthWithUnit, formatBareMass, formatPrice, worded } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import FoldAway from '../../kit/FoldAway.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -51,7 +51,7 @@ async function look(): Promise<void> {
     const answer = await slowly.otherBoard(airframe, from.value, asked.value);
     if (own !== turn) return;
     if (answer.ok) found.value = answer.value;
-    else fault.value = `${answer.message[0]!.toUpperCase()}${answer.message.slice(1)}.`;
+    else fault.value = worded(`${answer.message[0]!.toUpperCase()}${answer.message.slice(1)}.`, work.unit);
   } finally {
     if (own === turn) isLooking.value = false;
   }

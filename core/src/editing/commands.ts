@@ -51,18 +51,18 @@ import { trimLine } from './path/trim-line.ts';
 import { uncrossOutline } from './path/uncross-outline.ts';
 import { addJoint, changeJoint, removeJoint, setPlace } from './standing/joints.ts';
 import { addSeam, moveEdge, openFold, removeSeam } from './standing/seams.ts';
-import { addOperation } from './work/add-operation.ts';
-import { bevelEdge } from './work/bevel-edge.ts';
-import { changeOperation } from './work/change-operation.ts';
-import { changeWork } from './work/change-work.ts';
-import { creaseSection } from './work/crease-section.ts';
-import { extendFold } from './work/extend-fold.ts';
-import { setFoldOrder } from './work/fold-order.ts';
-import { foldStrip } from './work/fold-strip.ts';
-import { lipsToFold } from './work/lips-to-fold.ts';
-import { removeOperation } from './work/remove-operation.ts';
-import { keepSize } from './work/keep-size.ts';
-import { rollCrease } from './work/roll-crease.ts';
+import { addOperation } from './operations/add-operation.ts';
+import { bevelEdge } from './operations/bevel-edge.ts';
+import { changeOperation } from './operations/change-operation.ts';
+import { changeWork } from './operations/change-work.ts';
+import { creaseSection } from './operations/crease-section.ts';
+import { extendFold } from './operations/extend-fold.ts';
+import { setFoldOrder } from './operations/fold-order.ts';
+import { foldStrip } from './operations/fold-strip.ts';
+import { lipsToFold } from './operations/lips-to-fold.ts';
+import { removeOperation } from './operations/remove-operation.ts';
+import { keepSize } from './operations/keep-size.ts';
+import { rollCrease } from './operations/roll-crease.ts';
 
 /** Every editing command, by its name. */
 export const COMMANDS = {

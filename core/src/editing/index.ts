@@ -7,5 +7,5 @@ export { type SplitPart, splitPart } from './part/split-part.ts';
 export type { Alignment } from './path/align-paths.ts';
 export type { Motion } from './path/arrange-paths.ts';
 export { type CopiedPaths, copiedFrom } from './path/paste-paths.ts';
-export { foldReach } from './work/extend-fold.ts';
-export { flatStripOf } from './work/fold-strip.ts';
+export { foldReach } from './operations/extend-fold.ts';
+export { flatStripOf } from './operations/fold-strip.ts';

@@ -11,7 +11,7 @@ import {
 import type { DrawnPath } from '../../paths/index.ts';
 import { done, refused, type CommandResult } from '../command.ts';
 import { moveNodes } from '../path/move-nodes.ts';
-import { changeWork } from '../work/change-work.ts';
+import { changeWork } from '../operations/change-work.ts';
 import { lengthText } from '../../units/index.ts';
 
 /**

@@ -8,7 +8,7 @@ import { paperbarkMite } from './demo/paperbark-mite.ts';
 import { reedling1100 } from './demo/reedling-1100.ts';
 import { saltbox36 } from './demo/saltbox-36.ts';
 
-const STEPS = 120;
+const STEPS = 600;
 
 for (const drawn of [paperbarkMite(), saltbox36(), reedling1100()]) {
   const airframe = withSeams(drawn);

@@ -88,7 +88,7 @@ for (const name of ['paperbark-mite', 'saltbox-36', 'reedling-1100']) {
   report('ink of every page', airframe, (fresh) => void [...pagesDocument(fresh, 1, '2026-01-01')]);
   report('first nest', airframe, (fresh) => void quickNest(fresh, 1));
   const start = process.cpuUsage();
-  for (const { tried, effectiveBoards, nest } of searchAirframeNest(airframe, 1)) {
+  for (const { tried, score, nest } of searchAirframeNest(airframe, 1)) {
     const { user } = process.cpuUsage(start);
     if (user < NEST_SECONDS * 1e6) continue;
     console.log(
@@ -96,7 +96,7 @@ for (const name of ['paperbark-mite', 'saltbox-36', 'reedling-1100']) {
         case: `nest for ${NEST_SECONDS} s`,
         airframe: airframe.name,
         tried,
-        effectiveBoards: Number(effectiveBoards.toFixed(4)),
+        effectiveBoards: Number(score.effectiveBoards.toFixed(4)),
         boards: nest.boards.length,
       }),
     );

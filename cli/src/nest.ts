@@ -21,14 +21,14 @@ export async function nest(file: string, options: CliOptions): Promise<CommandOu
   const airframe = await readAirframe(file, options);
   let step, seconds;
   for (step of searchAirframeNest(airframe, seed)) if ((seconds = isEnough(step.tried)) !== undefined) break;
-  const { nest: found, tried, effectiveBoards } = step!;
+  const { nest: found, tried, score } = step!;
   const views = boardViews(airframe, found);
   return {
     exit: found.unplaced.length > 0 ? 'UNPLACED' : 'OK',
     result: {
       airframe: airframe.name,
       tried,
-      effectiveBoards,
+      effectiveBoards: score.effectiveBoards,
       seconds: seconds!,
       boards: views.map((view) => ({
         board: view.board.name,

@@ -106,8 +106,8 @@ test('a search never gets worse, is the same again, and its nests pass the check
     const one = first.next().value,
       other = second.next().value;
     expect(one.nest).toEqual(other.nest);
-    expect(one.effectiveBoards).toBeLessThanOrEqual(last + 1e-9);
-    last = one.effectiveBoards;
+    expect(one.score.effectiveBoards).toBeLessThanOrEqual(last + 1e-9);
+    last = one.score.effectiveBoards;
     for (const { instance } of materialNests(airframe)) {
       const layout = {
         seconds: 0,

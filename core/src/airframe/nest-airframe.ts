@@ -8,6 +8,7 @@ import {
   type NestInstance,
   type NestLayout,
   type NestPart,
+  type NestScore,
   type Placement,
   type PlacementFault,
   placementTransform,
@@ -71,9 +72,10 @@ function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Ai
 /** A nest of the whole airframe while it is being searched. */
 export interface AirframeNestStep {
   readonly nest: AirframeNest;
-  /** Orders tried so far over all materials. */
+  /** Steps taken so far, each over all materials. */
   readonly tried: number;
-  readonly effectiveBoards: number;
+  /** Sums over all materials. */
+  readonly score: NestScore;
   readonly improved: boolean;
 }
 
@@ -93,9 +95,14 @@ export function* searchAirframeNest(airframe: Airframe, seed: number): Generator
   );
   for (let tried = 1; ; tried++) {
     const steps = searches.map(({ material, search }) => ({ material, step: search.next().value }));
+    const total = (figure: keyof NestScore): number => steps.reduce((sum, { step }) => sum + step.score[figure], 0);
     yield {
       tried,
-      effectiveBoards: steps.reduce((sum, { step }) => sum + step.effectiveBoards, 0),
+      score: {
+        unplacedMm2: total('unplacedMm2'),
+        cost: total('cost'),
+        effectiveBoards: total('effectiveBoards'),
+      },
       improved: tried === 1 || steps.some(({ step }) => step.improved),
       nest: {
         readHash,

@@ -75,7 +75,16 @@ export {
   polygonArea,
   signedArea,
 } from './polygon.ts';
-export { type Region, bandAlong, differenceOf, growRegion, intersectionOf, regionArea, unionOf } from './region.ts';
+export {
+  type Region,
+  bandAlong,
+  differenceOf,
+  growRegion,
+  intersectionOf,
+  regionArea,
+  unionOf,
+  withoutFlatCorners,
+} from './region.ts';
 export { edgeDistanceOf, edgesNear, insideOf, insideRegionOf } from './ring-index.ts';
 export { type Shape, separation } from './separation.ts';
 export { smoothCurve } from './smooth-curve.ts';

@@ -1,4 +1,14 @@
-import { differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
+import {
+  differenceD,
+  EndType,
+  FillRule,
+  inflatePathsD,
+  intersectD,
+  JoinType,
+  ramerDouglasPeuckerD,
+  unionD,
+  type PathsD,
+} from 'clipper2-ts';
 import { CoreError } from '../units/index.ts';
 import { swept } from './endless-sweep.ts';
 import { signedArea, type Polygon } from './polygon.ts';
@@ -74,3 +84,7 @@ export function bandAlong(line: Polygon, widthMm: number): Region {
   if (line.length < 2 || widthMm <= 0) return [];
   return clipped((paths) => inflatePathsD(paths, widthMm / 2, JoinType.Miter, EndType.Butt, 4, PRECISION), [line]);
 }
+
+/** The region without the corners that stand out less than a distance from the run between those kept; rings left without area are dropped. */
+export const withoutFlatCorners = (region: Region, withinMm: number): Region =>
+  region.map((ring) => ramerDouglasPeuckerD([...ring], withinMm)).filter((ring) => ring.length > 2);

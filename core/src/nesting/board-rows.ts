@@ -117,7 +117,7 @@ function insertSpan(taken: readonly number[], left: number, right: number): numb
 const pointsOf = (ring: readonly XY[]): { x: number; y: number }[] => ring.map(([x, y]) => ({ x, y }));
 
 /** What of a board may be used: its outline and holes kept clear by a distance. */
-function usableRegion(board: NestBoard, insetMm: number): Region {
+export function usableRegion(board: NestBoard, insetMm: number): Region {
   const outline = board.polygon
     ? pointsOf(board.polygon)
     : [

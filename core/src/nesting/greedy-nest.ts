@@ -26,7 +26,6 @@ interface OpenBoard {
   readonly kind: BoardKind;
   readonly rows: BoardRows;
   readonly placements: Placement[];
-  rightMm: number;
 }
 interface Place {
   readonly pose: Pose;
@@ -35,20 +34,12 @@ interface Place {
   readonly score: number;
 }
 
-/** A finished greedy nest, with how far the last board is filled. */
-export interface GreedyResult {
-  readonly layout: NestLayout;
-  readonly lastRightMm: number;
-  readonly lastWidthMm: number;
-  readonly cost: number;
-}
-
 /**
  * Places pieces in the given order, each in the best free place of the first board that can hold it. Places are exact in x and
  * lie on slabs in y; shapes are compared by their true outlines.
  * @param order pieces one by one, each as often as it is wanted
  */
-export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKind[], rule: PlacingRule): GreedyResult {
+export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKind[], rule: PlacingRule): NestLayout {
   const open: OpenBoard[] = [];
   const left = new Map(kinds.map((kind) => [kind, kind.board.count]));
   const unplaced = new Map<string, number>();
@@ -62,13 +53,7 @@ export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKin
     }
   }
   const boards: NestedBoard[] = open.map(({ kind, placements }) => ({ boardId: kind.board.id, placements }));
-  const last = open.at(-1);
-  return {
-    layout: { boards, unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })), seconds: 0 },
-    lastRightMm: last ? last.rightMm : 0,
-    lastWidthMm: last ? last.kind.board.width : 1,
-    cost: open.reduce((sum, { kind }) => sum + (kind.board.price ?? 0), 0),
-  };
+  return { boards, unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })), seconds: 0 };
 }
 
 function placeOnOpen(piece: NestPiece, open: readonly OpenBoard[], rule: PlacingRule): boolean {
@@ -94,7 +79,7 @@ function placeOnNew(
     const place = bestPlace(piece, kind.empty, rule);
     if (!place) continue;
     left.set(kind, left.get(kind)! - 1);
-    const board: OpenBoard = { kind, rows: kind.empty.copy(), placements: [], rightMm: 0 };
+    const board: OpenBoard = { kind, rows: kind.empty.copy(), placements: [] };
     open.push(board);
     put(piece, place, board);
     return true;
@@ -123,7 +108,6 @@ function bestPlace(piece: NestPiece, rows: BoardRows, rule: PlacingRule): Place 
 function put(piece: NestPiece, place: Place, board: OpenBoard): void {
   const { bounds } = place.pose.slabs;
   board.rows.take(place.pose.slabs, place.foot, place.x);
-  board.rightMm = Math.max(board.rightMm, place.x + bounds.maxX - bounds.minX);
   board.placements.push({
     partId: piece.part.id,
     x: place.x - bounds.minX,

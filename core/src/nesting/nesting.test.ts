@@ -127,8 +127,8 @@ test('the same seed and steps give the same nest; a longer search is never worse
     ),
   ]);
   expect(nested(it, 12, 5)).toEqual(nested(it, 12, 5));
-  expect(nest(it, { seed: 5, steps: 30 }).effectiveBoards).toBeLessThanOrEqual(
-    nest(it, { seed: 5, steps: 3 }).effectiveBoards,
+  expect(nest(it, { seed: 5, steps: 30 }).score.effectiveBoards).toBeLessThanOrEqual(
+    nest(it, { seed: 5, steps: 3 }).score.effectiveBoards,
   );
 });
 

@@ -6,6 +6,7 @@ import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
 import type { FormsWorker } from './forms.worker.ts';
 import { AirframeSender, OUT_OF_STEP, type AirframeChange } from './kept-airframe.ts';
+import { nestSideBySide } from './nest-side-by-side.ts';
 import type { Nester, NestProgress } from './nest.worker.ts';
 import type { Searcher } from './search.worker.ts';
 
@@ -40,8 +41,11 @@ const folder = new KeepingWorker<Folder>(
 const forms = new KeepingWorker<FormsWorker>(
   () => new Worker(new URL('./forms.worker.ts', import.meta.url), { type: 'module' }),
 );
-const nester = new KeepingWorker<Nester>(
-  () => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' }),
+/** Most searches for a nest that run side by side. */
+const MOST_NESTERS = 8;
+const nesters = Array.from(
+  { length: Math.max(1, Math.min(MOST_NESTERS, navigator.hardwareConcurrency || 1)) },
+  () => new KeepingWorker<Nester>(() => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })),
 );
 
 const searcher = new KeepingWorker<Searcher>(
@@ -76,9 +80,19 @@ export const slowly = {
     forms.ask(airframe, async (change) => forms.jobs.followed(change, toRaw(form))),
   measured: (airframe: Airframe): Answer<FormsWorker['measured']> =>
     forms.ask(airframe, async (change) => forms.jobs.measured(change)),
+  /** As many searches as there are cores, each of so many steps. */
   nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
-    nester.ask(airframe, async (change) => nester.jobs.search(change, tries, proxy(onProgress))),
-  stopNest: (): Promise<void> => nester.jobs.stop(),
+    nestSideBySide(
+      nesters.map(
+        (nester) => async (seed, tell) =>
+          nester.ask(airframe, async (change) => nester.jobs.search(change, seed, tries, proxy(tell))),
+      ),
+      airframe.settings.nest.seed,
+      onProgress,
+    ),
+  stopNest: async (): Promise<void> => {
+    await Promise.all(nesters.map(async ({ jobs }) => jobs.stop()));
+  },
   solveScale: (
     airframe: Airframe,
     goal: ScaleGoal,

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { searchAirframeNest, type AirframeNest } from '@grain-fold/core/airframe';
+import type { NestScore } from '@grain-fold/core/nesting';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 
 /** How a search stands. */
@@ -7,7 +8,7 @@ export interface NestProgress {
   /** The best nest, told when it is better than the one told before. */
   readonly nest?: AirframeNest;
   readonly tried: number;
-  readonly effectiveBoards: number;
+  readonly score: NestScore;
   readonly seconds: number;
 }
 
@@ -21,10 +22,11 @@ const TELL_EVERY_MS = 150;
 /** The search that runs; a stop or a newer search ends the one before. */
 let running = 0;
 
-/** Searches a nest until it has tried enough orders or is stopped; either way the best so far is the result. */
+/** Searches a nest for so many steps or until it is stopped; either way the best so far is the result. */
 const nester = {
   async search(
     change: AirframeChange,
+    seed: number,
     tries: number,
     onProgress: (progress: NestProgress) => void,
   ): Promise<NestResult> {
@@ -33,12 +35,9 @@ const nester = {
     const start = performance.now();
     let told = -Infinity;
     let isNews = false;
-    for (const { nest, tried, effectiveBoards, improved } of searchAirframeNest(
-      airframe,
-      airframe.settings.nest.seed,
-    )) {
+    for (const { nest, tried, score, improved } of searchAirframeNest(airframe, seed)) {
       const now = performance.now();
-      const figures = { tried, effectiveBoards, seconds: (now - start) / 1000 };
+      const figures = { tried, score, seconds: (now - start) / 1000 };
       isNews ||= improved;
       if (own !== running || tried >= tries) return { nest, ...figures };
       if (now - told < TELL_EVERY_MS) continue;

@@ -21,7 +21,7 @@ import { usePlacing } from './use-placing.ts';
 const work = useAirframe();
 const figures = useFigures();
 const nesting = useNesting();
-const tries = ref(60);
+const tries = ref(240);
 const mat = useTemplateRef<InstanceType<typeof MatCanvas>>('mat');
 
 const nest = computed<AirframeNest | undefined>(() => nesting.best.value ?? work.airframe?.nest);
@@ -270,7 +270,7 @@ useKeys('boards', {
           >nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> ·
           {{ countOf(nesting.progress.value?.tried ?? 0, 'try', 'tries') }}</span
         ><span
-          >best <b>{{ nesting.progress.value?.effectiveBoards.toFixed(2) ?? '…' }}</b></span
+          >best <b>{{ nesting.progress.value?.score.effectiveBoards.toFixed(2) ?? '…' }}</b></span
         ><span><kbd>Esc</kbd> stop, keep best</span></template
       >
       <template v-else-if="placing.held.value && placing.chosen.value"

@@ -90,8 +90,8 @@ const isTakingOut = ref(false);
     <section v-if="nesting.progress.value">
       <h2 class="eyebrow">{{ nesting.isRunning.value ? 'Best so far' : 'Last search' }}</h2>
       <p class="big figures" aria-live="polite">
-        {{ nesting.progress.value.effectiveBoards.toFixed(2) }}
-        <small>boards, the last one by how far it is filled</small>
+        {{ nesting.progress.value.score.effectiveBoards.toFixed(2) }}
+        <small>boards, less what is left of the last in one piece</small>
       </p>
       <NestCourse
         v-if="nesting.course.value.length > 0"
@@ -169,9 +169,10 @@ const isTakingOut = ref(false);
             label="Search"
             :model-value="String(tries)"
             :choices="[
-              ['12', 'briefly'],
-              ['60', 'as usual'],
-              ['300', 'longer'],
+              ['40', 'briefly'],
+              ['240', 'as usual'],
+              ['3000', 'a minute or so'],
+              ['30000', 'ten minutes or so'],
               ['1000000', 'until stopped'],
             ]"
             @update:model-value="$emit('update:tries', Number($event))"

@@ -20,7 +20,7 @@ export function useNesting() {
   const course = shallowRef<readonly CoursePoint[]>([]);
   const fault = ref('');
 
-  /** Searches until so many orders are tried or it is stopped; the best is then kept as the airframe's nest. */
+  /** Searches for so many steps or until it is stopped; the best is then kept as the airframe's nest. */
   async function start(tries: number): Promise<void> {
     const airframe = work.airframe;
     if (!airframe || isRunning.value) return;
@@ -33,7 +33,7 @@ export function useNesting() {
       progress.value = step;
       if (step.nest) {
         best.value = step.nest;
-        course.value = [...course.value, { seconds: step.seconds, effectiveBoards: step.effectiveBoards }];
+        course.value = [...course.value, { seconds: step.seconds, effectiveBoards: step.score.effectiveBoards }];
       }
     };
     try {

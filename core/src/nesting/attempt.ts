@@ -1,0 +1,109 @@
+import type { RandomSource } from '../units/index.ts';
+import { Arrangement, type Room } from './arrangement.ts';
+import { PlaceFinder } from './place-finder.ts';
+import type { PoseSet } from './pose-set.ts';
+import { Separator } from './separate.ts';
+
+/** Where a piece lies: on which of the boards, in which pose, its left side in mm and its foot in rows. */
+export interface Spot {
+  readonly board: number;
+  readonly pose: number;
+  readonly x: number;
+  readonly row: number;
+}
+
+/** What an attempt starts from. */
+export interface AttemptStart {
+  readonly poses: PoseSet;
+  /** The rooms of its boards, one of them smaller than it was. */
+  readonly rooms: readonly Room[];
+  /** Pose of what cannot be used on each board, or -1. */
+  readonly blocked: readonly number[];
+  /** Part of each piece, by its index in the pose set. */
+  readonly parts: readonly number[];
+  /** Where each piece lay; those that lie there no more are put anywhere. */
+  readonly spots: readonly (Spot | undefined)[];
+}
+
+/** Passes without less overlap after which an attempt is given up. */
+const PATIENCE = 60;
+/** Overlap counts as less when it is below this share of the least before. */
+const LESS = 0.99;
+/** Moves for each piece that an attempt may take. */
+const MOVES_A_PIECE = 40;
+const LOTS_FOR_A_PLACE = 200;
+
+/** One attempt to lay pieces on fewer or smaller boards: they start where they lay, overlapping, and are separated. */
+export class Attempt {
+  private readonly state: Arrangement;
+  private readonly separator: Separator;
+  private readonly pieces: number;
+  private least = Infinity;
+  private stale = 0;
+  /** Whether every piece lies free, or undefined while that is open. */
+  isSolved: boolean | undefined;
+
+  constructor(
+    private readonly start: AttemptStart,
+    private readonly random: RandomSource,
+  ) {
+    const { poses, rooms, blocked, parts } = start;
+    this.pieces = parts.length;
+    const blockedCount = blocked.filter((pose) => pose >= 0).length;
+    this.state = new Arrangement(poses, rooms, parts.length + blockedCount);
+    let next = parts.length;
+    blocked.forEach((pose, board) => {
+      if (pose >= 0) this.state.put(next++, board, pose, rooms[board]!.minX - 1, -1);
+    });
+    this.separator = new Separator(this.state, new PlaceFinder(this.state, random), parts, random);
+    const isPut = parts.map((part, piece) => this.putAt(piece, part, start.spots[piece]));
+    if (!isPut.every(Boolean)) this.isSolved = false;
+  }
+
+  /** Works for about so many moves. @returns the moves made */
+  run(moves: number): number {
+    const from = this.separator.moves;
+    while (this.isSolved === undefined && this.separator.moves - from < moves) {
+      const overlap = this.separator.pass();
+      if (overlap === 0) this.isSolved = true;
+      else if (overlap < this.least * LESS) {
+        this.least = overlap;
+        this.stale = 0;
+      } else this.stale += 1;
+      if (overlap > 0 && (this.stale >= PATIENCE || this.separator.moves >= MOVES_A_PIECE * this.pieces))
+        this.isSolved = false;
+    }
+    return this.separator.moves - from;
+  }
+
+  /** Where the pieces lie now. */
+  spots(): readonly Spot[] {
+    const { board, pose, x, row } = this.state;
+    return Array.from({ length: this.pieces }, (_, piece) => ({
+      board: board[piece]!,
+      pose: pose[piece]!,
+      x: x[piece]!,
+      row: row[piece]!,
+    }));
+  }
+
+  private putAt(piece: number, part: number, spot: Spot | undefined): boolean {
+    const { state, random } = this;
+    const { poses, rooms } = this.start;
+    if (spot && spot.x <= state.lastX(spot.board, spot.pose) && spot.row <= state.lastRow(spot.board, spot.pose)) {
+      state.put(piece, spot.board, spot.pose, spot.x, spot.row);
+      return true;
+    }
+    for (let lot = 0; lot < LOTS_FOR_A_PLACE; lot++) {
+      const board = Math.floor(random() * rooms.length),
+        pose = poses.from[part]! + Math.floor(random() * (poses.to[part]! - poses.from[part]!));
+      const { minX } = rooms[board]!,
+        lastX = state.lastX(board, pose),
+        lastRow = state.lastRow(board, pose);
+      if (lastX < minX || lastRow < 0) continue;
+      state.put(piece, board, pose, minX + random() * (lastX - minX), Math.floor(random() * (lastRow + 1)));
+      return true;
+    }
+    return false;
+  }
+}

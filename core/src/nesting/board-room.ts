@@ -1,0 +1,38 @@
+import { boundsOf, differenceOf, type Region } from '../geometry/index.ts';
+import type { Room } from './arrangement.ts';
+import { usableRegion } from './board-rows.ts';
+import type { NestBoard, NestInstance } from './instance.ts';
+
+/** Where shapes grown by half the clearance may lie on a board of one kind. */
+export interface BoardRoom {
+  readonly board: NestBoard;
+  readonly room: Room;
+  /** What within the room cannot be used, standing one row below its foot; empty on a whole rectangular board. */
+  readonly blocked: Region;
+}
+
+/** How far from its edge a board is out of bounds for shapes grown by half the clearance, in mm. */
+export const edgeInset = ({ clearance, edgeMargin }: NestInstance): number =>
+  Math.max(0, (edgeMargin ?? clearance) - clearance / 2);
+
+/** The rooms of an instance's kinds of boards, in their order. */
+export function boardRooms(instance: NestInstance, pitchMm: number): readonly BoardRoom[] {
+  const inset = edgeInset(instance);
+  return instance.boards.map((board) => {
+    const room = { minX: inset, minY: inset, maxX: board.width - inset, maxY: board.height - inset };
+    if (!board.polygon && !board.holes?.length) return { board, room, blocked: [] };
+    const [left, right, low, high] = [room.minX - 1, room.maxX + 1, room.minY - pitchMm, room.maxY + pitchMm];
+    const frame = [
+      { x: left, y: low },
+      { x: right, y: low },
+      { x: right, y: high },
+      { x: left, y: high },
+    ];
+    const blocked = differenceOf([frame], usableRegion(board, inset));
+    // The frame's foot and left side are always out of bounds, so that what is blocked begins there.
+    const bounds = boundsOf(blocked.flat());
+    if (Math.abs(bounds.minY - low) > 1e-3 || Math.abs(bounds.minX - left) > 1e-3)
+      throw new Error(`the blocked places of board "${board.id}" do not begin at its frame`);
+    return { board, room, blocked };
+  });
+}

@@ -1,0 +1,100 @@
+import type { RandomSource } from '../units/index.ts';
+import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
+import { boardKinds, greedyNest } from './greedy-nest.ts';
+import type { NestInstance } from './instance.ts';
+import { nestPiece, type NestPiece } from './nest-piece.ts';
+
+interface Trial extends ScoredLayout {
+  readonly order: readonly NestPiece[];
+  readonly lean: number;
+}
+
+const RULES = [0.02, 0.25, 0.6] as const;
+/** How many orders are fixed: those that usually do well. */
+export const FIRST_ORDERS = 9;
+
+/** Area of each part in mm², by its id. */
+export const partAreas = (instance: NestInstance, pieces: readonly NestPiece[]): ReadonlyMap<string, number> =>
+  new Map(instance.parts.map(({ id }, index) => [id, pieces[index]!.areaMm2]));
+
+/** The slab height that suits an instance's boards, in mm. */
+export const usualPitch = (instance: NestInstance): number =>
+  Math.max(1, Math.min(3, Math.max(...instance.boards.map((board) => board.height)) / 400));
+
+/**
+ * Nests found by placing pieces one after the other, in orders that differ: first those that usually do well, then small changes of
+ * the best. Without end; each is as it came, not the best so far.
+ */
+export function* searchOrders(
+  instance: NestInstance,
+  pieces: readonly NestPiece[],
+  pitchMm: number,
+  random: RandomSource,
+): Generator<ScoredLayout, never> {
+  const kinds = boardKinds(instance, pitchMm);
+  const all = pieces.flatMap((piece) => Array.from({ length: piece.part.quantity }, () => piece));
+  const areas = partAreas(instance, pieces);
+  const attempt = (order: readonly NestPiece[], lean: number): Trial => ({
+    order,
+    lean,
+    ...scored(instance, greedyNest(order, kinds, { lean }), areas),
+  });
+  const firsts = firstOrders(all);
+  let best: NestScore | undefined, bestTrial: Trial | undefined, current: Trial | undefined;
+  for (let tried = 1; ; tried++) {
+    const first = firsts[tried - 1];
+    const trial: Trial = first ? attempt(first.order, first.lean) : attempt(...neighbour(current!, random));
+    if (!best || isBetter(trial.score, best)) {
+      best = trial.score;
+      bestTrial = trial;
+    }
+    if (!current || !isBetter(current.score, trial.score) || random() < 0.02) current = trial;
+    if (tried % 60 === 0) current = bestTrial;
+    yield trial;
+  }
+}
+
+/** The orders that usually do well: by area, by length and by both, each with every rule of placing. */
+function firstOrders(
+  all: readonly NestPiece[],
+): readonly { readonly order: readonly NestPiece[]; readonly lean: number }[] {
+  const keys: readonly ((piece: NestPiece) => number)[] = [
+    (p) => p.areaMm2,
+    (p) => p.longestMm,
+    (p) => p.areaMm2 * p.longestMm,
+  ];
+  return RULES.flatMap((lean) =>
+    keys.map((key) => ({ order: [...all].sort((a, b) => key(b) - key(a) || (a.part.id < b.part.id ? -1 : 1)), lean })),
+  );
+}
+
+/** A small change of an order: a piece moved, or two swapped, mostly near each other; seldom another rule. */
+function neighbour(trial: Trial, random: RandomSource): [readonly NestPiece[], number] {
+  const order = [...trial.order];
+  const changes = 1 + Math.floor(random() * 3);
+  for (let change = 0; change < changes; change++) {
+    const from = Math.floor(random() * order.length);
+    const reach = random() < 0.5 ? 4 : order.length;
+    const to = Math.min(order.length - 1, Math.max(0, from + Math.round((random() - 0.5) * 2 * reach)));
+    if (random() < 0.5) order.splice(to, 0, ...order.splice(from, 1));
+    else [order[from], order[to]] = [order[to]!, order[from]!];
+  }
+  return [order, random() < 0.1 ? RULES[Math.floor(random() * RULES.length)]! : trial.lean];
+}
+
+/** The best nest of so many orders: quick, for what is nested in passing. */
+export function bestOfOrders(
+  instance: NestInstance,
+  options: { readonly steps: number; readonly pitchMm?: number },
+  random: RandomSource,
+): ScoredLayout {
+  const pitchMm = options.pitchMm ?? usualPitch(instance);
+  const pieces = instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm));
+  const search = searchOrders(instance, pieces, pitchMm, random);
+  let best = search.next().value;
+  for (let step = 1; step < options.steps; step++) {
+    const next = search.next().value;
+    if (isBetter(next.score, best.score)) best = next;
+  }
+  return best;
+}

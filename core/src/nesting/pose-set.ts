@@ -1,0 +1,164 @@
+import {
+  applyTransform,
+  counterClockwise,
+  growRegion,
+  unionOf,
+  withoutFlatCorners,
+  type Point,
+  type Region,
+} from '../geometry/index.ts';
+import { ForbiddenShifts, MANY } from './forbidden-shifts.ts';
+import type { NestPart, XY } from './instance.ts';
+import { placementTransform } from './nest-piece.ts';
+import { stripsOf, type Strips } from './strips.ts';
+
+/** What outlines are grown by beyond half the clearance, so that corners may be left out and arcs may lie inside, in mm. */
+const RESERVE_MM = 0.05;
+/** Corners that stand out less than this are left out of grown outlines, in mm. */
+const FLAT_MM = 0.03;
+/** Poses of all parts together that tables are kept for; each part has eight at least. */
+const MOST_POSES = 1200;
+/** Height of a row of the table that places are looked for in, in mm. */
+const COARSE_MM = 4;
+/** Width of a column of the table that guides moves up and down, in mm. */
+const COLUMN_MM = 2;
+/** What overlaps by the rows' table and not by the columns' is taken to overlap so deep, in mm. */
+const LEAST_DEPTH_MM = 0.25;
+/** Depths below this are the rounding of sums, in mm. */
+const SLIVER_MM = 1e-7;
+
+/** One way a part may lie. */
+export interface Turn {
+  readonly rotation: number;
+  readonly mirrored: boolean;
+}
+
+/** All poses of all parts, numbered through, and where they overlap. */
+export class PoseSet {
+  readonly turns: readonly Turn[];
+  readonly strips: readonly Strips[];
+  private readonly poseOfTurn: readonly Map<string, number>[];
+  /** For each part, its poses from `from` up to `to`. */
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+  /** Forbidden shifts along x for whole rows; what is free there is free. */
+  readonly rows: ForbiddenShifts;
+  /** Forbidden shifts along x for few rows: a guide that is quick to read. */
+  readonly coarse: ForbiddenShifts;
+  /** Forbidden shifts along y for whole columns: a guide. */
+  readonly columns: ForbiddenShifts;
+
+  /**
+   * @param others outlines that lie as they are, such as what of a board cannot be used; poses after those of the parts
+   */
+  constructor(parts: readonly NestPart[], clearanceMm: number, pitchMm: number, others: readonly Region[] = []) {
+    const turns: Turn[] = [],
+      strips: Strips[] = [];
+    this.from = new Int32Array(parts.length);
+    this.to = new Int32Array(parts.length);
+    const columns: Strips[] = [];
+    this.poseOfTurn = parts.map(() => new Map<string, number>());
+    const mostTurns = Math.max(8, Math.floor(MOST_POSES / parts.length));
+    const add = (region: Region, turn: Turn): void => {
+      turns.push(turn);
+      strips.push(stripsOf(region));
+      columns.push(stripsOf(region.map((ring) => ring.map(({ x, y }) => ({ x: y, y: x })))));
+    };
+    parts.forEach((part, index) => {
+      this.from[index] = turns.length;
+      const grown = grownOutline(part, clearanceMm);
+      const seen: Strips[] = [];
+      for (const turn of turnsOf(part, mostTurns)) {
+        const t = placementTransform({ x: 0, y: 0, ...turn });
+        const region = grown.map((ring) => ring.map((p) => applyTransform(t, p)));
+        const own = stripsOf(region);
+        const alike = seen.findIndex((one) => isAlike(one, own));
+        this.poseOfTurn[index]!.set(nameOf(turn), this.from[index]! + (alike < 0 ? seen.length : alike));
+        if (alike >= 0) continue;
+        seen.push(own);
+        add(region, turn);
+      }
+      this.to[index] = turns.length;
+    });
+    for (const region of others) add(region, { rotation: 0, mirrored: false });
+    this.turns = turns;
+    this.strips = strips;
+    this.rows = new ForbiddenShifts(strips, pitchMm);
+    this.coarse = new ForbiddenShifts(strips, COARSE_MM);
+    this.columns = new ForbiddenShifts(columns, COLUMN_MM);
+  }
+
+  /** The pose of a part that looks as it does so turned, or its first one where there are too many turns to know them all. */
+  poseOf(part: number, turn: Turn): number {
+    return this.poseOfTurn[part]!.get(nameOf(turn)) ?? this.from[part]!;
+  }
+
+  /**
+   * How deep pose b overlaps pose a: the shortest way along x or along y that parts them, in mm; 0 when they are apart.
+   * @param dx from a's left side to b's, in mm
+   * @param rows from a's foot to b's
+   */
+  depth(a: number, b: number, dx: number, rows: number): number {
+    return a <= b ? this.depthInOrder(a, b, dx, rows) : this.depthInOrder(b, a, -dx, -rows);
+  }
+
+  private depthInOrder(a: number, b: number, dx: number, rows: number): number {
+    const along = depthIn(this.rows, this.rows.place(a, b, rows), dx);
+    if (along === 0) return 0;
+    const across = depthIn(
+      this.columns,
+      this.columns.place(a, b, Math.round(dx / COLUMN_MM)),
+      rows * this.rows.pitchMm,
+    );
+    return Math.min(along, Math.max(across, LEAST_DEPTH_MM));
+  }
+}
+
+const nameOf = ({ rotation, mirrored }: Turn): string => `${rotation} ${mirrored}`;
+
+/** The turns of a part, evenly thinned out where there are more than the most. */
+function turnsOf({ rotations, allowMirror }: NestPart, most: number): readonly Turn[] {
+  const turns = (allowMirror ? [false, true] : [false]).flatMap((mirrored) =>
+    rotations.map((rotation) => ({ rotation, mirrored })),
+  );
+  const every = Math.ceil(turns.length / most);
+  return turns.filter((_, index) => index % every === 0);
+}
+
+/** How far a shift lies inside the interval that holds it; 0 when none does. */
+function depthIn({ rows, pool }: ForbiddenShifts, place: number, shift: number): number {
+  if (place < 0) return 0;
+  const low = rows[place]!,
+    high = rows[place + 1]!;
+  if (low !== MANY) return insideBy(low, high, shift);
+  const end = high + 1 + 2 * pool[high]!;
+  for (let at = high + 1; at < end; at += 2) {
+    if (shift <= pool[at]!) return 0;
+    if (shift < pool[at + 1]!) return insideBy(pool[at]!, pool[at + 1]!, shift);
+  }
+  return 0;
+}
+
+function insideBy(low: number, high: number, shift: number): number {
+  const depth = Math.min(shift - low, high - shift);
+  return depth > SLIVER_MM ? depth : 0;
+}
+
+/** Outline and holes grown by half the clearance, never too small, with few corners. */
+function grownOutline(part: NestPart, clearanceMm: number): Region {
+  const rings = [part.polygon, ...(part.holes ?? [])].map((ring): Point[] => ring.map(([x, y]: XY) => ({ x, y })));
+  const [outer, ...holes] = rings.map(counterClockwise);
+  const region = [outer!, ...holes.map((hole) => [...hole].reverse())];
+  if (clearanceMm === 0) return unionOf(region);
+  return withoutFlatCorners(growRegion(region, clearanceMm / 2 + RESERVE_MM, 0.02), FLAT_MM);
+}
+
+/** Whether two poses look the same, as those of a rectangle turned by half do. */
+function isAlike(a: Strips, b: Strips): boolean {
+  return (
+    a.cuts.length === b.cuts.length &&
+    a.sides.length === b.sides.length &&
+    a.cuts.every((y, index) => Math.abs(y - b.cuts[index]!) < 1e-3) &&
+    a.sides.every((x, index) => Math.abs(x - b.sides[index]!) < 1e-3)
+  );
+}

@@ -1,18 +1,21 @@
 /**
- * Effective boards of nests over instances from files and of our own making, at budgets of processor seconds: a table's line an instance.
+ * Effective boards of nests over instances from files and of our own making, a line an instance: by area alone, of the parts' boxes and of the
+ * parts themselves placed in the best of nine orders, and of the search at budgets of processor seconds.
  * `tsx bench/src/nests.ts [FOLDER] [--seconds=10,60] [--seeds=3]`
  */
 import fs from 'node:fs';
 import path from 'node:path';
-import { boundsHeight, boundsWidth } from '@grain-fold/core/geometry';
+import { boundsHeight, boundsOf, boundsWidth } from '@grain-fold/core/geometry';
 import {
   instanceFault,
   largestRest,
   layoutFaults,
+  nest,
   placedShape,
   searchNest,
   type NestInstance,
   type NestLayout,
+  boardsByArea,
 } from '@grain-fold/core/nesting';
 import { OWN_SETS, ownInstance } from './own-instances.ts';
 
@@ -37,6 +40,25 @@ function effectiveBoards(instance: NestInstance, layout: NestLayout): number {
   return layout.boards.length - (boundsWidth(rest) * boundsHeight(rest)) / (board.width * board.height);
 }
 
+/** The best of the nine orders that are tried first. */
+const inOrders = (instance: NestInstance): number =>
+  effectiveBoards(instance, nest(instance, { seed: 1, steps: 9 }).layout);
+/** The instance with the box of every part in its stead. */
+const boxed = (instance: NestInstance): NestInstance => ({
+  ...instance,
+  parts: instance.parts.map(({ holes: _, ...part }) => {
+    const { minX, minY, maxX, maxY } = boundsOf(part.polygon.map(([x, y]) => ({ x, y })));
+    const polygon = [
+      [minX, minY],
+      [maxX, minY],
+      [maxX, maxY],
+      [minX, maxY],
+    ] as const;
+    // A box turned askew is no box of the part any more.
+    return { ...part, polygon, rotations: part.rotations.filter((turn) => turn % 90 === 0) };
+  }),
+});
+
 interface Run {
   readonly firstMs: number;
   /** At each budget. */
@@ -60,6 +82,7 @@ function run(instance: NestInstance, seed: number): Run {
   return { firstMs, effective };
 }
 
+const rounded = (value: number): number => Number(value.toFixed(3));
 const median = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
 const fromFiles = (folder ? fs.readdirSync(folder) : [])
@@ -76,13 +99,13 @@ for (const instance of [...fromFiles, ...Array.from({ length: OWN_SETS }, (_, nu
   console.log(
     JSON.stringify({
       instance: instance.name,
+      area: rounded(boardsByArea(instance)),
+      boxes: rounded(inOrders(boxed(instance))),
+      orders: rounded(inOrders(instance)),
       pieces: instance.parts.reduce((sum, { quantity }) => sum + quantity, 0),
       firstMs: Math.round(median(runs.map(({ firstMs }) => firstMs))),
       effective: Object.fromEntries(
-        budgets.map((seconds, at) => [
-          `${seconds} s`,
-          Number(median(runs.map(({ effective }) => effective[at]!)).toFixed(3)),
-        ]),
+        budgets.map((seconds, at) => [`${seconds} s`, rounded(median(runs.map(({ effective }) => effective[at]!)))]),
       ),
     }),
   );

@@ -11,7 +11,7 @@ import { faultsIn, flyingPieces, piecesOfAirframe } from './funnel.ts';
 import { madeOf, partsInVariant } from './made-at-scale.ts';
 import { boardViews, isNestCurrent, nestToGoBy } from './nest-airframe.ts';
 import { pagesOf } from './page-set.ts';
-import type { Board } from '../stock/index.ts';
+import { boardAreaMm2, type Board } from '../stock/index.ts';
 import { seamRows, wholeMass, type SeamRow, type WholeMass } from './whole-airframe.ts';
 import { sizeText, worded, type LengthUnit } from '../units/index.ts';
 
@@ -67,7 +67,7 @@ export function slowFigures(airframe: Airframe): SlowFigures {
   const { nest, isNested } = nestToGoBy(airframe),
     seams = seamsNamed(airframe);
   const views = boardViews(airframe, nest);
-  const boardArea = views.reduce((sum, { board }) => sum + board.widthMm * board.heightMm, 0);
+  const boardArea = views.reduce((sum, { board }) => sum + boardAreaMm2(board), 0);
   const partArea = views.reduce(
     (sum, view) => sum + view.pieces.reduce((area, { piece }) => area + piece.part.areaMm2, 0),
     0,

@@ -54,6 +54,7 @@ export { contextOf, partsInVariant } from './made-at-scale.ts';
 export {
   type BoardView,
   boardViews,
+  boardsAtLeast,
   isNestCurrent,
   pieceFaults,
   quickNest,

@@ -1,5 +1,6 @@
-import { applyTransform, boundsHeight, boundsOf, boundsWidth, polygonArea, type Shape } from '../geometry/index.ts';
+import { applyTransform, boundsHeight, boundsOf, boundsWidth, type Shape } from '../geometry/index.ts';
 import {
+  boardsByArea,
   largestRest,
   placedShape,
   placementFaults,
@@ -13,7 +14,7 @@ import {
   type PlacementFault,
   placementTransform,
 } from '../nesting/index.ts';
-import { allowedTurns, mayLieTurned, type Board } from '../stock/index.ts';
+import { allowedTurns, boardAreaMm2, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
@@ -68,6 +69,10 @@ function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Ai
     holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
   };
 }
+
+/** Boards that no nest of the airframe can do without, by area alone; parts of a material without boards are left out. */
+export const boardsAtLeast = (airframe: Airframe): number =>
+  materialNests(airframe).reduce((sum, { instance }) => sum + boardsByArea(instance), 0);
 
 /** A nest of the whole airframe while it is being searched. */
 export interface AirframeNestStep {
@@ -166,14 +171,13 @@ function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[]
       const piece = pieces.get(placement.pieceId);
       return piece ? [{ placed: placement, piece, shape: shapeOf(piece, placement) }] : [];
     });
-    const boardArea = board.outline ? polygonArea(board.outline) : board.widthMm * board.heightMm;
     const partArea = placed.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);
     return [
       {
         number: index + 1,
         board,
         pieces: placed,
-        yield: partArea / boardArea,
+        yield: partArea / boardAreaMm2(board),
         rest: largestRest(
           nestBoard(board, false),
           placed.map(({ shape }) => shape),

@@ -39,6 +39,7 @@ export class Attempt {
   private readonly separator: Separator;
   private readonly pieces: number;
   private least = Infinity;
+  private leastSpots: readonly Spot[] | undefined;
   private stale = 0;
   /** Whether every piece lies free, or undefined while that is open. */
   isSolved: boolean | undefined;
@@ -69,11 +70,17 @@ export class Attempt {
       else if (overlap < this.least * LESS) {
         this.least = overlap;
         this.stale = 0;
+        this.leastSpots = this.spots();
       } else this.stale += 1;
       if (overlap > 0 && (this.stale >= PATIENCE || this.separator.moves >= MOVES_A_PIECE * this.pieces))
         this.isSolved = false;
     }
     return this.separator.moves - from;
+  }
+
+  /** The least overlap that there was, in mm, and where the pieces lay then; undefined before the first pass. */
+  nearest(): { readonly overlapMm: number; readonly spots: readonly Spot[] } | undefined {
+    return this.leastSpots && { overlapMm: this.least, spots: this.leastSpots };
   }
 
   /** Where the pieces lie now. */

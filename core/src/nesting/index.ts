@@ -2,6 +2,7 @@ export { type PlacementFault, layoutFaults, placementFaults } from './check-layo
 export type { NestBoard, NestInstance, NestLayout, NestPart, Placement } from './instance.ts';
 export { isBetter, type NestScore } from './effective-boards.ts';
 export { largestRest } from './largest-rest.ts';
+export { boardsByArea } from './lower-bound.ts';
 export { restShape } from './rest-shape.ts';
 export { placedShape, placementTransform } from './nest-piece.ts';
 export { instanceFault } from './read-instance.ts';

@@ -1,11 +1,12 @@
 import type { RandomSource } from '../units/index.ts';
-import { Attempt, type Spot } from './attempt.ts';
+import type { Spot } from './attempt.ts';
 import type { Room } from './arrangement.ts';
 import { boardRooms, type BoardRoom } from './board-room.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
 import { PoseSet } from './pose-set.ts';
+import { RepeatedAttempt } from './repeated-attempt.ts';
 
 /** A last board smaller than this share is given up altogether. */
 const SMALLEST_LAST = 0.04;
@@ -32,7 +33,7 @@ interface Chain {
 
 /** An attempt under way, with the boards and pieces of the chain that take part. */
 interface Running {
-  readonly attempt: Attempt;
+  readonly attempt: RepeatedAttempt;
   readonly axis: 0 | 1;
   readonly boards: readonly number[];
   readonly pieces: readonly number[];
@@ -199,7 +200,7 @@ export class OverlapSearch {
     const pieces = spots.flatMap((spot, piece) =>
       piece === homeless || (spot && (here.has(spot.board) || spot.board >= kinds.length)) ? [piece] : [],
     );
-    const attempt = new Attempt(
+    const attempt = new RepeatedAttempt(
       {
         poses: this.poses,
         rooms: boards.map((board) => {

@@ -1,4 +1,4 @@
-import type { Polygon } from '../geometry/index.ts';
+import { polygonArea, type Polygon } from '../geometry/index.ts';
 
 /** Nothing of a board may be thinner than paper or thicker than a slab. */
 export const THINNEST_BOARD_MM = 0.5;
@@ -46,3 +46,10 @@ export const materialsOf = (boards: readonly Board[]): readonly string[] => [
 /** Longest side of a board in mm, and how many of one kind are counted at most. */
 export const LONGEST_BOARD_MM = 10_000;
 export const MOST_BOARDS = 999;
+
+/** Area of a board in mm², that of its outline where it has one. */
+export const boardAreaMm2 = ({
+  outline,
+  widthMm,
+  heightMm,
+}: Pick<Board, 'outline' | 'widthMm' | 'heightMm'>): number => (outline ? polygonArea(outline) : widthMm * heightMm);

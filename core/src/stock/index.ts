@@ -6,6 +6,7 @@ export {
   THICKEST_BOARD_MM,
   THINNEST_BOARD_MM,
   arealMassOf,
+  boardAreaMm2,
   materialsOf,
   thicknessOf,
 } from './board.ts';

@@ -2,6 +2,7 @@
 import TakeOutDialog from '../take-out/TakeOutDialog.vue';
 import { computed, ref } from 'vue';
 import {
+  boardsAtLeast,
   keptOffcut,
   largestRestOf,
   piecesOfAirframe,
@@ -10,6 +11,7 @@ import {
   type NestSettings,
 } from '@grain-fold/core/airframe';
 import type { Polygon } from '@grain-fold/core/geometry';
+import { boardAreaMm2 } from '@grain-fold/core/stock';
 import { countOf, formatLength, formatLengthWithUnit, formatPrice } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import InTurn from '../../kit/InTurn.vue';
@@ -26,10 +28,11 @@ const settings = computed(() => work.airframe!.settings.nest);
 const change = (changes: Partial<NestSettings>): void =>
   work.changeSettings('Change nest', { nest: { ...settings.value, ...changes } });
 const nest = computed(() => props.nesting.best.value ?? work.airframe?.nest);
+const atLeast = computed(() => boardsAtLeast(work.airframe!));
 const placed = computed(() => props.views.reduce((sum, view) => sum + view.pieces.length, 0));
 const cost = computed(() => props.views.reduce((sum, { board }) => sum + board.price, 0));
 const yieldOfAll = computed(() => {
-  const area = (view: BoardView): number => view.board.widthMm * view.board.heightMm;
+  const area = ({ board }: BoardView): number => boardAreaMm2(board);
   const total = props.views.reduce((sum, view) => sum + area(view), 0);
   return total > 0 ? props.views.reduce((sum, view) => sum + view.yield * area(view), 0) / total : 0;
 });
@@ -93,6 +96,7 @@ const isTakingOut = ref(false);
         {{ nesting.progress.value.score.effectiveBoards.toFixed(2) }}
         <small>boards, less what is left of the last in one piece</small>
       </p>
+      <p class="hint">By area alone it cannot be under {{ atLeast.toFixed(2) }}.</p>
       <NestCourse
         v-if="nesting.course.value.length > 0"
         :course="nesting.course.value"
@@ -242,6 +246,9 @@ const isTakingOut = ref(false);
 }
 .another {
   margin-top: 10px;
+}
+.another + .another {
+  margin-left: 8px;
 }
 .hint {
   color: var(--ink-soft);

@@ -2,8 +2,7 @@
 import { Plus } from '@element-plus/icons-vue';
 import { computed, ref, shallowRef } from 'vue';
 import { standardBoard } from '@grain-fold/core/airframe';
-import { polygonArea } from '@grain-fold/core/geometry';
-import { boardCorners, boardName, changedBoard, materialsOf, type Board } from '@grain-fold/core/stock';
+import { boardAreaMm2, boardCorners, boardName, changedBoard, materialsOf, type Board } from '@grain-fold/core/stock';
 import {
   countOf,
   formatBoardArea,
@@ -27,10 +26,7 @@ const newMaterial = ref('');
 const groups = computed(() =>
   materialsOf(boards.value).map((material) => {
     const own = boards.value.filter((board) => board.material === material);
-    const area = own.reduce(
-      (sum, board) => sum + board.count * (board.outline ? polygonArea(board.outline) : board.widthMm * board.heightMm),
-      0,
-    );
+    const area = own.reduce((sum, board) => sum + board.count * boardAreaMm2(board), 0);
     const thicknesses = new Set(own.map(({ thicknessMm }) => thicknessMm));
     const used = (work.airframe?.parts ?? []).filter((part) => part.material === material).length;
     return { material, own, area, used, differs: thicknesses.size > 1, thicknessMm: own[0]!.thicknessMm };

@@ -20,7 +20,8 @@ export function boardRooms(instance: NestInstance, pitchMm: number): readonly Bo
   const inset = edgeInset(instance);
   return instance.boards.map((board) => {
     const room = { minX: inset, minY: inset, maxX: board.width - inset, maxY: board.height - inset };
-    if (!board.polygon && !board.holes?.length) return { board, room, blocked: [] };
+    const isTooNarrow = room.maxX <= room.minX || room.maxY <= room.minY;
+    if (isTooNarrow || (!board.polygon && !board.holes?.length)) return { board, room, blocked: [] };
     const [left, right, low, high] = [room.minX - 1, room.maxX + 1, room.minY - pitchMm, room.maxY + pitchMm];
     const frame = [
       { x: left, y: low },

@@ -3,6 +3,7 @@ import { intersectionOf, polygonArea, regionArea, type Point, type Region } from
 import { layoutFaults } from './check-layout.ts';
 import { ForbiddenShifts, MANY } from './forbidden-shifts.ts';
 import type { NestInstance, NestPart, XY } from './instance.ts';
+import { boardsByArea } from './lower-bound.ts';
 import { searchNest, type SearchStep } from './search-nest.ts';
 import { stripsOf } from './strips.ts';
 
@@ -229,4 +230,55 @@ test('a part too large for any board, and 250 pieces at once, end neither in sil
   const taken = steps(instance, 1, 16);
   expect(taken.at(-1)!.layout.unplaced).toEqual([{ partId: 'long', quantity: 2 }]);
   expect(layoutFaults(instance, taken.at(-1)!.layout)).toEqual([]);
+});
+
+test.each<[string, Partial<NestInstance>]>([
+  ['a clearance of a metre', { clearance: 1000 }],
+  ['margins wider than the board', { edgeMargin: 151 }],
+  [
+    'an odd offcut narrower than its margins',
+    {
+      edgeMargin: 25,
+      boards: [
+        {
+          id: 'sliver',
+          width: 400,
+          height: 45,
+          count: 1,
+          polygon: [
+            [0, 0],
+            [400, 0],
+            [400, 45],
+            [30, 40],
+          ],
+        },
+      ],
+    },
+  ],
+])('with %s nothing is placed, everything is told, and the search goes on quietly', (_, changes) => {
+  const instance: NestInstance = {
+    name: 'none',
+    clearance: 2,
+    boards: [{ id: 'b', width: 400, height: 300, count: 2 }],
+    parts: [part('plate', box(60, 40), 3)],
+    ...changes,
+  };
+  const last = steps(instance, 1, 20).at(-1)!;
+  expect(last.layout).toMatchObject({ boards: [], unplaced: [{ partId: 'plate', quantity: 3 }] });
+  expect(last.score).toEqual({ unplacedMm2: 3 * 60 * 40, cost: 0, effectiveBoards: 0 });
+});
+
+test('by area alone: two thirds of a board of parts with holes, on the larger of two kinds', () => {
+  const instance: NestInstance = {
+    name: 'area',
+    clearance: 2,
+    boards: [
+      { id: 'small', width: 100, height: 100, count: 9 },
+      { id: 'large', width: 300, height: 200, count: 9 },
+    ],
+    // Two frames of 200 × 120 with holes of 100 × 40: 2 · (24,000 − 4,000) of 60,000 mm².
+    parts: [part('frame', box(200, 120), 2, { holes: [box(100, 40).map(([x, y]): XY => [x + 50, y + 40])] })],
+  };
+  expect(boardsByArea(instance)).toBeCloseTo(2 / 3, 9);
+  expect(steps(instance, 1, 12).at(-1)!.score.effectiveBoards).toBeGreaterThan(2 / 3);
 });

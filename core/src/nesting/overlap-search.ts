@@ -1,11 +1,9 @@
 import type { RandomSource } from '../units/index.ts';
-import type { Spot } from './attempt.ts';
 import type { Room } from './arrangement.ts';
-import { boardRooms, type BoardRoom } from './board-room.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
-import type { NestInstance, NestLayout } from './instance.ts';
-import { PoseSet } from './pose-set.ts';
+import type { NestInstance } from './instance.ts';
+import { PieceSet, type SpotsOnBoards } from './piece-set.ts';
 import { RepeatedAttempt } from './repeated-attempt.ts';
 
 /** A last board smaller than this share is given up altogether. */
@@ -16,6 +14,9 @@ const FIRST_STEP = 0.06,
   MOST_STEP = 0.2,
   AFTER_SUCCESS = 1.3,
   AFTER_FAILURE = 0.6;
+/** Where all pieces would fill the other boards less than this, leaving the last one out is tried so often, however full it is. */
+const DENSEST_HOPE = 0.87,
+  LEAVE_OUT_SHARE = 0.5;
 /** Most pieces that are moved in one attempt; of larger nests some boards at a time. */
 const MOST_PIECES = 160;
 /** Share of attempts that leave all but two or three boards as they are. */
@@ -23,18 +24,16 @@ const FEW_BOARDS_SHARE = 0.7;
 /** Failures in a row after which another nest to start from is worth more. */
 const STALE_AFTER = 60;
 
-interface Chain {
+/** A nest that is bettered; its last board is the one that is made smaller. */
+interface Chain extends SpotsOnBoards {
   readonly best: ScoredLayout;
-  /** Kind of each board, by index in the instance; the last board is the one that is made smaller. */
-  readonly kinds: readonly number[];
-  /** Where each piece lies; undefined for what has no place. */
-  readonly spots: readonly (Spot | undefined)[];
 }
 
 /** An attempt under way, with the boards and pieces of the chain that take part. */
 interface Running {
   readonly attempt: RepeatedAttempt;
-  readonly axis: 0 | 1;
+  /** Along which the last board is made smaller: 0 x, 1 y; undefined where it keeps its size or is left out. */
+  readonly axis?: 0 | 1;
   readonly boards: readonly number[];
   readonly pieces: readonly number[];
   readonly kinds: readonly number[];
@@ -45,11 +44,7 @@ interface Running {
  * Same random numbers and same steps: same nests.
  */
 export class OverlapSearch {
-  private readonly poses: PoseSet;
-  private readonly boardRooms: readonly BoardRoom[];
-  private readonly blockedPose: readonly number[];
-  /** Part of each piece, every piece by itself. */
-  private readonly parts: readonly number[];
+  private readonly pieces: PieceSet;
   private chain: Chain | undefined;
   private running: Running | undefined;
   private steps: [number, number] = [FIRST_STEP, FIRST_STEP];
@@ -58,26 +53,16 @@ export class OverlapSearch {
 
   constructor(
     private readonly instance: NestInstance,
-    private readonly pitchMm: number,
+    pitchMm: number,
     private readonly areaMm2Of: ReadonlyMap<string, number>,
     private readonly random: RandomSource,
   ) {
-    this.boardRooms = boardRooms(instance, pitchMm);
-    const blocked = this.boardRooms.map((one) => one.blocked);
-    this.poses = new PoseSet(
-      instance.parts,
-      instance.clearance,
-      pitchMm,
-      blocked.filter((region) => region.length > 0),
-    );
-    let next = this.poses.strips.length - blocked.filter((region) => region.length > 0).length;
-    this.blockedPose = blocked.map((region) => (region.length > 0 ? next++ : -1));
-    this.parts = instance.parts.flatMap(({ quantity }, part) => Array.from({ length: quantity }, () => part));
+    this.pieces = new PieceSet(instance, pitchMm);
   }
 
   /** Starts from a nest. */
   begin(best: ScoredLayout): void {
-    this.chain = { best, ...this.read(best.layout) };
+    this.chain = { best, ...this.pieces.read(best.layout) };
     this.running = undefined;
     this.steps = [FIRST_STEP, FIRST_STEP];
     this.failures = 0;
@@ -100,15 +85,16 @@ export class OverlapSearch {
     if (attempt.isSolved === undefined) return undefined;
     const found = attempt.isSolved ? this.taken(this.running) : undefined;
     this.running = undefined;
-    if (found) {
-      this.failures = 0;
-      this.steps[axis] = Math.min(MOST_STEP, this.steps[axis] * AFTER_SUCCESS);
-      return found;
-    }
-    this.failures += 1;
-    this.steps[axis] = Math.max(LEAST_STEP, this.steps[axis] * AFTER_FAILURE);
-    this.axis = axis === 0 ? 1 : 0;
-    return undefined;
+    this.failures = found ? 0 : this.failures + 1;
+    if (axis !== undefined) this.learn(axis, found !== undefined);
+    return found;
+  }
+
+  /** Larger steps after a success; after a failure smaller ones, and the other axis next. */
+  private learn(axis: 0 | 1, isSuccess: boolean): void {
+    const step = this.steps[axis] * (isSuccess ? AFTER_SUCCESS : AFTER_FAILURE);
+    this.steps[axis] = Math.max(LEAST_STEP, Math.min(MOST_STEP, step));
+    if (!isSuccess) this.axis = axis === 0 ? 1 : 0;
   }
 
   /** Keeps what an attempt came to when it is better and holds before the independent check. */
@@ -118,29 +104,17 @@ export class OverlapSearch {
     attempt.spots().forEach((spot, at) => {
       spots[pieces[at]!] = { ...spot, board: boards[spot.board]! };
     });
-    const layout = this.written(kinds, spots);
+    const layout = this.pieces.written(kinds, spots);
     const found = scored(this.instance, layout, this.areaMm2Of);
     if (!isBetter(found.score, chain.best.score) || layoutFaults(this.instance, layout).length > 0) return undefined;
-    this.chain = { best: found, ...this.read(found.layout) };
+    this.chain = { best: found, ...this.pieces.read(found.layout) };
     return found;
   }
 
   private nextAttempt(): Running | undefined {
     const chain = this.chain!;
-    const homeless = chain.spots.findIndex((spot, piece) => !spot && this.fitsSomewhere(piece));
+    const homeless = chain.spots.findIndex((spot, piece) => !spot && this.pieces.fitsOn(chain.kinds, piece));
     return homeless >= 0 ? this.attemptToPlace(homeless) : this.attemptToShrink();
-  }
-
-  private fitsSomewhere(piece: number): boolean {
-    const part = this.parts[piece]!;
-    return this.chain!.kinds.some((kind) => {
-      const { room } = this.boardRooms[kind]!;
-      for (let pose = this.poses.from[part]!; pose < this.poses.to[part]!; pose++) {
-        const { width, height } = this.poses.strips[pose]!;
-        if (width <= room.maxX - room.minX + 1e-6 && height <= room.maxY - room.minY + 1e-6) return true;
-      }
-      return false;
-    });
   }
 
   private attemptToPlace(homeless: number): Running {
@@ -149,20 +123,21 @@ export class OverlapSearch {
   }
 
   private attemptToShrink(): Running | undefined {
-    const { kinds, best } = this.chain!;
+    const { kinds, spots, best } = this.chain!;
     const last = kinds.length - 1;
     if (last < 0) return undefined;
     const share = best.score.effectiveBoards - last - this.steps[this.axis];
-    if (share < SMALLEST_LAST) {
+    const isHopeful = last > 0 && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
+    if (share < SMALLEST_LAST || (isHopeful && this.random() < LEAVE_OUT_SHARE)) {
       if (last === 0) return undefined;
       return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {});
     }
-    const { board, room } = this.boardRooms[kinds[last]!]!;
+    const { board, room } = this.pieces.boardRooms[kinds[last]!]!;
     const shrunk =
       this.axis === 0
         ? { maxX: room.maxX - board.width * (1 - share) }
         : { maxY: room.maxY - board.height * (1 - share) };
-    return this.attemptOn(kinds, this.chosenBoards(last + 1), shrunk);
+    return { ...this.attemptOn(kinds, this.chosenBoards(last + 1), shrunk), axis: this.axis };
   }
 
   /** Which boards take part, the last one always: all, or two or three, or as many as hold few enough pieces. */
@@ -202,13 +177,13 @@ export class OverlapSearch {
     );
     const attempt = new RepeatedAttempt(
       {
-        poses: this.poses,
+        poses: this.pieces.poses,
         rooms: boards.map((board) => {
-          const { room } = this.boardRooms[kinds[board]!]!;
+          const { room } = this.pieces.boardRooms[kinds[board]!]!;
           return board === kinds.length - 1 ? { ...room, ...shrunk } : room;
         }),
-        blocked: boards.map((board) => this.blockedPose[kinds[board]!]!),
-        parts: pieces.map((piece) => this.parts[piece]!),
+        blocked: boards.map((board) => this.pieces.blockedPose[kinds[board]!]!),
+        parts: pieces.map((piece) => this.pieces.parts[piece]!),
         spots: pieces.map((piece) => {
           const spot = spots[piece];
           const board = spot && here.get(spot.board);
@@ -217,59 +192,6 @@ export class OverlapSearch {
       },
       this.random,
     );
-    return { attempt, axis: this.axis, boards, pieces, kinds };
-  }
-
-  /** A nest as boards and spots; feet are moved to the nearest row. */
-  private read(layout: NestLayout): Pick<Chain, 'kinds' | 'spots'> {
-    const { instance, poses } = this;
-    const kinds = layout.boards.map(({ boardId }) => instance.boards.findIndex(({ id }) => id === boardId));
-    const partOf = new Map(instance.parts.map(({ id }, part) => [id, part]));
-    const free = instance.parts.map((): number[] => []);
-    this.parts.forEach((part, piece) => free[part]!.push(piece));
-    const spots: (Spot | undefined)[] = this.parts.map(() => undefined);
-    layout.boards.forEach(({ placements }, board) => {
-      const { minY } = this.boardRooms[kinds[board]!]!.room;
-      for (const { partId, x, y, rotation, mirrored } of placements) {
-        const part = partOf.get(partId)!;
-        const pose = poses.poseOf(part, { rotation, mirrored: mirrored ?? false });
-        const strips = poses.strips[pose]!;
-        spots[free[part]!.pop()!] = {
-          board,
-          pose,
-          x: x + strips.minX,
-          row: Math.max(0, Math.round((y + strips.minY - minY) / this.pitchMm)),
-        };
-      }
-    });
-    return { kinds, spots };
-  }
-
-  /** Boards and spots as a nest. */
-  private written(kinds: readonly number[], spots: readonly (Spot | undefined)[]): NestLayout {
-    const { instance, poses } = this;
-    const boards = kinds.map((kind) => ({
-      boardId: instance.boards[kind]!.id,
-      placements: [] as NestLayout['boards'][number]['placements'][number][],
-    }));
-    const unplaced = new Map<string, number>();
-    spots.forEach((spot, piece) => {
-      const partId = instance.parts[this.parts[piece]!]!.id;
-      if (!spot) return void unplaced.set(partId, (unplaced.get(partId) ?? 0) + 1);
-      const { minX, minY } = poses.strips[spot.pose]!,
-        { rotation, mirrored } = poses.turns[spot.pose]!;
-      boards[spot.board]!.placements.push({
-        partId,
-        x: spot.x - minX,
-        y: this.boardRooms[kinds[spot.board]!]!.room.minY + spot.row * this.pitchMm - minY,
-        rotation,
-        ...(mirrored ? { mirrored } : {}),
-      });
-    });
-    return {
-      boards: boards.filter(({ placements }) => placements.length > 0),
-      unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })),
-      seconds: 0,
-    };
+    return { attempt, boards, pieces, kinds };
   }
 }

@@ -65,6 +65,16 @@ export function stripsOf(region: Region): Strips {
   };
 }
 
+/** Area of a region cut into strips, in mm². */
+export function stripsArea({ cuts, first, sides }: Strips): number {
+  let area = 0;
+  for (let strip = 0; strip + 1 < cuts.length; strip++) {
+    for (let at = 4 * first[strip]!; at < 4 * first[strip + 1]!; at += 4)
+      area += ((cuts[strip + 1]! - cuts[strip]!) * (sides[at + 2]! + sides[at + 3]! - sides[at]! - sides[at + 1]!)) / 2;
+  }
+  return area;
+}
+
 const xAt = ({ lowX, lowY, slope }: Edge, y: number): number => lowX + slope * (y - lowY);
 
 function edgesOf(ring: Region[number]): readonly Edge[] {

@@ -43,10 +43,17 @@ const forms = new KeepingWorker<FormsWorker>(
 );
 /** Most searches for a nest that run side by side. */
 const MOST_NESTERS = 8;
-const nesters = Array.from(
-  { length: Math.max(1, Math.min(MOST_NESTERS, navigator.hardwareConcurrency || 1)) },
-  () => new KeepingWorker<Nester>(() => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })),
-);
+let nesters: readonly KeepingWorker<Nester>[] = [];
+/** One for each core, made when the first nest is asked for. */
+function allNesters(): typeof nesters {
+  if (nesters.length === 0)
+    nesters = Array.from(
+      { length: Math.max(1, Math.min(MOST_NESTERS, navigator.hardwareConcurrency)) },
+      () =>
+        new KeepingWorker<Nester>(() => new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })),
+    );
+  return nesters;
+}
 
 const searcher = new KeepingWorker<Searcher>(
   () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
@@ -83,7 +90,7 @@ export const slowly = {
   /** As many searches as there are cores, each of so many steps. */
   nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
     nestSideBySide(
-      nesters.map(
+      allNesters().map(
         (nester) => async (seed, tell) =>
           nester.ask(airframe, async (change) => nester.jobs.search(change, seed, tries, proxy(tell))),
       ),

@@ -1,0 +1,118 @@
+import { regionArea } from '../geometry/index.ts';
+import type { Spot } from './attempt.ts';
+import { boardRooms, type BoardRoom } from './board-room.ts';
+import type { NestInstance, NestLayout } from './instance.ts';
+import { PoseSet } from './pose-set.ts';
+import { stripsArea } from './strips.ts';
+
+/** A nest as boards of kinds, each by index in the instance, and where each piece lies on them; undefined for what has no place. */
+export interface SpotsOnBoards {
+  readonly kinds: readonly number[];
+  readonly spots: readonly (Spot | undefined)[];
+}
+
+/** Every piece of an instance by itself, the poses it may take and the rooms of the boards; reads nests as spots and writes spots as nests. */
+export class PieceSet {
+  readonly poses: PoseSet;
+  /** Area of each pose with the room round it, in mm². */
+  private readonly areas: readonly number[];
+  readonly boardRooms: readonly BoardRoom[];
+  /** Pose of what cannot be used on each kind of board, or -1. */
+  readonly blockedPose: readonly number[];
+  /** Part of each piece, every piece by itself. */
+  readonly parts: readonly number[];
+
+  constructor(
+    private readonly instance: NestInstance,
+    private readonly pitchMm: number,
+  ) {
+    this.boardRooms = boardRooms(instance, pitchMm);
+    const blocked = this.boardRooms.map((one) => one.blocked);
+    this.poses = new PoseSet(
+      instance.parts,
+      instance.clearance,
+      pitchMm,
+      blocked.filter((region) => region.length > 0),
+    );
+    this.areas = this.poses.strips.map(stripsArea);
+    let next = this.poses.strips.length - blocked.filter((region) => region.length > 0).length;
+    this.blockedPose = blocked.map((region) => (region.length > 0 ? next++ : -1));
+    this.parts = instance.parts.flatMap(({ quantity }, part) => Array.from({ length: quantity }, () => part));
+  }
+
+  /** Whether a piece fits on an empty board of one of these kinds. */
+  fitsOn(kinds: readonly number[], piece: number): boolean {
+    const part = this.parts[piece]!;
+    return kinds.some((kind) => {
+      const { room } = this.boardRooms[kind]!;
+      for (let pose = this.poses.from[part]!; pose < this.poses.to[part]!; pose++) {
+        const { width, height } = this.poses.strips[pose]!;
+        if (width <= room.maxX - room.minX + 1e-6 && height <= room.maxY - room.minY + 1e-6) return true;
+      }
+      return false;
+    });
+  }
+
+  /** Share of boards of these kinds that all placed pieces would take, the room round each counted. */
+  fillOf(kinds: readonly number[], spots: SpotsOnBoards['spots']): number {
+    const wanted = spots.reduce((sum, spot) => sum + (spot ? this.areas[spot.pose]! : 0), 0);
+    const there = kinds.reduce((sum, kind) => {
+      const { room, blocked } = this.boardRooms[kind]!;
+      return sum + (room.maxX - room.minX) * (room.maxY - room.minY) - regionArea(blocked);
+    }, 0);
+    return wanted / there;
+  }
+
+  /** A nest as boards and spots; feet are moved to the nearest row. */
+  read(layout: NestLayout): SpotsOnBoards {
+    const { instance, poses } = this;
+    const kinds = layout.boards.map(({ boardId }) => instance.boards.findIndex(({ id }) => id === boardId));
+    const partOf = new Map(instance.parts.map(({ id }, part) => [id, part]));
+    const free = instance.parts.map((): number[] => []);
+    this.parts.forEach((part, piece) => free[part]!.push(piece));
+    const spots: (Spot | undefined)[] = this.parts.map(() => undefined);
+    layout.boards.forEach(({ placements }, board) => {
+      const { minY } = this.boardRooms[kinds[board]!]!.room;
+      for (const { partId, x, y, rotation, mirrored } of placements) {
+        const part = partOf.get(partId)!;
+        const pose = poses.poseOf(part, { rotation, mirrored: mirrored ?? false });
+        const strips = poses.strips[pose]!;
+        spots[free[part]!.pop()!] = {
+          board,
+          pose,
+          x: x + strips.minX,
+          row: Math.max(0, Math.round((y + strips.minY - minY) / this.pitchMm)),
+        };
+      }
+    });
+    return { kinds, spots };
+  }
+
+  /** Boards and spots as a nest. */
+  written(kinds: readonly number[], spots: SpotsOnBoards['spots']): NestLayout {
+    const { instance, poses } = this;
+    const boards = kinds.map((kind) => ({
+      boardId: instance.boards[kind]!.id,
+      placements: [] as NestLayout['boards'][number]['placements'][number][],
+    }));
+    const unplaced = new Map<string, number>();
+    spots.forEach((spot, piece) => {
+      const partId = instance.parts[this.parts[piece]!]!.id;
+      if (!spot) return void unplaced.set(partId, (unplaced.get(partId) ?? 0) + 1);
+      const { minX, minY } = poses.strips[spot.pose]!,
+        { rotation, mirrored } = poses.turns[spot.pose]!;
+      boards[spot.board]!.placements.push({
+        partId,
+        x: spot.x - minX,
+        y: this.boardRooms[kinds[spot.board]!]!.room.minY + spot.row * this.pitchMm - minY,
+        rotation,
+        ...(mirrored ? { mirrored } : {}),
+      });
+    });
+    return {
+      boards: boards.filter(({ placements }) => placements.length > 0),
+      unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })),
+      seconds: 0,
+    };
+  }
+}

@@ -61,8 +61,8 @@ export class Attempt {
     if (!isPut.every(Boolean)) this.isSolved = false;
   }
 
-  /** Works for about so many moves. @returns the moves made */
-  run(moves: number): number {
+  /** Works for about so many moves. */
+  run(moves: number): void {
     const from = this.separator.moves;
     while (this.isSolved === undefined && this.separator.moves - from < moves) {
       const overlap = this.separator.pass();
@@ -75,7 +75,6 @@ export class Attempt {
       if (overlap > 0 && (this.stale >= PATIENCE || this.separator.moves >= MOVES_A_PIECE * this.pieces))
         this.isSolved = false;
     }
-    return this.separator.moves - from;
   }
 
   /** The least overlap that there was, in mm, and where the pieces lay then; undefined before the first pass. */

@@ -63,7 +63,7 @@ export class PieceSet {
     return wanted / there;
   }
 
-  /** A nest as boards and spots; feet are moved to the nearest row. */
+  /** A nest as boards and spots; feet are moved to the nearest row, and what stands a hair over the edge back into the room. */
   read(layout: NestLayout): SpotsOnBoards {
     const { instance, poses } = this;
     const kinds = layout.boards.map(({ boardId }) => instance.boards.findIndex(({ id }) => id === boardId));
@@ -72,16 +72,17 @@ export class PieceSet {
     this.parts.forEach((part, piece) => free[part]!.push(piece));
     const spots: (Spot | undefined)[] = this.parts.map(() => undefined);
     layout.boards.forEach(({ placements }, board) => {
-      const { minY } = this.boardRooms[kinds[board]!]!.room;
+      const { minX, minY, maxX, maxY } = this.boardRooms[kinds[board]!]!.room;
       for (const { partId, x, y, rotation, mirrored } of placements) {
         const part = partOf.get(partId)!;
         const pose = poses.poseOf(part, { rotation, mirrored: mirrored ?? false });
-        const strips = poses.strips[pose]!;
+        const strips = poses.strips[pose]!,
+          lastRow = Math.floor((maxY - minY - strips.height) / this.pitchMm + 1e-6);
         spots[free[part]!.pop()!] = {
           board,
           pose,
-          x: x + strips.minX,
-          row: Math.max(0, Math.round((y + strips.minY - minY) / this.pitchMm)),
+          x: Math.max(minX, Math.min(maxX - strips.width, x + strips.minX)),
+          row: Math.max(0, Math.min(lastRow, Math.round((y + strips.minY - minY) / this.pitchMm))),
         };
       }
     });

@@ -43,6 +43,13 @@ test('of searches side by side the best is kept, whichever ends first; what is t
   });
 });
 
+test('a search that fails costs only its own nest; when all fail, it is told why', async () => {
+  const fails: SeededSearch = async () => Promise.reject(new Error('out of memory'));
+  const found = await nestSideBySide([fails, told([result('b', 2)], 1)], 1, () => undefined);
+  expect(found.nest.readHash).toBe('b');
+  await expect(nestSideBySide([fails, fails], 1, () => undefined)).rejects.toThrow('out of memory');
+});
+
 test('every search has a seed of its own, the same each time', async () => {
   const seeds: number[] = [];
   const search: SeededSearch = async (seed) => {

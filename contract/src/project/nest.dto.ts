@@ -1,6 +1,6 @@
 import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
 import { IsCountBetween, IsIdentifier, IsNumberBetween, EachNested } from './rules.ts';
 
 const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
@@ -11,6 +11,8 @@ export class PlacedPieceDto {
   @IsNumberBetween(-FURTHEST_COORDINATE_MM * 2, FURTHEST_COORDINATE_MM * 2) x!: number;
   @IsNumberBetween(-FURTHEST_COORDINATE_MM * 2, FURTHEST_COORDINATE_MM * 2) y!: number;
   @IsNumberBetween(-360, 360) rotation!: number;
+  /** Stays where it lies when nested anew. */
+  @IsOptional() @IsBoolean() isLocked?: boolean;
 }
 export class NestedBoardDto {
   @IsIdentifier() boardId!: string;

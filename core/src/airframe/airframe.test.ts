@@ -6,14 +6,13 @@ import type { Airframe, AirframeNest } from './airframe.ts';
 import { quickFigures, slowFigures } from './figures.ts';
 import { foldView } from './fold-view.ts';
 import { faultsIn, nestHash, piecesOfAirframe } from './funnel.ts';
+import { materialNests, shapeOf } from './material-nests.ts';
 import {
   isNestCurrent,
-  materialNests,
   pieceFaults,
   boardViews,
   quickNest,
   searchAirframeNest,
-  shapeOf,
   turnPlaced,
   turnsOn,
 } from './nest-airframe.ts';

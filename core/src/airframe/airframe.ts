@@ -43,6 +43,8 @@ export interface PlacedPiece {
   readonly x: number;
   readonly y: number;
   readonly rotation: number;
+  /** Stays where it lies when nested anew. */
+  readonly isLocked?: boolean;
 }
 
 /** A nest that the builder keeps, with the fingerprint of what it was made from. */

@@ -59,11 +59,14 @@ export {
   pieceFaults,
   quickNest,
   searchAirframeNest,
-  shapeOf,
   turnPlaced,
   turnsOn,
   mayTurnTo,
 } from './nest-airframe.ts';
+export { shapeOf } from './material-nests.ts';
+export { type NestScope, lockedCount } from './nest-around.ts';
+export { pushed } from './pushed.ts';
+export { locked, sentTo, slidTo, swapped, type PieceAddress } from './by-hand.ts';
 export { type BoardFigures, type InOtherBoard, type OtherBoard, inOtherBoard } from './other-board.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
 export { someParts } from './some-parts.ts';

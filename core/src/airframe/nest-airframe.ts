@@ -2,73 +2,26 @@ import { applyTransform, boundsHeight, boundsOf, boundsWidth, type Shape } from 
 import {
   boardsByArea,
   largestRest,
-  placedShape,
   placementFaults,
-  searchNest,
-  type NestBoard,
-  type NestInstance,
-  type NestLayout,
-  type NestPart,
-  type NestScore,
-  type Placement,
-  type PlacementFault,
   placementTransform,
+  searchNest,
+  type NestLayout,
+  type NestScore,
+  type PlacementFault,
 } from '../nesting/index.ts';
 import { allowedTurns, boardAreaMm2, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
-
-/** Flattening of parts for nesting, in mm; the clearance makes up for it. */
-const NEST_TOLERANCE_MM = 0.01;
-
-/** One material of the airframe as a nest of its own. Boards whose grain runs up are turned so that grain runs along x. */
-export interface MaterialNest {
-  readonly material: string;
-  readonly instance: NestInstance;
-  readonly turned: ReadonlySet<string>;
-}
-
-/** The nests that an airframe needs: one for each material that it has parts and boards of. */
-export function materialNests(airframe: Airframe): readonly MaterialNest[] {
-  const pieces = piecesOfAirframe(airframe);
-  return [...new Set(pieces.map(({ part }) => part.material))].map((material) => {
-    const boards = airframe.boards.filter((board) => board.material === material && board.count > 0);
-    const hasGrain = boards.some((board) => board.grain !== 'none');
-    const turned = new Set(boards.filter((board) => board.grain === 'height').map((board) => board.id));
-    return {
-      material,
-      turned,
-      instance: {
-        name: material,
-        clearance: airframe.settings.nest.clearanceMm,
-        edgeMargin: airframe.settings.nest.edgeMarginMm,
-        boards: boards.map((board) => nestBoard(board, turned.has(board.id))),
-        parts: pieces
-          .filter(({ part }) => part.material === material)
-          .map((piece) => nestPart(piece, hasGrain, airframe)),
-      },
-    };
-  });
-}
-
-function nestBoard(board: Board, isTurned: boolean): NestBoard {
-  const size = isTurned
-    ? { width: board.heightMm, height: board.widthMm }
-    : { width: board.widthMm, height: board.heightMm };
-  const polygon = board.outline?.map(({ x, y }) => (isTurned ? ([y, board.widthMm - x] as const) : ([x, y] as const)));
-  return { id: board.id, ...size, count: board.count, price: board.price, ...defined({ polygon }) };
-}
-
-function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Airframe): NestPart {
-  return {
-    id,
-    quantity,
-    rotations: allowedTurns(part.grain, hasGrain ? 'width' : 'none', airframe.settings.nest.turnStep),
-    polygon: part.outer.map(({ x, y }) => [x, y] as const),
-    holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
-  };
-}
+import {
+  materialNests,
+  NEST_TOLERANCE_MM,
+  nestBoard,
+  placedPiece,
+  shapeOf,
+  type MaterialNest,
+} from './material-nests.ts';
+import { nestsAround, type NestScope } from './nest-around.ts';
 
 /** Boards that no nest of the airframe can do without, by area alone; parts of a material without boards are left out. */
 export const boardsAtLeast = (airframe: Airframe): number =>
@@ -86,21 +39,31 @@ export interface AirframeNestStep {
 
 /**
  * Searches nests for every material in turn, without end: each step gives every material one more try. The caller stops it.
- * Same airframe, seed and number of steps: same nest.
+ * Same airframe, seed, scope and number of steps: same nest.
+ * @param scope what of the kept nest it goes on from; left out, everything is nested from nothing
  */
-export function* searchAirframeNest(airframe: Airframe, seed: number): Generator<AirframeNestStep, never> {
+export function* searchAirframeNest(
+  airframe: Airframe,
+  seed: number,
+  scope?: NestScope,
+): Generator<AirframeNestStep, never> {
   const readHash = nestHash(airframe);
-  const all = materialNests(airframe);
+  const all = scope ? nestsAround(airframe, scope) : materialNests(airframe);
   const withoutBoards = all.filter(({ instance }) => instance.boards.length === 0);
   const searches = all
     .filter(({ instance }) => instance.boards.length > 0)
-    .map((material) => ({ material, search: searchNest(material.instance, { seed }) }));
+    .map((material) => ({
+      material,
+      search: searchNest(material.instance, { seed, ...defined({ start: material.start }) }),
+    }));
   const homeless = withoutBoards.flatMap(({ instance }) =>
     instance.parts.map((part) => ({ pieceId: part.id, quantity: part.quantity })),
   );
   for (let tried = 1; ; tried++) {
     const steps = searches.map(({ material, search }) => ({ material, step: search.next().value }));
     const total = (figure: keyof NestScore): number => steps.reduce((sum, { step }) => sum + step.score[figure], 0);
+    const boards = steps.flatMap(({ material, step }) => boardsIn(step.layout, material));
+    const only = scope?.board;
     yield {
       tried,
       score: {
@@ -113,13 +76,12 @@ export function* searchAirframeNest(airframe: Airframe, seed: number): Generator
         readHash,
         seed,
         tried,
-        boards: steps.flatMap(({ material, step }) =>
-          step.layout.boards.map(({ boardId, placements }) => ({
-            boardId,
-            placements: placements.map((placement) => placedPiece(placement, material, boardId)),
-          })),
-        ),
-        unplaced: [...steps.flatMap(({ step }) => unplacedOf(step.layout)), ...homeless],
+        boards:
+          only === undefined ? boards : airframe.nest!.boards.flatMap((one, at) => (at === only ? boards : [one])),
+        unplaced:
+          only === undefined
+            ? [...steps.flatMap(({ step }) => unplacedOf(step.layout)), ...homeless]
+            : airframe.nest!.unplaced,
       },
     };
   }
@@ -128,16 +90,18 @@ export function* searchAirframeNest(airframe: Airframe, seed: number): Generator
 const unplacedOf = (layout: NestLayout): readonly { pieceId: string; quantity: number }[] =>
   layout.unplaced.map(({ partId, quantity }) => ({ pieceId: partId, quantity }));
 
-/** A placement back in the board's own frame. */
-function placedPiece(
-  { partId, x, y, rotation }: Placement,
-  { turned, instance }: MaterialNest,
-  boardId: string,
-): PlacedPiece {
-  if (!turned.has(boardId)) return { pieceId: partId, x, y, rotation };
-  const width = instance.boards.find((board) => board.id === boardId)!.height;
-  return { pieceId: partId, x: width - y, y: x, rotation: (rotation + 90) % 360 };
-}
+/** The boards of a material's nest in the airframe's terms, with the pieces that stayed on them. */
+const boardsIn = ({ boards }: NestLayout, material: MaterialNest): AirframeNest['boards'] =>
+  boards.map(({ boardId, placements }) => {
+    const lying = material.lying.get(boardId);
+    return {
+      boardId: lying?.board.id ?? boardId,
+      placements: [
+        ...(lying?.placements ?? []),
+        ...placements.map((placement) => placedPiece(placement, material, boardId)),
+      ],
+    };
+  });
 
 /** A nest found in a fixed, small number of steps: quick enough to follow every edit. */
 export function quickNest(airframe: Airframe, steps = 2): AirframeNestStep {
@@ -186,18 +150,6 @@ function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[]
       },
     ];
   });
-}
-
-/** Outline and holes of a piece where it lies. */
-export function shapeOf(piece: Piece, placed: Pick<PlacedPiece, 'x' | 'y' | 'rotation'>): Shape {
-  const { part } = piece;
-  return placedShape(
-    {
-      polygon: part.outer.map(({ x, y }) => [x, y] as const),
-      holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
-    },
-    placed,
-  );
 }
 
 /** What is wrong with where a piece lies on its board, distances in mm. */

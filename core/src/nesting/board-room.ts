@@ -1,6 +1,7 @@
 import { boundsOf, differenceOf, type Region } from '../geometry/index.ts';
 import type { Room } from './arrangement.ts';
 import { usableRegion } from './board-rows.ts';
+import { takenRegion } from './nest-piece.ts';
 import type { NestBoard, NestInstance } from './instance.ts';
 
 /** Where shapes grown by half the clearance may lie on a board of one kind. */
@@ -21,7 +22,8 @@ export function boardRooms(instance: NestInstance, pitchMm: number): readonly Bo
   return instance.boards.map((board) => {
     const room = { minX: inset, minY: inset, maxX: board.width - inset, maxY: board.height - inset };
     const isTooNarrow = room.maxX <= room.minX || room.maxY <= room.minY;
-    if (isTooNarrow || (!board.polygon && !board.holes?.length)) return { board, room, blocked: [] };
+    if (isTooNarrow || (!board.polygon && !board.holes?.length && !board.taken?.length))
+      return { board, room, blocked: [] };
     const [left, right, low, high] = [room.minX - 1, room.maxX + 1, room.minY - pitchMm, room.maxY + pitchMm];
     const frame = [
       { x: left, y: low },
@@ -29,7 +31,9 @@ export function boardRooms(instance: NestInstance, pitchMm: number): readonly Bo
       { x: right, y: high },
       { x: left, y: high },
     ];
-    const blocked = differenceOf([frame], usableRegion(board, inset));
+    const usable = usableRegion(board, inset);
+    const free = board.taken?.length ? differenceOf(usable, takenRegion(board.taken, instance.clearance)) : usable;
+    const blocked = differenceOf([frame], free);
     // The frame's foot and left side are always out of bounds, so that what is blocked begins there.
     const bounds = boundsOf(blocked.flat());
     if (Math.abs(bounds.minY - low) > 1e-3 || Math.abs(bounds.minX - left) > 1e-3)

@@ -1,5 +1,6 @@
 import { counterClockwise, differenceOf, growRegion, unionOf, type Region } from '../geometry/index.ts';
 import type { NestBoard, XY } from './instance.ts';
+import { takenRegion } from './nest-piece.ts';
 import { type SlabShape, slabSpans } from './slab-shape.ts';
 
 /** The free room of one board while it fills: per slab, the spans of x that are taken. Changed in place; lives for one nest. */
@@ -21,8 +22,9 @@ export class BoardRows {
   /**
    * The empty board, its unusable places taken.
    * @param insetMm how far shapes must keep from its edge, on top of what they were grown by
+   * @param clearanceMm distance of parts, half of which shapes were grown by
    */
-  static empty(board: NestBoard, insetMm: number, pitchMm: number): BoardRows {
+  static empty(board: NestBoard, insetMm: number, pitchMm: number, clearanceMm = 0): BoardRows {
     const [minX, minY, maxX, maxY] = [insetMm, insetMm, board.width - insetMm, board.height - insetMm];
     const count = Math.max(0, Math.floor((maxY - minY) / pitchMm + 1e-9));
     const rows: number[][] = Array.from({ length: count }, () => []);
@@ -37,6 +39,11 @@ export class BoardRows {
       // Under the even-odd rule a frame round the usable region leaves just what cannot be used.
       slabSpans([frame, ...usable], minY, pitchMm, count).forEach((spans, row) => {
         rows[row] = [...spans];
+      });
+    }
+    if (board.taken?.length) {
+      slabSpans(takenRegion(board.taken, clearanceMm), minY, pitchMm, count).forEach((spans, row) => {
+        for (let s = 0; s < spans.length; s += 2) rows[row] = insertSpan(rows[row]!, spans[s]!, spans[s + 1]!);
       });
     }
     return new BoardRows(minX, minY, maxX, pitchMm, rows);

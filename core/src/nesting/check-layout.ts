@@ -1,6 +1,6 @@
 import { distanceToEdge, isInside, separation, type Polygon, type Shape } from '../geometry/index.ts';
 import type { NestBoard, NestInstance, NestLayout } from './instance.ts';
-import { placedShape } from './nest-piece.ts';
+import { placedShape, takenShapes } from './nest-piece.ts';
 
 /** What is wrong with one placed piece. */
 export interface PlacementFault {
@@ -99,10 +99,12 @@ export function layoutFaults(instance: NestInstance, layout: NestLayout): readon
       seen.set(placement.partId, (seen.get(placement.partId) ?? 0) + 1);
       shapes.push(placedShape(part, placement));
     }
+    const all = [...shapes, ...takenShapes(board)];
     shapes.forEach((_, index) => {
-      for (const fault of placementFaults(board, shapes, index, instance.clearance, margin)) {
+      for (const fault of placementFaults(board, all, index, instance.clearance, margin)) {
         if (fault.kind === 'overlap' && fault.other! < index) continue;
-        const with_ = fault.kind === 'edge' ? "the board's edge" : placements[fault.other!]!.partId;
+        const with_ =
+          fault.kind === 'edge' ? "the board's edge" : (placements[fault.other!]?.partId ?? 'what lies there already');
         faults.push(
           `board ${at + 1}: ${placements[index]!.partId} is ${fault.foundMm.toFixed(2)} mm from ${with_}, ${fault.wantedMm.toFixed(2)} wanted`,
         );
@@ -111,6 +113,9 @@ export function layoutFaults(instance: NestInstance, layout: NestLayout): readon
     const used = layout.boards.filter((one) => one.boardId === boardId).length;
     if (used > board.count) faults.push(`board "${boardId}" is used ${used} times, there are ${board.count}`);
   });
+  for (const { id, taken } of instance.boards)
+    if (taken && !layout.boards.some(({ boardId }) => boardId === id))
+      faults.push(`board "${id}" has shapes on it and is left out`);
   for (const { partId, quantity } of layout.unplaced) seen.set(partId, (seen.get(partId) ?? 0) + quantity);
   for (const part of instance.parts)
     if ((seen.get(part.id) ?? 0) !== part.quantity)

@@ -1,7 +1,7 @@
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import type { NestBoard, NestInstance, NestLayout, NestedBoard } from './instance.ts';
 import { largestRest } from './largest-rest.ts';
-import { placedShape } from './nest-piece.ts';
+import { placedShape, takenShapes } from './nest-piece.ts';
 
 /** Grid on which the free rectangle of a board is looked for, in mm. */
 const REST_PITCH_MM = 2;
@@ -55,7 +55,10 @@ export function scored(
 /** Share of a board that its largest free rectangle takes, 0 to 1. */
 function restShare(instance: NestInstance, board: NestBoard, { placements }: NestedBoard): number {
   const parts = new Map(instance.parts.map((part) => [part.id, part]));
-  const shapes = placements.map((placement) => placedShape(parts.get(placement.partId)!, placement));
+  const shapes = [
+    ...placements.map((placement) => placedShape(parts.get(placement.partId)!, placement)),
+    ...takenShapes(board),
+  ];
   const rest = largestRest(board, shapes, REST_PITCH_MM);
   return (boundsWidth(rest) * boundsHeight(rest)) / (board.width * board.height);
 }

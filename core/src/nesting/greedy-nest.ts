@@ -19,7 +19,7 @@ export function boardKinds(instance: NestInstance, pitchMm: number): readonly Bo
   return instance.boards
     .map((board, index) => ({ board, index }))
     .sort((a, b) => (a.board.price ?? 0) - (b.board.price ?? 0) || a.index - b.index)
-    .map(({ board }) => ({ board, empty: BoardRows.empty(board, inset, pitchMm) }));
+    .map(({ board }) => ({ board, empty: BoardRows.empty(board, inset, pitchMm, instance.clearance) }));
 }
 
 interface OpenBoard {
@@ -40,8 +40,9 @@ interface Place {
  * @param order pieces one by one, each as often as it is wanted
  */
 export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKind[], rule: PlacingRule): NestLayout {
-  const open: OpenBoard[] = [];
-  const left = new Map(kinds.map((kind) => [kind, kind.board.count]));
+  const taken = kinds.filter(({ board }) => board.taken);
+  const open = taken.map((kind): OpenBoard => ({ kind, rows: kind.empty.copy(), placements: [] }));
+  const left = new Map(kinds.map((kind) => [kind, kind.board.taken ? 0 : kind.board.count]));
   const unplaced = new Map<string, number>();
   const tooLarge = new Set<NestPiece>();
   for (const piece of order) {

@@ -1,6 +1,7 @@
 export { type PlacementFault, layoutFaults, placementFaults } from './check-layout.ts';
-export type { NestBoard, NestInstance, NestLayout, NestPart, Placement } from './instance.ts';
+export type { NestBoard, NestInstance, NestLayout, NestPart, Placement, TakenShape } from './instance.ts';
 export { isBetter, type NestScore } from './effective-boards.ts';
+export { FreeRoom } from './free-room.ts';
 export { largestRest } from './largest-rest.ts';
 export { boardsByArea } from './lower-bound.ts';
 export { restShape } from './rest-shape.ts';

@@ -11,6 +11,14 @@ export interface NestBoard {
   readonly holes?: readonly (readonly XY[])[];
   /** What one costs; offcuts cost nothing and are used first. */
   readonly price?: number;
+  /** Shapes that lie on it already and stay; such a board is there once, and in every nest. */
+  readonly taken?: readonly TakenShape[];
+}
+
+/** A shape that lies on a board already, in the board's frame. */
+export interface TakenShape {
+  readonly polygon: readonly XY[];
+  readonly holes?: readonly (readonly XY[])[];
 }
 
 /** A part to place, its polygon counter-clockwise about its own origin. */

@@ -8,11 +8,13 @@ import {
   polygonArea,
   rotation,
   translation,
+  unionOf,
   type Point,
+  type Region,
   type Shape,
   type Transform,
 } from '../geometry/index.ts';
-import type { NestPart, Placement, XY } from './instance.ts';
+import type { NestBoard, NestPart, Placement, TakenShape, XY } from './instance.ts';
 import { slabShape, type SlabShape } from './slab-shape.ts';
 
 /** Growth beyond half the clearance that makes up for corner arcs lying inside the true arc, in mm. */
@@ -51,11 +53,25 @@ export function placedShape(
   return { outer: placed(part.polygon), holes: (part.holes ?? []).map(placed) };
 }
 
+/** The outline and holes of a shape grown by a distance; nothing shrinks. @param arcToleranceMm as growRegion has it */
+export function grownShape({ outer, holes }: Shape, byMm: number, arcToleranceMm?: number): Region {
+  const rings = [counterClockwise(outer), ...holes.map((hole) => [...counterClockwise(hole)].reverse())];
+  return byMm > 0 ? growRegion(rings, byMm, arcToleranceMm) : rings;
+}
+
+const shapeOf = ({ polygon, holes = [] }: TakenShape): Shape => ({ outer: points(polygon), holes: holes.map(points) });
+
+/** The shapes that lie on a board already. */
+export const takenShapes = ({ taken = [] }: Pick<NestBoard, 'taken'>): readonly Shape[] => taken.map(shapeOf);
+
+/** What the shapes that lie on a board already keep others from: each grown by half the clearance, all in one. */
+export const takenRegion = (taken: readonly TakenShape[], clearanceMm: number): Region =>
+  unionOf(taken.flatMap((shape) => grownShape(shapeOf(shape), clearanceMm > 0 ? clearanceMm / 2 + ARC_RESERVE_MM : 0)));
+
 /** Grows a part by half the clearance and cuts it into slabs, in each turn that it may take. */
 export function nestPiece(part: NestPart, clearanceMm: number, pitchMm: number): NestPiece {
-  const outer = counterClockwise(points(part.polygon));
-  const holes = (part.holes ?? []).map((hole) => [...counterClockwise(points(hole))].reverse());
-  const grown = clearanceMm > 0 ? growRegion([outer, ...holes], clearanceMm / 2 + ARC_RESERVE_MM) : [outer, ...holes];
+  const shape = shapeOf(part);
+  const grown = grownShape(shape, clearanceMm > 0 ? clearanceMm / 2 + ARC_RESERVE_MM : 0);
   const mirrors = part.allowMirror ? [false, true] : [false];
   const poses = mirrors.flatMap((mirrored) =>
     part.rotations.map((turn): Pose => {
@@ -70,6 +86,11 @@ export function nestPiece(part: NestPart, clearanceMm: number, pitchMm: number):
       };
     }),
   );
-  const box = boundsOf(outer);
-  return { part, areaMm2: polygonArea(outer), longestMm: Math.max(box.maxX - box.minX, box.maxY - box.minY), poses };
+  const box = boundsOf(shape.outer);
+  return {
+    part,
+    areaMm2: polygonArea(shape.outer),
+    longestMm: Math.max(box.maxX - box.minX, box.maxY - box.minY),
+    poses,
+  };
 }

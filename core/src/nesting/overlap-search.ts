@@ -126,13 +126,13 @@ export class OverlapSearch {
     const { kinds, spots, best } = this.chain!;
     const last = kinds.length - 1;
     if (last < 0) return undefined;
+    const { board, room } = this.pieces.boardRooms[kinds[last]!]!;
     const share = best.score.effectiveBoards - last - this.steps[this.axis];
-    const isHopeful = last > 0 && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
+    const isHopeful = last > 0 && !board.taken && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
     if (share < SMALLEST_LAST || (isHopeful && this.random() < LEAVE_OUT_SHARE)) {
-      if (last === 0) return undefined;
+      if (last === 0 || board.taken) return undefined;
       return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {});
     }
-    const { board, room } = this.pieces.boardRooms[kinds[last]!]!;
     const shrunk =
       this.axis === 0
         ? { maxX: room.maxX - board.width * (1 - share) }

@@ -111,7 +111,7 @@ export class PieceSet {
       });
     });
     return {
-      boards: boards.filter(({ placements }) => placements.length > 0),
+      boards: boards.filter(({ placements }, at) => placements.length > 0 || instance.boards[kinds[at]!]!.taken),
       unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })),
       seconds: 0,
     };

@@ -46,7 +46,24 @@ function boardFault(board: Json): string | undefined {
   if (typeof board.id !== 'string' || board.id === '') return 'id: must be a name';
   if (!isLength(board.width, 1) || !isLength(board.height, 1)) return 'width, height: must be at least 1 mm';
   if (!isCount(board.count)) return `count: must be a whole number from 1, got ${String(board.count)}`;
-  return (board.polygon === undefined ? undefined : ringFault(board.polygon, 'polygon')) ?? ringsFault(board.holes);
+  return (
+    (board.polygon === undefined ? undefined : ringFault(board.polygon, 'polygon')) ??
+    ringsFault(board.holes) ??
+    takenFault(board)
+  );
+}
+
+function takenFault({ taken, count }: Json): string | undefined {
+  if (taken === undefined) return undefined;
+  if (!Array.isArray(taken)) return 'taken: must be a list of shapes';
+  if (count !== 1) return `count: a board with shapes on it is there once, got ${String(count)}`;
+  for (const [index, shape] of taken.entries()) {
+    const fault = isObject(shape)
+      ? (ringFault(shape.polygon, 'polygon') ?? ringsFault(shape.holes))
+      : 'must be an object';
+    if (fault) return `taken[${index}].${fault}`;
+  }
+  return undefined;
 }
 
 function partFault(part: Json): string | undefined {

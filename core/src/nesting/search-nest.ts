@@ -1,5 +1,6 @@
 import { seededRandom } from '../units/index.ts';
-import { isBetter, type NestScore, type ScoredLayout } from './effective-boards.ts';
+import { layoutFaults } from './check-layout.ts';
+import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
 import { nestPiece } from './nest-piece.ts';
 import { bestOfOrders, FIRST_ORDERS, partAreas, searchOrders, usualPitch } from './order-search.ts';
@@ -11,6 +12,8 @@ export interface SearchOptions {
   readonly seed: number;
   /** Height of the slabs that shapes are compared in, in mm; finer is denser and slower. Chosen by the board when left out. */
   readonly pitchMm?: number;
+  /** A nest that is known, to be bettered; left aside where it does not hold. */
+  readonly start?: NestLayout;
 }
 
 /** One step of a search: the best nest so far and how good it is. */
@@ -45,8 +48,11 @@ export function* searchNest(instance: NestInstance, options: SearchOptions): Gen
     tried += 1;
     return { tried, ...best!, improved };
   };
+  const areas = partAreas(instance, pieces);
+  if (options.start && layoutFaults(instance, options.start).length === 0)
+    yield step(scored(instance, options.start, areas));
   for (let order = 0; order < FIRST_ORDERS; order++) yield step(orders.next().value);
-  const overlaps = new OverlapSearch(instance, pitchMm, partAreas(instance, pieces), random);
+  const overlaps = new OverlapSearch(instance, pitchMm, areas, random);
   overlaps.begin(best!);
   for (;;) {
     yield step(overlaps.step(MOVES_A_STEP));

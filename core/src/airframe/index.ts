@@ -66,7 +66,7 @@ export {
 export { shapeOf } from './material-nests.ts';
 export { type NestScope, lockedCount } from './nest-around.ts';
 export { pushed } from './pushed.ts';
-export { locked, sentTo, slidTo, swapped, type PieceAddress } from './by-hand.ts';
+export { type ByHand, type PieceAddress, locked, sentTo, slidTo, swapped } from './by-hand.ts';
 export { type BoardFigures, type InOtherBoard, type OtherBoard, inOtherBoard } from './other-board.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
 export { someParts } from './some-parts.ts';

@@ -109,6 +109,9 @@ export const KEY_LINES = [
   line(BOARDS, 'boards', 'previous', ['(\\[)'], '[', 'choose the piece before'),
   line(BOARDS, 'boards', 'next', [']'], ']', 'choose the next piece'),
   line(BOARDS, 'boards', 'turn', ['[Shift]+r'], 'R', 'turn it'),
+  line(BOARDS, 'boards', 'lock', ['l'], 'L', 'lock it where it lies, or unlock it'),
+  line(BOARDS, 'boards', 'push', ['p'], 'P', 'arrows push others along, or not'),
+  line(BOARDS, 'boards', 'swap', ['x'], 'X', 'exchange it for another'),
   line(BOARDS, 'boards', 'nudge', ARROWS, 'Arrows', 'move it', { isLeftToControls: true }),
 ] as const satisfies readonly KeyLine[];
 

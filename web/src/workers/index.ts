@@ -1,6 +1,14 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { toRaw } from 'vue';
-import type { Airframe, FoldExtent, OtherBoard, PageSearch, ScaleGoal, ScaleSearch } from '@grain-fold/core/airframe';
+import type {
+  Airframe,
+  FoldExtent,
+  NestScope,
+  OtherBoard,
+  PageSearch,
+  ScaleGoal,
+  ScaleSearch,
+} from '@grain-fold/core/airframe';
 import type { Form } from '@grain-fold/core/forms';
 import type { FiguresWorker } from './figures.worker.ts';
 import type { Folder } from './folds.worker.ts';
@@ -88,11 +96,16 @@ export const slowly = {
   measured: (airframe: Airframe): Answer<FormsWorker['measured']> =>
     forms.ask(airframe, async (change) => forms.jobs.measured(change)),
   /** As many searches as there are cores, each of so many steps. */
-  nest: (airframe: Airframe, tries: number, onProgress: (progress: NestProgress) => void): Answer<Nester['search']> =>
+  nest: (
+    airframe: Airframe,
+    tries: number,
+    scope: NestScope,
+    onProgress: (progress: NestProgress) => void,
+  ): Answer<Nester['search']> =>
     nestSideBySide(
       allNesters().map(
         (nester) => async (seed, tell) =>
-          nester.ask(airframe, async (change) => nester.jobs.search(change, seed, tries, proxy(tell))),
+          nester.ask(airframe, async (change) => nester.jobs.search(change, seed, tries, { ...scope }, proxy(tell))),
       ),
       airframe.settings.nest.seed,
       onProgress,

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { searchAirframeNest, type AirframeNest } from '@grain-fold/core/airframe';
+import { searchAirframeNest, type AirframeNest, type NestScope } from '@grain-fold/core/airframe';
 import type { NestScore } from '@grain-fold/core/nesting';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 
@@ -28,6 +28,7 @@ const nester = {
     change: AirframeChange,
     seed: number,
     tries: number,
+    scope: NestScope,
     onProgress: (progress: NestProgress) => void,
   ): Promise<NestResult> {
     const airframe = keeper.take(change);
@@ -35,7 +36,7 @@ const nester = {
     const start = performance.now();
     let told = -Infinity;
     let isNews = false;
-    for (const { nest, tried, score, improved } of searchAirframeNest(airframe, seed)) {
+    for (const { nest, tried, score, improved } of searchAirframeNest(airframe, seed, scope)) {
       const now = performance.now();
       const figures = { tried, score, seconds: (now - start) / 1000 };
       isNews ||= improved;

@@ -28,6 +28,13 @@ const matrix = (placed: PlacedPiece): string => {
   const { a, b, c, d, e, f } = placementTransform(placed);
   return `matrix(${a} ${b} ${c} ${d} ${e} ${f})`;
 };
+/** Locked pieces lie under a shade, firmly edged. */
+const locked = computed(() =>
+  props.view.pieces
+    .filter(({ placed }) => placed.isLocked)
+    .map(({ shape }) => `M${shape.outer.map(({ x, y }) => `${x} ${y}`).join('L')}Z`)
+    .join(''),
+);
 const rest = computed(() => ({
   x: props.view.rest.minX,
   y: props.view.rest.minY,
@@ -52,5 +59,14 @@ const rest = computed(() => ({
     >
       <PartMarks :part="piece.part" plain :fill="index === chosenIndex ? '#fff4dc' : 'var(--foam)'" />
     </g>
+    <path
+      v-if="locked"
+      :d="locked"
+      fill="#8a6a2f"
+      fill-opacity="0.2"
+      stroke="#6b4e1c"
+      stroke-width="2.4"
+      vector-effect="non-scaling-stroke"
+    />
   </g>
 </template>

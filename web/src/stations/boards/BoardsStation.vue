@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { boardViews, isNestCurrent, shapeOf, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
-import { boundsOf, boundsWidth } from '@grain-fold/core/geometry';
-import { countOf, formatLength } from '@grain-fold/core/units';
+import { countOf } from '@grain-fold/core/units';
 import MatCanvas from '../../mat/MatCanvas.vue';
 import TrayBar from '../../frame/TrayBar.vue';
 import { arrowStep } from '../../keys/arrow-step.ts';
@@ -11,10 +10,12 @@ import InTurn from '../../kit/InTurn.vue';
 import ToolButton from '../../kit/ToolButton.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { useFigures } from '../../stores/figures.ts';
+import BoardCaptions from './BoardCaptions.vue';
 import BoardOnMat from './BoardOnMat.vue';
 import { boardsBounds, layOutBoards } from './lay-out-boards.ts';
 import NestSlip from './NestSlip.vue';
 import PieceSlip from './PieceSlip.vue';
+import { useByHand } from './use-by-hand.ts';
 import { useNesting } from './use-nesting.ts';
 import { usePlacing } from './use-placing.ts';
 
@@ -32,6 +33,7 @@ const views = computed<readonly BoardView[]>(() =>
 const boards = computed(() => layOutBoards(views.value));
 const fitTo = computed(() => boardsBounds(boards.value));
 const placing = usePlacing(boards);
+const hand = useByHand(boards, placing);
 const mayPlace = computed(() => !nesting.isRunning.value && !isOld.value);
 const hasParts = computed(() => (figures.quick?.pieces ?? 0) > 0);
 watch(
@@ -59,31 +61,6 @@ const chosenPath = computed(() => {
   if (!piece || !on || placing.held.value) return undefined;
   return `M${piece.shape.outer.map(({ x, y }) => `${x + on.origin.x} ${y + on.origin.y}`).join('L')}Z`;
 });
-/** Names are written where they fit at the zoom. */
-function labels(
-  view: BoardView,
-  k: number,
-): readonly { readonly x: number; readonly y: number; readonly text: string; readonly size: number }[] {
-  return view.pieces.flatMap(({ piece, shape }) => {
-    const box = boundsOf(shape.outer);
-    const size = 13,
-      room = Math.min(boundsWidth(box) * k * 0.86, 400),
-      tall = (box.maxY - box.minY) * k;
-    const { name, side } = piece.part;
-    const letters = Math.floor(room / (size * 0.42)),
-      hand = side === 'single' ? '' : `, ${side}`;
-    // The hand is never left out: of a long name the end is.
-    const least = hand === '' ? name.length : Math.min(name.length, 3) + 1 + hand.length;
-    if (tall < size + 3 || letters < least) return [];
-    const text =
-      name.length + hand.length <= letters ? name + hand : `${name.slice(0, letters - hand.length - 1)}…${hand}`;
-    return [{ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2, text, size }];
-  });
-}
-const yieldFill = (view: BoardView): string => (view.yield >= 0.6 ? '#c4dba4' : '#ffc878');
-const restText = ({ rest }: BoardView): string =>
-  `rest ${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLength(rest.maxY - rest.minY, work.unit, 0)} ${work.unit}`;
-
 /** Moving and turning wait while a nest is searched or is another airframe's. */
 const whilePlacing =
   (act: (event: KeyboardEvent) => unknown) =>
@@ -91,16 +68,20 @@ const whilePlacing =
     mayPlace.value && act(event);
 useKeys('boards', {
   nest: () => (placing.held.value ? placing.putDown() : void nesting.start(tries.value)),
-  stop: () => (nesting.isRunning.value ? nesting.stop() : placing.backOut()),
+  stop: () => (nesting.isRunning.value ? nesting.stop() : hand.isSwapping.value ? hand.swap() : placing.backOut()),
   next: whilePlacing(() => placing.step(1)),
   previous: whilePlacing(() => placing.step(-1)),
   turn: whilePlacing((event) => placing.turn(event.shiftKey ? -1 : 1)),
   nudge: whilePlacing((event) => {
     if (!placing.chosen.value) return false;
     const [x, y] = arrowStep(event, work.unit);
-    placing.nudge(x, y);
+    if (hand.isPushing.value && !placing.held.value) hand.push(x, y);
+    else placing.nudge(x, y);
     return true;
   }),
+  lock: whilePlacing(() => hand.lock()),
+  push: whilePlacing(() => (hand.isPushing.value = !hand.isPushing.value)),
+  swap: whilePlacing(() => hand.swap()),
 });
 </script>
 
@@ -114,13 +95,14 @@ useKeys('boards', {
         :unit="work.unit"
         :arrows-pan="!placing.chosen.value"
         label="Boards with the parts nested on them"
-        :cursor="placing.held.value ? 'grabbing' : 'default'"
+        :cursor="placing.held.value ? 'grabbing' : hand.isSwapping.value ? 'crosshair' : 'default'"
         @press="
           (at) => {
-            if (mayPlace) placing.press(at);
+            if (mayPlace && hand.isSwapping.value) hand.swapWith(placing.pieceAt(at));
+            else if (mayPlace) placing.press(at);
           }
         "
-        @move="(at) => placing.move(at)"
+        @move="(at, event) => placing.move(at, event.altKey)"
         @release="placing.release()"
       >
         <template #world>
@@ -153,61 +135,7 @@ useKeys('boards', {
           />
         </template>
         <template #screen="{ toScreen, view: mapped }">
-          <g class="figures" font-weight="600" pointer-events="none">
-            <template v-for="{ view, origin } in boards" :key="view.number">
-              <g
-                :transform="`translate(${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).x} ${toScreen({ x: origin.x, y: origin.y + view.board.heightMm }).y - 8})`"
-              >
-                <text fill="#fff" font-size="16"
-                  >Board {{ view.number
-                  }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2"
-                    >{{ formatLength(view.board.widthMm, work.unit, 0) }} ×
-                    {{ formatLength(view.board.heightMm, work.unit, 0) }} ·
-                    {{ countOf(view.pieces.length, 'piece') }}</tspan
-                  ><tspan v-if="view.board.widthMm * mapped.k < 260" dx="12" :fill="yieldFill(view)"
-                    >{{ Math.round(view.yield * 100) }} %</tspan
-                  ></text
-                >
-                <text
-                  v-if="view.board.widthMm * mapped.k >= 260"
-                  :x="view.board.widthMm * mapped.k"
-                  text-anchor="end"
-                  font-size="16"
-                  :fill="yieldFill(view)"
-                  >{{ Math.round(view.yield * 100) }} %</text
-                >
-              </g>
-              <text
-                v-if="
-                  (view.rest.maxX - view.rest.minX) * mapped.k > 150 &&
-                  (view.rest.maxY - view.rest.minY) * mapped.k > 34
-                "
-                :x="toScreen({ x: origin.x + (view.rest.minX + view.rest.maxX) / 2, y: 0 }).x"
-                :y="toScreen({ x: 0, y: origin.y + (view.rest.minY + view.rest.maxY) / 2 }).y + 5"
-                text-anchor="middle"
-                font-size="15"
-                fill="#33481f"
-                stroke="#e4d8b9"
-                stroke-width="5"
-                paint-order="stroke"
-                >{{ restText(view) }}</text
-              >
-              <text
-                v-for="(label, index) in labels(view, mapped.k)"
-                :key="index"
-                :x="toScreen({ x: label.x + origin.x, y: 0 }).x"
-                :y="toScreen({ x: 0, y: label.y + origin.y }).y + 4"
-                :font-size="label.size"
-                font-weight="500"
-                text-anchor="middle"
-                fill="var(--ink)"
-                stroke="var(--foam)"
-                stroke-width="4"
-                paint-order="stroke"
-                >{{ label.text }}</text
-              >
-            </template>
-          </g>
+          <BoardCaptions :boards="boards" :to-screen="toScreen" :zoom="mapped.k" />
         </template>
         <div class="mat-tools" role="toolbar" aria-label="Nest">
           <ToolButton
@@ -222,6 +150,30 @@ useKeys('boards', {
             word="turn"
             :disabled="!placing.chosen.value || !mayPlace"
             @press="placing.turn(1)"
+          />
+          <ToolButton
+            key-name="L"
+            :word="hand.isLocked.value ? 'unlock' : 'lock'"
+            hint="A locked piece stays where it lies when you nest again"
+            :is-on="hand.isLocked.value"
+            :disabled="!placing.chosen.value || !mayPlace"
+            @press="hand.lock()"
+          />
+          <ToolButton
+            key-name="P"
+            word="push"
+            hint="Arrow keys push along what is in the way"
+            :is-on="hand.isPushing.value"
+            :disabled="!mayPlace"
+            @press="hand.isPushing.value = !hand.isPushing.value"
+          />
+          <ToolButton
+            key-name="X"
+            word="exchange"
+            hint="The chosen piece and the one you press next change places"
+            :is-on="hand.isSwapping.value"
+            :disabled="!placing.chosen.value || !mayPlace"
+            @press="hand.swap()"
           />
           <ToolButton key-name="]" word="next piece" :disabled="!mayPlace" @press="placing.step(1)" />
           <ToolButton word="undo" :disabled="!work.undoLabel" @press="work.undo()" />
@@ -255,12 +207,21 @@ useKeys('boards', {
           </el-button>
         </div>
       </div>
-      <NestSlip v-model:tries="tries" :views="views" :nesting="nesting" :is-old="isOld" @nest="nesting.start(tries)">
+      <NestSlip
+        v-model:tries="tries"
+        :views="views"
+        :nesting="nesting"
+        :is-old="isOld"
+        @nest="nesting.start(tries, $event)"
+      >
         <PieceSlip
           v-if="placing.chosenPiece.value && placing.chosen.value"
           :placing="placing"
+          :hand="hand"
+          :boards="boards"
           :view="boards[placing.chosen.value.board]!.view"
           :is-fixed="!mayPlace"
+          @nest-board="nesting.start(tries, { board: $event })"
         />
       </NestSlip>
     </div>
@@ -275,12 +236,16 @@ useKeys('boards', {
       >
       <template v-else-if="placing.held.value && placing.chosen.value"
         ><span>{{ placing.heldFault.value ? 'it does not fit here yet' : 'it fits here' }}</span
-        ><span><kbd>arrows</kbd> move it</span><span><kbd>Enter</kbd> put it down</span
-        ><span><kbd>Esc</kbd> take it back</span></template
+        ><span><kbd>Alt</kbd> through the others</span><span><kbd>arrows</kbd> move it</span
+        ><span><kbd>Enter</kbd> put it down</span><span><kbd>Esc</kbd> take it back</span></template
+      >
+      <template v-else-if="hand.isSwapping.value"
+        ><span>press the piece to exchange it for</span><span><kbd>Esc</kbd> leave it</span></template
       >
       <template v-else
-        ><span>drag a piece to move it</span><span><kbd>R</kbd> turn</span><span><kbd>arrows</kbd> nudge</span
-        ><span><kbd>[</kbd> <kbd>]</kbd> choose</span></template
+        ><span>drag a piece: it slides along the others</span><span><kbd>R</kbd> turn</span
+        ><span><kbd>arrows</kbd> {{ hand.isPushing.value ? 'push' : 'nudge' }}</span
+        ><span><kbd>L</kbd> lock</span><span><kbd>[</kbd> <kbd>]</kbd> choose</span></template
       >
     </TrayBar>
   </div>

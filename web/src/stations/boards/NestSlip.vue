@@ -7,7 +7,9 @@ import {
   largestRestOf,
   piecesOfAirframe,
   wholeRestOf,
+  type AirframeNest,
   type BoardView,
+  type NestScope,
   type NestSettings,
 } from '@grain-fold/core/airframe';
 import type { Polygon } from '@grain-fold/core/geometry';
@@ -18,10 +20,11 @@ import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import NestCourse from './NestCourse.vue';
+import NestsFound from './NestsFound.vue';
 import type { Nesting } from './use-nesting.ts';
 
 const props = defineProps<{ views: readonly BoardView[]; nesting: Nesting; isOld: boolean; tries: number }>();
-const emit = defineEmits<{ nest: []; 'update:tries': [value: number] }>();
+const emit = defineEmits<{ nest: [scope?: NestScope]; 'update:tries': [value: number] }>();
 const work = useAirframe();
 
 const settings = computed(() => work.airframe!.settings.nest);
@@ -48,10 +51,14 @@ function keep(view: BoardView, corners?: Polygon): void {
   work.message = `${offcut.name} is in Stock with none counted: count it there when the board is cut.`;
 }
 const priceWords = (price: number): string => formatPrice(price, work.airframe?.settings.currency);
+const lay = (other: AirframeNest): void => {
+  props.nesting.outcome.value = '';
+  work.setNest(`Lay the nest of ${countOf(other.boards.length, 'board')}`, other);
+};
 /** Starts the search elsewhere, from a number that the file keeps. */
 function tryAnother(): void {
   change({ seed: (settings.value.seed % 999_999) + 1 });
-  emit('nest');
+  emit('nest', { isAnother: true });
 }
 const pieces = computed(() => piecesOfAirframe(work.airframe!));
 const unplaced = computed(() =>
@@ -90,6 +97,7 @@ const isTakingOut = ref(false);
       <el-button type="primary" size="small" @click="$emit('nest')">Nest again</el-button>
     </div>
     <p v-if="nesting.fault.value" class="warn" role="alert">{{ nesting.fault.value }}</p>
+    <p v-if="nesting.outcome.value" class="outcome" role="status">{{ nesting.outcome.value }}</p>
     <section v-if="nesting.progress.value">
       <h2 class="eyebrow">{{ nesting.isRunning.value ? 'Best so far' : 'Last search' }}</h2>
       <p class="big figures" aria-live="polite">
@@ -138,6 +146,7 @@ const isTakingOut = ref(false);
         </template>
       </section>
     </InTurn>
+    <InTurn v-if="!nesting.isRunning.value"><NestsFound @lay="lay" /></InTurn>
     <InTurn>
       <section>
         <h2 class="eyebrow">Distances and search</h2>
@@ -193,7 +202,10 @@ const isTakingOut = ref(false);
         >
           Take a board out
         </el-button>
-        <p class="hint">Nesting again finds the same nest again; another try starts the search elsewhere.</p>
+        <p class="hint">
+          Nesting again goes on from this nest around what is locked; another try starts elsewhere, and the better one
+          stays.
+        </p>
       </section>
     </InTurn>
     <InTurn>
@@ -249,6 +261,10 @@ const isTakingOut = ref(false);
 }
 .another + .another {
   margin-left: 8px;
+}
+.outcome {
+  margin-top: 12px;
+  font-weight: 500;
 }
 .hint {
   color: var(--ink-soft);

@@ -2,17 +2,34 @@
 import { computed } from 'vue';
 import { shapeOf, turnsOn, type BoardView } from '@grain-fold/core/airframe';
 import { boundsOf } from '@grain-fold/core/geometry';
+import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import type { BoardOnMat } from './lay-out-boards.ts';
+import type { HandWork } from './use-by-hand.ts';
 import type { Placing } from './use-placing.ts';
 
 /** The piece that is chosen on a board: where it lies, and why it may not lie where it was put. */
-const props = defineProps<{ placing: Placing; view: BoardView; isFixed: boolean }>();
+const props = defineProps<{
+  placing: Placing;
+  hand: HandWork;
+  view: BoardView;
+  boards: readonly BoardOnMat[];
+  isFixed: boolean;
+}>();
+const emit = defineEmits<{ nestBoard: [board: number] }>();
 const work = useAirframe();
 const piece = computed(() => props.placing.chosenPiece.value!);
 const now = computed(() => props.placing.held.value?.placed ?? piece.value.placed);
 const box = computed(() => boundsOf(shapeOf(piece.value.piece, now.value).outer));
 const turns = computed(() => turnsOn(work.airframe!, piece.value.piece, props.view.board));
+/** Boards of the piece's material: it can be sent to each. */
+const choices = computed(() =>
+  props.boards.flatMap(({ view }, at) =>
+    view.board.material === piece.value.piece.part.material ? [[String(at), `board ${view.number}`] as const] : [],
+  ),
+);
+const isBoardLocked = computed(() => props.view.pieces.every(({ placed }) => placed.isLocked));
 const isHeld = computed(() => props.placing.held.value !== undefined);
 </script>
 
@@ -22,15 +39,24 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       {{ piece.piece.part.name
       }}<template v-if="piece.piece.part.side !== 'single'">, {{ piece.piece.part.side }}</template>
     </h2>
-    <div class="row">
-      <span>On</span><span class="value">board {{ view.number }}</span>
+    <div v-if="choices.length < 2 || isFixed || hand.isLocked.value" class="row">
+      <span>On</span
+      ><span class="value">board {{ view.number }}<template v-if="hand.isLocked.value">, locked</template></span>
     </div>
+    <ChoiceRow
+      v-else
+      label="On"
+      is-list
+      :model-value="String(placing.chosen.value?.board ?? 0)"
+      :choices="choices"
+      @update:model-value="hand.send(Number($event))"
+    />
     <MeasureField
       label="Across"
       :unit="work.unit"
       :model-value="box.minX"
       :decimals="2"
-      :disabled="isFixed"
+      :disabled="isFixed || hand.isLocked.value"
       @update:model-value="placing.moveTo({ left: $event })"
     />
     <MeasureField
@@ -38,7 +64,7 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       :unit="work.unit"
       :model-value="box.minY"
       :decimals="2"
-      :disabled="isFixed"
+      :disabled="isFixed || hand.isLocked.value"
       @update:model-value="placing.moveTo({ bottom: $event })"
     />
     <MeasureField
@@ -47,7 +73,7 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       :model-value="now.rotation"
       :least="-360"
       :most="360"
-      :disabled="isFixed"
+      :disabled="isFixed || hand.isLocked.value"
       @update:model-value="placing.turnTo($event)"
     />
     <p v-if="placing.heldFault.value || placing.refusal.value" class="warn" role="alert">
@@ -60,8 +86,21 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
         >
         <el-button size="small" @click="placing.backOut()">Take it back</el-button>
       </template>
-      <el-button size="small" :disabled="turns.length < 2" @click="placing.turn(1)">Turn</el-button>
+      <el-button size="small" :disabled="turns.length < 2 || hand.isLocked.value" @click="placing.turn(1)"
+        >Turn</el-button
+      >
+      <el-button v-if="!isHeld" size="small" @click="hand.lock()">{{
+        hand.isLocked.value ? 'Unlock' : 'Lock'
+      }}</el-button>
       <el-button v-if="!isHeld" text size="small" @click="placing.drop()">Done</el-button>
+    </div>
+    <div v-if="!isFixed && !isHeld" class="buttons">
+      <el-button size="small" @click="emit('nestBoard', placing.chosen.value!.board)"
+        >Nest board {{ view.number }} alone</el-button
+      >
+      <el-button size="small" @click="hand.lockBoard()">{{
+        isBoardLocked ? 'Unlock its pieces' : 'Lock its pieces'
+      }}</el-button>
     </div>
   </section>
 </template>
@@ -86,6 +125,10 @@ h2 {
 .buttons {
   display: flex;
   gap: 8px;
+  flex-wrap: wrap;
   margin-top: 10px;
+}
+.buttons .el-button {
+  margin: 0;
 }
 </style>

@@ -1,9 +1,10 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import type { AirframeNest } from '@grain-fold/core/airframe';
+import { isNestCurrent, lockedCount, type AirframeNest, type NestScope } from '@grain-fold/core/airframe';
 import { countOf } from '@grain-fold/core/units';
 import type { NestProgress } from '../../workers/nest.worker.ts';
 import { slowly } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { isBetterNest, keepFound, nestFigures } from './nests-found.ts';
 
 /** A point of the search's course: when, and how good the best nest was. */
 export interface CoursePoint {
@@ -20,12 +21,16 @@ export function useNesting() {
   const course = shallowRef<readonly CoursePoint[]>([]);
   const fault = ref('');
 
-  /** Searches for so many steps or until it is stopped; the best is then kept as the airframe's nest. */
-  async function start(tries: number): Promise<void> {
+  /** What came of the last search, where the nest that is shown does not say it. */
+  const outcome = ref('');
+
+  /** Searches for so many steps or until it is stopped; the best is then kept as the airframe's nest, unless the one before is better. */
+  async function start(tries: number, scope: NestScope = {}): Promise<void> {
     const airframe = work.airframe;
     if (!airframe || isRunning.value) return;
     isRunning.value = true;
     fault.value = '';
+    outcome.value = '';
     progress.value = undefined;
     best.value = undefined;
     course.value = [];
@@ -37,11 +42,10 @@ export function useNesting() {
       }
     };
     try {
-      const result = await slowly.nest(airframe, tries, tell);
+      const result = await slowly.nest(airframe, tries, scope, tell);
       tell(result);
       // Parts edited meanwhile make the nest one of an older state; its fingerprint says so where it is shown.
-      if (work.airframe?.id === airframe.id)
-        work.setNest(`Nest on ${countOf(result.nest.boards.length, 'board')}`, result.nest);
+      if (work.airframe?.id === airframe.id) take(result.nest, scope);
     } catch (error) {
       fault.value =
         error instanceof Error ? `The nest stopped: ${error.message}` : 'The nest stopped without a reason.';
@@ -49,6 +53,29 @@ export function useNesting() {
       isRunning.value = false;
       best.value = undefined;
     }
+  }
+  /** Keeps what was found: as the nest, or beside the one before where that is no worse. */
+  function take(nest: AirframeNest, { board, isAnother }: NestScope): void {
+    const airframe = work.airframe!,
+      before = airframe.nest;
+    if (before && isNestCurrent(airframe)) {
+      keepFound(airframe.id, before);
+      const [now, kept] = [nestFigures(airframe, nest), nestFigures(airframe, before)];
+      if (board === undefined && nest.readHash === before.readHash && !isBetterNest(now, kept)) {
+        if (isAnother) keepFound(airframe.id, nest);
+        outcome.value = isAnother
+          ? `This try came to ${now.effectiveBoards.toFixed(2)} boards, no better than ${kept.effectiveBoards.toFixed(2)}: the nest before stays.`
+          : 'Nothing better was found: the nest stays as it was. A longer search, or another try, may find more.';
+        return;
+      }
+    }
+    const freed = lockedCount(before) - lockedCount(nest);
+    if (freed > 0) outcome.value = `${countOf(freed, 'locked piece')} could not stay: laid anew.`;
+    keepFound(airframe.id, nest);
+    work.setNest(
+      board === undefined ? `Nest on ${countOf(nest.boards.length, 'board')}` : `Nest board ${board + 1} anew`,
+      nest,
+    );
   }
   const stop = (): void => {
     if (isRunning.value) void slowly.stopNest();
@@ -61,6 +88,7 @@ export function useNesting() {
     best,
     course,
     fault,
+    outcome,
     start,
     stop,
     seconds: computed(() => progress.value?.seconds ?? 0),

@@ -3,10 +3,12 @@ import {
   mayTurnTo,
   pieceFaults,
   shapeOf,
+  slidTo,
   turnPlaced,
   turnsOn,
   type AirframeNest,
   type BoardView,
+  type PieceAddress,
   type PlacedPiece,
 } from '@grain-fold/core/airframe';
 import { boundsOf, isInsideRegion, type Point } from '@grain-fold/core/geometry';
@@ -14,11 +16,6 @@ import { formatAngle, formatLengthWithUnit, normaliseDegrees } from '@grain-fold
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';
 
-/** A placed piece by its board and its place in the board's list. */
-export interface PieceAddress {
-  readonly board: number;
-  readonly index: number;
-}
 /** Where a piece is being held, on which board. */
 interface Held {
   readonly board: number;
@@ -114,23 +111,39 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
       chosen.value = pieceAt(at);
     }
     const from = where();
-    drag.value = from && { start: at, from };
+    drag.value = from && !chosenPiece.value?.placed.isLocked ? { start: at, from } : undefined;
   }
-  function move(at: Point): void {
+  /** Drags the piece on: it slides along what is in its way, unless it is let through. */
+  function move(at: Point, isLetThrough: boolean): void {
     if (!drag.value) return;
     const { from, start } = drag.value;
     if (!held.value && Math.hypot(at.x - start.x, at.y - start.y) < SLACK_MM) return;
     const target = boardAt(at) >= 0 ? boardAt(at) : from.board;
     const home = boards.value[from.board]!.origin,
       origin = boards.value[target]!.origin;
-    held.value = {
-      board: target,
-      placed: {
-        ...from.placed,
-        x: from.placed.x + at.x - start.x + home.x - origin.x,
-        y: from.placed.y + at.y - start.y + home.y - origin.y,
-      },
+    const placed = {
+      ...from.placed,
+      x: from.placed.x + at.x - start.x + home.x - origin.x,
+      y: from.placed.y + at.y - start.y + home.y - origin.y,
     };
+    held.value = { board: target, placed: isLetThrough ? placed : slid(target, placed) };
+  }
+  /** Where a piece wanted at a place comes to lie among the others; there, where it may not lie on that board or has no room near. */
+  function slid(board: number, placed: PlacedPiece): PlacedPiece {
+    const airframe = work.airframe,
+      piece = chosenPiece.value?.piece,
+      view = boards.value[board]?.view;
+    if (!airframe || !piece || !view || !chosen.value) return placed;
+    if (view.board.material !== piece.part.material || !mayTurnTo(piece, view.board, placed.rotation)) return placed;
+    const index = chosen.value.board === board ? chosen.value.index : -1;
+    return slidTo(airframe, view, index, piece, placed) ?? placed;
+  }
+  /** Whether the chosen piece is locked, and says so. */
+  function isKept(): boolean {
+    const piece = chosenPiece.value;
+    if (!piece?.placed.isLocked) return false;
+    refusal.value = `${piece.piece.part.name} is locked: unlock it to move it.`;
+    return true;
   }
   function release(): void {
     if (!drag.value) return;
@@ -147,7 +160,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
   function lay(placed: PlacedPiece, word: 'Move' | 'Turn'): void {
     const from = chosen.value,
       board = where()?.board;
-    if (!from || board === undefined) return;
+    if (!from || board === undefined || isKept()) return;
     refusal.value = '';
     if (held.value || faultOf(from, board, placed)) held.value = { board, placed };
     else put(from, board, placed, word);
@@ -200,7 +213,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
   }
   function nudge(dx: number, dy: number): void {
     const now = where();
-    if (!now || !chosen.value) return;
+    if (!now || !chosen.value || isKept()) return;
     const placed = { ...now.placed, x: now.placed.x + dx, y: now.placed.y + dy };
     if (held.value) held.value = { ...now, placed };
     else put(chosen.value, now.board, placed, 'Move');
@@ -250,6 +263,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     held,
     heldFault,
     refusal,
+    pieceAt,
     press,
     move,
     release,

@@ -3,6 +3,7 @@ import { accountRoutes } from '../../server/src/accounts/account.routes.ts';
 import { airframeRoutes } from '../../server/src/airframes/airframe.routes.ts';
 import { attachmentRoutes } from '../../server/src/attachments/attachment.routes.ts';
 import { printerRoutes } from '../../server/src/printers/printer.routes.ts';
+import { stockRoutes } from '../../server/src/stock/stock.routes.ts';
 import { Client, newcomer, type Answer } from './client.ts';
 import type { Report } from './report.ts';
 
@@ -13,6 +14,7 @@ const ROUTERS = [
   airframeRoutes(nothing, nothing, nothing, nothing, nothing),
   attachmentRoutes(nothing),
   printerRoutes(nothing),
+  stockRoutes(nothing),
 ] as unknown as Router[];
 
 /** Every route that the server has, by method and path. */

@@ -12,3 +12,4 @@ export * from './requests/airframes.ts';
 export * from './requests/attachments.ts';
 export * from './requests/new-airframe.ts';
 export * from './requests/printers.ts';
+export * from './requests/stock.ts';

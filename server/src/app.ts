@@ -17,6 +17,8 @@ import type { DocumentService } from './documents/document.service.ts';
 import type { AppContext, AppState } from './http/app-context.ts';
 import { printerRoutes } from './printers/printer.routes.ts';
 import { PrinterService } from './printers/printer.service.ts';
+import { stockRoutes } from './stock/stock.routes.ts';
+import { StockService } from './stock/stock.service.ts';
 import type { ReadingService } from './reading/reading.service.ts';
 import { bodyGate } from './http/body-gate.ts';
 import { knownHost } from './http/known-host.ts';
@@ -111,6 +113,7 @@ export function createApp({ sequelize, documents, reading, logger, signInTries, 
     airframeRoutes(airframes, reading, documents, attachments, printers),
     attachmentRoutes(attachments),
     printerRoutes(printers),
+    stockRoutes(new StockService(sequelize)),
   ];
   app.use(bodyGate(routers));
   app.use(async (ctx, next) => {

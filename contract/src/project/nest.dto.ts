@@ -1,7 +1,8 @@
 import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
-import { IsCountBetween, IsIdentifier, IsNumberBetween, EachNested } from './rules.ts';
+import { BoardDto } from './board.dto.ts';
+import { IsCountBetween, IsIdentifier, IsNumberBetween, EachNested, Nested } from './rules.ts';
 
 const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
 
@@ -21,6 +22,8 @@ export class NestedBoardDto {
   @EachNested()
   @Type(() => PlacedPieceDto)
   placements!: PlacedPieceDto[];
+  /** The board as it was when it was cut. */
+  @IsOptional() @Nested(() => BoardDto) cutFrom?: BoardDto;
 }
 export class UnplacedDto {
   @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) pieceId!: string;

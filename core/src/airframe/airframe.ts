@@ -47,12 +47,20 @@ export interface PlacedPiece {
   readonly isLocked?: boolean;
 }
 
+/** One board of a kept nest. */
+export interface AirframeNestBoard {
+  readonly boardId: string;
+  readonly placements: readonly PlacedPiece[];
+  /** The board as it was when it was cut: its pieces are there and are not nested any more. */
+  readonly cutFrom?: Board;
+}
+
 /** A nest that the builder keeps, with the fingerprint of what it was made from. */
 export interface AirframeNest {
   readonly readHash: string;
   readonly seed: number;
   readonly tried: number;
-  readonly boards: readonly { readonly boardId: string; readonly placements: readonly PlacedPiece[] }[];
+  readonly boards: readonly AirframeNestBoard[];
   readonly unplaced: readonly { readonly pieceId: string; readonly quantity: number }[];
 }
 

@@ -39,6 +39,19 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
   });
 }
 
+/** The pieces that are still to be nested: what boards that are cut already held is there. */
+export function piecesToNest(airframe: Airframe): readonly Piece[] {
+  const pieces = piecesOfAirframe(airframe);
+  const cut = new Map<string, number>();
+  for (const { cutFrom, placements } of airframe.nest?.boards ?? [])
+    if (cutFrom) for (const { pieceId } of placements) cut.set(pieceId, (cut.get(pieceId) ?? 0) + 1);
+  if (cut.size === 0) return pieces;
+  return pieces.flatMap((piece) => {
+    const quantity = piece.quantity - (cut.get(piece.id) ?? 0);
+    return quantity > 0 ? [{ ...piece, quantity }] : [];
+  });
+}
+
 /** The pieces that fly: what a form makes to build by, jigs and gauges, has no place in the airframe. */
 export const flyingPieces = (airframe: Airframe): readonly Piece[] =>
   piecesOfAirframe({ ...airframe, parts: airframe.parts.filter(({ source, place }) => !source || place) });
@@ -81,7 +94,7 @@ const shapeHash = memo((part: ResolvedPart): string =>
 export function nestHash(airframe: Airframe): string {
   const { seed: _seed, ...distances } = airframe.settings.nest;
   return stableHash([
-    piecesOfAirframe(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
+    piecesToNest(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
     // Boards that are not there hold nothing.
     airframe.boards.filter(({ count }) => count > 0),
     distances,

@@ -63,6 +63,7 @@ export {
   turnsOn,
   mayTurnTo,
 } from './nest-airframe.ts';
+export { type AfterCut, cutBoard, restsOf } from './cut-boards.ts';
 export { shapeOf } from './material-nests.ts';
 export { type NestScope, lockedCount } from './nest-around.ts';
 export { pushed } from './pushed.ts';

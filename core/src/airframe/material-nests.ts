@@ -10,7 +10,7 @@ import {
 import { allowedTurns, type Board } from '../stock/index.ts';
 import { defined } from '../units/index.ts';
 import type { Airframe, PlacedPiece } from './airframe.ts';
-import { piecesOfAirframe, type Piece } from './funnel.ts';
+import { piecesToNest, type Piece } from './funnel.ts';
 
 /** Flattening of parts for nesting, in mm; the clearance makes up for it. */
 export const NEST_TOLERANCE_MM = 0.01;
@@ -39,7 +39,7 @@ export interface LyingPieces {
  * @param quantities how many of each piece, by its id, where not all are to be nested
  */
 export function materialNests(airframe: Airframe, quantities?: ReadonlyMap<string, number>): readonly MaterialNest[] {
-  const all = piecesOfAirframe(airframe);
+  const all = piecesToNest(airframe);
   const pieces = quantities
     ? all.flatMap((piece) => (quantities.get(piece.id) ? [{ ...piece, quantity: quantities.get(piece.id)! }] : []))
     : all;

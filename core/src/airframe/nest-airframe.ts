@@ -25,7 +25,11 @@ import { nestsAround, type NestScope } from './nest-around.ts';
 
 /** Boards that no nest of the airframe can do without, by area alone; parts of a material without boards are left out. */
 export const boardsAtLeast = (airframe: Airframe): number =>
-  materialNests(airframe).reduce((sum, { instance }) => sum + boardsByArea(instance), 0);
+  materialNests(airframe).reduce((sum, { instance }) => sum + boardsByArea(instance), cutBoardsOf(airframe).length);
+
+/** The boards of the kept nest that are cut. */
+const cutBoardsOf = ({ nest }: Airframe): AirframeNest['boards'] =>
+  (nest?.boards ?? []).filter(({ cutFrom }) => cutFrom !== undefined);
 
 /** A nest of the whole airframe while it is being searched. */
 export interface AirframeNestStep {
@@ -56,6 +60,7 @@ export function* searchAirframeNest(
       material,
       search: searchNest(material.instance, { seed, ...defined({ start: material.start }) }),
     }));
+  const cut = cutBoardsOf(airframe);
   const homeless = withoutBoards.flatMap(({ instance }) =>
     instance.parts.map((part) => ({ pieceId: part.id, quantity: part.quantity })),
   );
@@ -69,7 +74,7 @@ export function* searchAirframeNest(
       score: {
         unplacedMm2: total('unplacedMm2'),
         cost: total('cost'),
-        effectiveBoards: total('effectiveBoards'),
+        effectiveBoards: total('effectiveBoards') + (only === undefined ? cut.length : 0),
       },
       improved: tried === 1 || steps.some(({ step }) => step.improved),
       nest: {
@@ -77,7 +82,9 @@ export function* searchAirframeNest(
         seed,
         tried,
         boards:
-          only === undefined ? boards : airframe.nest!.boards.flatMap((one, at) => (at === only ? boards : [one])),
+          only === undefined
+            ? [...cut, ...boards]
+            : airframe.nest!.boards.flatMap((one, at) => (at === only ? boards : [one])),
         unplaced:
           only === undefined
             ? [...steps.flatMap(({ step }) => unplacedOf(step.layout)), ...homeless]
@@ -115,6 +122,7 @@ export function quickNest(airframe: Airframe, steps = 2): AirframeNestStep {
 export interface BoardView {
   readonly number: number;
   readonly board: Board;
+  readonly isCut: boolean;
   readonly pieces: readonly { readonly placed: PlacedPiece; readonly piece: Piece; readonly shape: Shape }[];
   /** Part area over board area, 0 to 1. */
   readonly yield: number;
@@ -128,8 +136,8 @@ const viewsIn = memo((airframe: Airframe) => memo((nest: AirframeNest) => viewsA
 
 function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
   const pieces = new Map(piecesOfAirframe(airframe).map((piece) => [piece.id, piece]));
-  return nest.boards.flatMap(({ boardId, placements }, index): readonly BoardView[] => {
-    const board = airframe.boards.find((one) => one.id === boardId);
+  return nest.boards.flatMap(({ boardId, placements, cutFrom }, index): readonly BoardView[] => {
+    const board = cutFrom ?? airframe.boards.find((one) => one.id === boardId);
     if (!board) return [];
     const placed = placements.flatMap((placement) => {
       const piece = pieces.get(placement.pieceId);
@@ -140,6 +148,7 @@ function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[]
       {
         number: index + 1,
         board,
+        isCut: cutFrom !== undefined,
         pieces: placed,
         yield: partArea / boardAreaMm2(board),
         rest: largestRest(

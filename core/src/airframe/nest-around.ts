@@ -1,8 +1,8 @@
 import type { Shape } from '../geometry/index.ts';
 import { placementFaults, type NestBoard, type Placement, type TakenShape } from '../nesting/index.ts';
 import { mayLieTurned, type Board } from '../stock/index.ts';
-import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
-import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
+import type { Airframe, AirframeNest, AirframeNestBoard, PlacedPiece } from './airframe.ts';
+import { nestHash, piecesOfAirframe, piecesToNest, type Piece } from './funnel.ts';
 import {
   materialNests,
   NEST_TOLERANCE_MM,
@@ -24,8 +24,6 @@ export interface NestScope {
 /** What a board that pieces lie on is called in a nest; no board's own id has the sign. */
 const lyingId = ({ id }: Board, at: number): string => `${id}@${at}`;
 
-type NestedBoard = AirframeNest['boards'][number];
-
 /** Whether a piece lies where a newer shape of it, or another of its board, leaves it. */
 function isSound(airframe: Airframe, board: Board, pieces: readonly Piece[], lying: readonly PlacedPiece[]): boolean {
   const { clearanceMm, edgeMarginMm } = airframe.settings.nest;
@@ -42,11 +40,12 @@ const pieceOf = (pieces: readonly Piece[], { pieceId }: PlacedPiece): Piece | un
   pieces.find(({ id }) => id === pieceId);
 
 /** What of the boards of a nest may stay: locked pieces that there still are, on boards that there still are, where they lie without fault. */
-function stayingOn(airframe: Airframe, boards: readonly NestedBoard[]): readonly LyingPieces[] {
-  const pieces = piecesOfAirframe(airframe);
+function stayingOn(airframe: Airframe, boards: readonly AirframeNestBoard[]): readonly LyingPieces[] {
+  const pieces = piecesToNest(airframe);
   const left = new Map(pieces.map(({ id, quantity }) => [id, quantity]));
   const boardsLeft = new Map(airframe.boards.map(({ id, count }) => [id, count]));
-  return boards.flatMap(({ boardId, placements }, at): readonly LyingPieces[] => {
+  return boards.flatMap(({ boardId, placements, cutFrom }, at): readonly LyingPieces[] => {
+    if (cutFrom) return [];
     const board = airframe.boards.find(({ id }) => id === boardId);
     if (!board || boardsLeft.get(boardId)! < 1) return [];
     const staying: PlacedPiece[] = [];
@@ -74,7 +73,9 @@ export function nestsAround(airframe: Airframe, { board: only, isAnother }: Nest
   const kept = airframe.nest;
   if (!kept) return materialNests(airframe);
   const staying = stayingOn(airframe, kept.boards).filter(({ at }) => only === undefined || at === only);
-  const boards = kept.boards.flatMap((nested, at) => (only === undefined || at === only ? [{ nested, at }] : []));
+  const boards = kept.boards.flatMap((nested, at) =>
+    !nested.cutFrom && (only === undefined || at === only) ? [{ nested, at }] : [],
+  );
   const nests = only === undefined ? materialNests(airframe) : onBoardAlone(airframe, kept.boards[only]);
   const isBettered = !isAnother && kept.readHash === nestHash(airframe);
   return nests
@@ -83,7 +84,7 @@ export function nestsAround(airframe: Airframe, { board: only, isAnother }: Nest
 }
 
 /** One board and the pieces that lie on it, as a nest. */
-function onBoardAlone(airframe: Airframe, nested: NestedBoard | undefined): readonly MaterialNest[] {
+function onBoardAlone(airframe: Airframe, nested: AirframeNestBoard | undefined): readonly MaterialNest[] {
   const quantities = new Map<string, number>();
   for (const { pieceId } of nested?.placements ?? []) quantities.set(pieceId, (quantities.get(pieceId) ?? 0) + 1);
   const boards = airframe.boards.filter(({ id }) => id === nested?.boardId).map((board) => ({ ...board, count: 1 }));
@@ -137,7 +138,7 @@ function takenShape(nest: MaterialNest, board: Board, piece: Piece, placed: Plac
 function startingFrom(
   nest: MaterialNest,
   airframe: Airframe,
-  boards: readonly { readonly nested: NestedBoard; readonly at: number }[],
+  boards: readonly { readonly nested: AirframeNestBoard; readonly at: number }[],
 ): MaterialNest {
   const staying = new Set([...nest.lying.values()].flatMap(({ placements }) => placements));
   const laid = boards.flatMap(({ nested, at }) => {

@@ -4,7 +4,7 @@ export { isBetter, type NestScore } from './effective-boards.ts';
 export { FreeRoom } from './free-room.ts';
 export { largestRest } from './largest-rest.ts';
 export { boardsByArea } from './lower-bound.ts';
-export { restShape } from './rest-shape.ts';
+export { restShape, restShapes } from './rest-shape.ts';
 export { placedShape, placementTransform } from './nest-piece.ts';
 export { instanceFault } from './read-instance.ts';
 export { nest, searchNest, type SearchStep } from './search-nest.ts';

@@ -11,6 +11,7 @@ import {
   type Bounds,
   type Point,
   type Polygon,
+  type Region,
   type Shape,
 } from '../geometry/index.ts';
 
@@ -32,18 +33,36 @@ export function restShape(
   rectangle: Bounds,
   clearMm: number,
 ): Polygon | undefined {
+  const wide = wideRest(corners, shapes, clearMm);
+  const middle = boundsCentre(rectangle);
+  const outer = wide.find((ring) => signedArea(ring) > 0 && isInside(middle, ring));
+  return outer && !isBroken(outer, wide) ? withoutFlat(outer) : undefined;
+}
+
+/**
+ * All that is left of a board in whole pieces, each with its true outline; one that a part stands in the midst of is left out.
+ * @returns each counter-clockwise, the largest first
+ */
+export function restShapes(corners: Polygon, shapes: readonly Shape[], clearMm: number): readonly Polygon[] {
+  const wide = wideRest(corners, shapes, clearMm);
+  return wide
+    .filter((ring) => signedArea(ring) > 0 && !isBroken(ring, wide))
+    .map(withoutFlat)
+    .sort((a, b) => signedArea(b) - signedArea(a));
+}
+
+const isBroken = (outer: Polygon, region: Region): boolean =>
+  region.some((ring) => signedArea(ring) < 0 && isInside(ring[0]!, outer));
+
+/** What no part takes of a board, strips too narrow for use cut away. */
+function wideRest(corners: Polygon, shapes: readonly Shape[], clearMm: number): Region {
   const board = [counterClockwise(corners)];
   const taken = growRegion(unionOf(shapes.map(({ outer }) => counterClockwise(outer))), clearMm, 0.05, 'sharp');
   const free = differenceOf(board, taken);
-  const wide = intersectionOf(
+  return intersectionOf(
     growRegion(growRegion(free, -HALF_STRIP_MM, 0.05, 'sharp'), HALF_STRIP_MM, 0.05, 'sharp'),
     free,
   );
-  const middle = boundsCentre(rectangle);
-  const outer = wide.find((ring) => signedArea(ring) > 0 && isInside(middle, ring));
-  if (!outer) return undefined;
-  const isBroken = wide.some((ring) => signedArea(ring) < 0 && isInside(ring[0]!, outer));
-  return isBroken ? undefined : withoutFlat(outer);
 }
 
 /** A ring without the corners at which it all but goes straight on. */

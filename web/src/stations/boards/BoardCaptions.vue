@@ -45,7 +45,8 @@ const restText = ({ rest }: BoardView): string =>
           >Board {{ view.number
           }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2"
             >{{ formatLength(view.board.widthMm, work.unit, 0) }} ×
-            {{ formatLength(view.board.heightMm, work.unit, 0) }} · {{ countOf(view.pieces.length, 'piece') }}</tspan
+            {{ formatLength(view.board.heightMm, work.unit, 0) }} · {{ countOf(view.pieces.length, 'piece')
+            }}{{ view.isCut ? ' · cut' : '' }}</tspan
           ><tspan v-if="view.board.widthMm * zoom < 260" dx="12" :fill="yieldFill(view)"
             >{{ Math.round(view.yield * 100) }} %</tspan
           ></text
@@ -60,7 +61,9 @@ const restText = ({ rest }: BoardView): string =>
         >
       </g>
       <text
-        v-if="(view.rest.maxX - view.rest.minX) * zoom > 150 && (view.rest.maxY - view.rest.minY) * zoom > 34"
+        v-if="
+          !view.isCut && (view.rest.maxX - view.rest.minX) * zoom > 150 && (view.rest.maxY - view.rest.minY) * zoom > 34
+        "
         :x="toScreen({ x: origin.x + (view.rest.minX + view.rest.maxX) / 2, y: 0 }).x"
         :y="toScreen({ x: 0, y: origin.y + (view.rest.minY + view.rest.maxY) / 2 }).y + 5"
         text-anchor="middle"

@@ -49,8 +49,13 @@ const rest = computed(() => ({
       ><path d="M0 0V26" stroke="#7f9a5f" stroke-width="3"
     /></pattern>
     <polygon :points="outline" fill="#12262c" opacity="0.55" transform="translate(3 -3)" />
-    <polygon :points="outline" fill="#e4d8b9" />
-    <rect v-if="rest.width > 60 && rest.height > 60" v-bind="rest" :fill="`url(#${id})`" opacity="0.75" />
+    <polygon :points="outline" :fill="view.isCut ? '#5d7a80' : '#e4d8b9'" />
+    <rect
+      v-if="!view.isCut && rest.width > 60 && rest.height > 60"
+      v-bind="rest"
+      :fill="`url(#${id})`"
+      opacity="0.75"
+    />
     <g
       v-for="({ placed, piece }, index) in view.pieces"
       :key="index"

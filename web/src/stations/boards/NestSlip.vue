@@ -19,6 +19,7 @@ import ChoiceRow from '../../kit/ChoiceRow.vue';
 import InTurn from '../../kit/InTurn.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import CutBoards from './CutBoards.vue';
 import NestCourse from './NestCourse.vue';
 import NestsFound from './NestsFound.vue';
 import type { Nesting } from './use-nesting.ts';
@@ -39,7 +40,7 @@ const yieldOfAll = computed(() => {
   const total = props.views.reduce((sum, view) => sum + area(view), 0);
   return total > 0 ? props.views.reduce((sum, view) => sum + view.yield * area(view), 0) / total : 0;
 });
-const largest = computed(() => largestRestOf(props.views));
+const largest = computed(() => largestRestOf(props.views.filter(({ isCut }) => !isCut)));
 const whole = computed(() => largest.value && wholeRestOf(largest.value, settings.value.clearanceMm));
 const restWords = ({ rest }: BoardView): string =>
   `${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLengthWithUnit(rest.maxY - rest.minY, work.unit, 0)}`;
@@ -147,6 +148,7 @@ const isTakingOut = ref(false);
       </section>
     </InTurn>
     <InTurn v-if="!nesting.isRunning.value"><NestsFound @lay="lay" /></InTurn>
+    <InTurn v-if="views.length > 0 && !isOld && !nesting.isRunning.value"><CutBoards :views="views" /></InTurn>
     <InTurn>
       <section>
         <h2 class="eyebrow">Distances and search</h2>

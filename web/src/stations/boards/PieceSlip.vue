@@ -26,7 +26,9 @@ const turns = computed(() => turnsOn(work.airframe!, piece.value.piece, props.vi
 /** Boards of the piece's material: it can be sent to each. */
 const choices = computed(() =>
   props.boards.flatMap(({ view }, at) =>
-    view.board.material === piece.value.piece.part.material ? [[String(at), `board ${view.number}`] as const] : [],
+    !view.isCut && view.board.material === piece.value.piece.part.material
+      ? [[String(at), `board ${view.number}`] as const]
+      : [],
   ),
 );
 const isBoardLocked = computed(() => props.view.pieces.every(({ placed }) => placed.isLocked));
@@ -39,9 +41,12 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       {{ piece.piece.part.name
       }}<template v-if="piece.piece.part.side !== 'single'">, {{ piece.piece.part.side }}</template>
     </h2>
-    <div v-if="choices.length < 2 || isFixed || hand.isLocked.value" class="row">
+    <div v-if="choices.length < 2 || isFixed || placing.isFast.value" class="row">
       <span>On</span
-      ><span class="value">board {{ view.number }}<template v-if="hand.isLocked.value">, locked</template></span>
+      ><span class="value"
+        >board {{ view.number }}<template v-if="view.isCut">, cut</template
+        ><template v-else-if="hand.isLocked.value">, locked</template></span
+      >
     </div>
     <ChoiceRow
       v-else
@@ -56,7 +61,7 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       :unit="work.unit"
       :model-value="box.minX"
       :decimals="2"
-      :disabled="isFixed || hand.isLocked.value"
+      :disabled="isFixed || placing.isFast.value"
       @update:model-value="placing.moveTo({ left: $event })"
     />
     <MeasureField
@@ -64,7 +69,7 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       :unit="work.unit"
       :model-value="box.minY"
       :decimals="2"
-      :disabled="isFixed || hand.isLocked.value"
+      :disabled="isFixed || placing.isFast.value"
       @update:model-value="placing.moveTo({ bottom: $event })"
     />
     <MeasureField
@@ -73,7 +78,7 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       :model-value="now.rotation"
       :least="-360"
       :most="360"
-      :disabled="isFixed || hand.isLocked.value"
+      :disabled="isFixed || placing.isFast.value"
       @update:model-value="placing.turnTo($event)"
     />
     <p v-if="placing.heldFault.value || placing.refusal.value" class="warn" role="alert">
@@ -86,15 +91,15 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
         >
         <el-button size="small" @click="placing.backOut()">Take it back</el-button>
       </template>
-      <el-button size="small" :disabled="turns.length < 2 || hand.isLocked.value" @click="placing.turn(1)"
+      <el-button size="small" :disabled="turns.length < 2 || placing.isFast.value" @click="placing.turn(1)"
         >Turn</el-button
       >
-      <el-button v-if="!isHeld" size="small" @click="hand.lock()">{{
+      <el-button v-if="!isHeld && !view.isCut" size="small" @click="hand.lock()">{{
         hand.isLocked.value ? 'Unlock' : 'Lock'
       }}</el-button>
       <el-button v-if="!isHeld" text size="small" @click="placing.drop()">Done</el-button>
     </div>
-    <div v-if="!isFixed && !isHeld" class="buttons">
+    <div v-if="!isFixed && !isHeld && !view.isCut" class="buttons">
       <el-button size="small" @click="emit('nestBoard', placing.chosen.value!.board)"
         >Nest board {{ view.number }} alone</el-button
       >

@@ -22,7 +22,7 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
   function lock(): void {
     const nest = work.airframe?.nest,
       at = placing.chosen.value;
-    if (!nest || !at || placing.held.value) return;
+    if (!nest || !at || placing.held.value || boards.value[at.board]?.view.isCut) return;
     placing.refusal.value = '';
     work.setNest(`${isLocked.value ? 'Unlock' : 'Lock'} ${name()}`, locked(nest, at, !isLocked.value));
   }
@@ -41,12 +41,13 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
     const nest = work.airframe?.nest,
       at = placing.chosen.value,
       view = at && boards.value[at.board]?.view;
-    if (nest && view && !placing.held.value) keep(`Push ${name()}`, pushed(work.airframe!, view, nest, at, { x, y }));
+    if (nest && view && !placing.held.value && !placing.isKept())
+      keep(`Push ${name()}`, pushed(work.airframe!, view, nest, at, { x, y }));
   }
   function send(board: number): void {
     const nest = work.airframe?.nest,
       from = placing.chosen.value;
-    if (!nest || !from || isLocked.value) return;
+    if (!nest || !from || placing.isKept()) return;
     const count = nest.boards.length;
     if (!keep(`Send ${name()} to board ${board + 1}`, sentTo(work.airframe!, views(), nest, from, board))) return;
     const isEmptied = work.airframe!.nest!.boards.length < count && from.board < board;
@@ -55,15 +56,17 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
   }
   /** Exchanges the chosen piece for another, which is chosen next. */
   function swap(): void {
-    isSwapping.value = !isSwapping.value && placing.chosen.value !== undefined;
-    placing.refusal.value = '';
+    isSwapping.value = !isSwapping.value && placing.chosen.value !== undefined && !placing.isKept();
   }
   function swapWith(other: PieceAddress | undefined): void {
     const nest = work.airframe?.nest,
       at = placing.chosen.value;
     isSwapping.value = false;
     if (!nest || !at || !other || (other.board === at.board && other.index === at.index)) return;
-    if (keep(`Exchange ${name()}`, swapped(work.airframe!, views(), nest, at, other))) placing.chosen.value = other;
+    const cutOne = boards.value[other.board]!.view;
+    if (cutOne.isCut) placing.refusal.value = `Board ${cutOne.number} is cut: its pieces stay on it.`;
+    else if (keep(`Exchange ${name()}`, swapped(work.airframe!, views(), nest, at, other)))
+      placing.chosen.value = other;
   }
   return { isPushing, isSwapping, isLocked, lock, lockBoard, push, send, swap, swapWith };
 }

@@ -52,6 +52,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
       piece = boards.value[from.board]?.view.pieces[from.index];
     if (!airframe || !target || !piece) return '';
     const name = piece.piece.part.name;
+    if (target.isCut) return `Board ${target.number} is cut: nothing more can be laid on it.`;
     if (target.board.material !== piece.piece.part.material)
       return `${name} is cut from ${piece.piece.part.material}; board ${target.number} is ${target.board.material}.`;
     if (!mayTurnTo(piece.piece, target.board, placed.rotation))
@@ -111,7 +112,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
       chosen.value = pieceAt(at);
     }
     const from = where();
-    drag.value = from && !chosenPiece.value?.placed.isLocked ? { start: at, from } : undefined;
+    drag.value = from && !isFast.value ? { start: at, from } : undefined;
   }
   /** Drags the piece on: it slides along what is in its way, unless it is let through. */
   function move(at: Point, isLetThrough: boolean): void {
@@ -138,11 +139,19 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     const index = chosen.value.board === board ? chosen.value.index : -1;
     return slidTo(airframe, view, index, piece, placed) ?? placed;
   }
-  /** Whether the chosen piece is locked, and says so. */
+  const isCut = (board: number): boolean => boards.value[board]?.view.isCut === true;
+  /** Whether the chosen piece may not be moved: it is locked, or its board is cut. */
+  const isFast = computed(
+    () => chosenPiece.value?.placed.isLocked === true || (chosen.value !== undefined && isCut(chosen.value.board)),
+  );
+  /** Whether the chosen piece may not be moved, and says so. */
   function isKept(): boolean {
     const piece = chosenPiece.value;
-    if (!piece?.placed.isLocked) return false;
-    refusal.value = `${piece.piece.part.name} is locked: unlock it to move it.`;
+    if (!piece || !isFast.value) return false;
+    const { name } = piece.piece.part;
+    refusal.value = isCut(chosen.value!.board)
+      ? `${name} is cut: it lies where it was cut from board ${boards.value[chosen.value!.board]!.view.number}.`
+      : `${name} is locked: unlock it to move it.`;
     return true;
   }
   function release(): void {
@@ -263,6 +272,8 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     held,
     heldFault,
     refusal,
+    isFast,
+    isKept,
     pieceAt,
     press,
     move,

@@ -19,6 +19,7 @@ import TextRow from '../../kit/TextRow.vue';
 import OffcutDesk from './OffcutDesk.vue';
 import ThicknessOutlook from './ThicknessOutlook.vue';
 import BoardCard from './BoardCard.vue';
+import WorkshopShelf from './WorkshopShelf.vue';
 
 const work = useAirframe();
 const boards = computed(() => work.airframe?.boards ?? []);
@@ -170,6 +171,7 @@ function addMaterial(): void {
           /></InTurn>
         </div>
       </section>
+      <InTurn><WorkshopShelf :key="work.airframe?.id" /></InTurn>
       <el-form class="new" label-position="top" @submit.prevent="addMaterial">
         <el-form-item label="Another material">
           <el-input v-model="newMaterial" :maxlength="80" placeholder="for example plywood 2 mm" />

@@ -8,6 +8,7 @@ await bundle(
   {
     main: path.join(here, 'src/main.ts'),
     'documents/document-job': path.join(here, 'src/documents/document-job.ts'),
+    'nesting/nest-thread': path.join(here, 'src/nesting/nest-thread.ts'),
     'reading/reading-job': path.join(here, 'src/reading/reading-job.ts'),
   },
   path.join(here, 'dist'),

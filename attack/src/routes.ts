@@ -2,6 +2,7 @@ import type Router from '@koa/router';
 import { accountRoutes } from '../../server/src/accounts/account.routes.ts';
 import { airframeRoutes } from '../../server/src/airframes/airframe.routes.ts';
 import { attachmentRoutes } from '../../server/src/attachments/attachment.routes.ts';
+import { nestJobRoutes } from '../../server/src/nesting/nest-job.routes.ts';
 import { printerRoutes } from '../../server/src/printers/printer.routes.ts';
 import { stockRoutes } from '../../server/src/stock/stock.routes.ts';
 import { Client, newcomer, type Answer } from './client.ts';
@@ -15,6 +16,7 @@ const ROUTERS = [
   attachmentRoutes(nothing),
   printerRoutes(nothing),
   stockRoutes(nothing),
+  nestJobRoutes(nothing),
 ] as unknown as Router[];
 
 /** Every route that the server has, by method and path. */

@@ -64,6 +64,11 @@ export const ERROR_CODES = {
     title: 'You wait for several documents already',
     mend: 'Wait until one of them is there, then ask again.',
   },
+  TOO_MANY_NESTS: {
+    status: 429,
+    title: 'Several searches for nests wait already',
+    mend: 'Wait until one has ended, or stop one on its airframe.',
+  },
   DOCUMENT_TOO_LARGE: {
     status: 422,
     title: 'This document takes longer than a minute, or more memory than there is',

@@ -10,6 +10,7 @@ export { OPERATION_TYPES } from './project/operation.dto.ts';
 export * from './requests/accounts.ts';
 export * from './requests/airframes.ts';
 export * from './requests/attachments.ts';
+export * from './requests/nest-jobs.ts';
 export * from './requests/new-airframe.ts';
 export * from './requests/printers.ts';
 export * from './requests/stock.ts';

@@ -15,6 +15,8 @@ import { attachmentRoutes } from './attachments/attachment.routes.ts';
 import { AttachmentService } from './attachments/attachment.service.ts';
 import type { DocumentService } from './documents/document.service.ts';
 import type { AppContext, AppState } from './http/app-context.ts';
+import { nestJobRoutes } from './nesting/nest-job.routes.ts';
+import { NestJobService } from './nesting/nest-job.service.ts';
 import { printerRoutes } from './printers/printer.routes.ts';
 import { PrinterService } from './printers/printer.service.ts';
 import { stockRoutes } from './stock/stock.routes.ts';
@@ -114,6 +116,7 @@ export function createApp({ sequelize, documents, reading, logger, signInTries, 
     attachmentRoutes(attachments),
     printerRoutes(printers),
     stockRoutes(new StockService(sequelize)),
+    nestJobRoutes(new NestJobService(sequelize)),
   ];
   app.use(bodyGate(routers));
   app.use(async (ctx, next) => {

@@ -1,12 +1,18 @@
 import http from 'node:http';
+import { availableParallelism } from 'node:os';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { configFrom } from './config.ts';
 import { closeDemo } from './accounts/demo-workshop.ts';
 import { documentPool, DocumentService } from './documents/document.service.ts';
+import { NestRunner } from './nesting/nest-runner.ts';
+import { searchOnThread } from './nesting/nest-search.ts';
 import { readingPool, ReadingService } from './reading/reading.service.ts';
 import { migrate } from './migrations/index.ts';
 import { connect } from './models/index.ts';
+
+/** Most searches for nests at once; one core is left to the pages. */
+const MOST_NESTS = 4;
 
 const config = configFrom(process.env);
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
@@ -26,6 +32,13 @@ const { app, accounts, workshop } = createApp({
   demo: config.demo,
   names: config.names,
 });
+const nests = new NestRunner(
+  sequelize,
+  searchOnThread(new URL('./nesting/nest-thread.js', import.meta.url)),
+  logger,
+  Math.max(1, Math.min(MOST_NESTS, availableParallelism() - 1)),
+);
+nests.start();
 await (workshop ? workshop.account() : closeDemo(accounts));
 
 /** A request is here whole within this time, its head sooner, in ms: half a request holds no socket. */
@@ -53,6 +66,7 @@ async function stop(): Promise<void> {
   await new Promise((resolve) => {
     server.close(resolve);
   });
+  await nests.close();
   await Promise.all([threads.documents.close(), threads.reading.close()]);
   await sequelize.close();
   process.exit(0);

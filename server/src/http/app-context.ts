@@ -24,4 +24,6 @@ export interface AppState extends DefaultStateExtends {
 /** What the application adds to a request's context. */
 export interface AppContext extends DefaultContextExtends {
   session: SessionBody | null;
+  /** False for what is sent piece by piece. */
+  compress?: boolean;
 }

@@ -5,6 +5,7 @@ import { up as accountsAndReceipts } from './20261127-accounts-and-receipts.ts';
 import { up as plansAndAttachments } from './20261128-plans-and-attachments.ts';
 import { up as forms } from './20261129-forms.ts';
 import { up as printers } from './20261130-printers.ts';
+import { up as nestJobs } from './20261201-nest-jobs.ts';
 
 /** Migrations in order; forward only, and never changed once released. */
 const MIGRATIONS = [
@@ -13,6 +14,7 @@ const MIGRATIONS = [
   { name: '20261128-plans-and-attachments', up: plansAndAttachments },
   { name: '20261129-forms', up: forms },
   { name: '20261130-printers', up: printers },
+  { name: '20261201-nest-jobs', up: nestJobs },
 ];
 
 /** Seconds to wait for another server that is migrating. */

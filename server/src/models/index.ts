@@ -5,6 +5,7 @@ import { Airframe, defineAirframe } from './airframe.ts';
 import { BoardRow, defineBoardRow } from './board-row.ts';
 import { Attachment, AttachmentPiece, defineAttachment } from './attachment.ts';
 import { defineFormRow, FormRow } from './form-row.ts';
+import { defineNestJob, NestJob } from './nest-job.ts';
 import { defineNestRow, NestRow } from './nest-row.ts';
 import { definePartRow, PartRow } from './part-row.ts';
 import { definePlanRow, PlanRow } from './plan-row.ts';
@@ -20,6 +21,7 @@ export {
   AttachmentPiece,
   BoardRow,
   FormRow,
+  NestJob,
   NestRow,
   PartRow,
   PlanRow,
@@ -51,6 +53,7 @@ export function connect(database: Config['database']): Sequelize {
     defineBoardRow,
     defineFormRow,
     defineNestRow,
+    defineNestJob,
     definePlanRow,
     definePrinterRow,
     defineAttachment,

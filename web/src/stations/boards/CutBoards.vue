@@ -73,6 +73,9 @@ function cut(view: BoardView): void {
   padding: 6px 0;
   border-bottom: 1px solid var(--ticket-line);
 }
+.cutting .el-button {
+  flex-shrink: 0;
+}
 .outcome {
   margin-top: 8px;
   font-weight: 500;

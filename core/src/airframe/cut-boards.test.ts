@@ -91,3 +91,22 @@ test('no rest reaches into a piece that was cut beside it, or over the edge', ()
     expect(regionArea(intersectionOf([rest], [boardCorners(foam)]))).toBeCloseTo(polygonArea(rest), 1);
   }
 });
+
+test('round a plate in the midst of a board four rectangles are left, as large as they can be', () => {
+  const base = airframeOf([plate(300, 200, 'a')]);
+  const nest = {
+    readHash: nestHash(base),
+    seed: 1,
+    tried: 1,
+    unplaced: [],
+    boards: [{ boardId: 'b1', placements: [{ pieceId: 'a', x: 200, y: 150, rotation: 0 }] }],
+  };
+  const [view] = boardViews({ ...base, nest }, nest);
+  const rests = restsOf(view!, 2, 80);
+  // Two across the whole board, 150 less clearances and the grid high, and two beside the plate, 200 wide.
+  expect(rests).toHaveLength(4);
+  for (const rest of rests) expect(regionArea(intersectionOf([rest], [view!.pieces[0]!.shape.outer]))).toBe(0);
+  const area = rests.reduce((sum, rest) => sum + polygonArea(rest), 0);
+  expect(area).toBeLessThan(700 * 500 - 300 * 200);
+  expect(area).toBeGreaterThan(0.93 * (700 * 500 - 300 * 200));
+});

@@ -1,6 +1,7 @@
-import { boundsHeight, boundsWidth, type Polygon } from '../geometry/index.ts';
-import { largestRest, restShapes } from '../nesting/index.ts';
+import { boundsHeight, boundsWidth, polygonArea, type Bounds, type Polygon, type Shape } from '../geometry/index.ts';
+import { largestRest, restShapes, type NestBoard } from '../nesting/index.ts';
 import { boardCorners, offcutShape, type Board } from '../stock/index.ts';
+import { memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { nestHash } from './funnel.ts';
 import { keptOffcut } from './kept-offcuts.ts';
@@ -9,23 +10,57 @@ import { boardViews, type BoardView } from './nest-airframe.ts';
 /** A grid on which a rest is measured, in mm. */
 const REST_PITCH_MM = 4;
 
+/** Most rectangles that are cut from round a part that stands in the midst of a rest. */
+const MOST_RECTANGLES = 6;
+
 /**
- * The rests of a nested board that are worth keeping, each with its true outline, the largest first.
+ * The rests of a nested board that are worth keeping, the largest first: each with its true outline, or, round a part that stands in the midst of one, as
+ * rectangles.
  * @param leastMm a rest counts when a rectangle with both sides so long fits into it
  */
-export function restsOf(view: BoardView, clearanceMm: number, leastMm: number): readonly Polygon[] {
-  const shapes = view.pieces.map(({ shape }) => shape);
-  return restShapes(boardCorners(view.board), shapes, clearanceMm).filter((corners) => {
-    const shape = offcutShape(corners);
-    if (!shape.ok) return false;
-    const polygon = (shape.outline ?? boardCorners(shape)).map(({ x, y }) => [x, y] as const);
-    const inside = largestRest(
-      { id: '', width: shape.widthMm, height: shape.heightMm, count: 1, polygon },
-      [],
-      REST_PITCH_MM,
-    );
-    return Math.min(boundsWidth(inside), boundsHeight(inside)) >= leastMm - 2 * REST_PITCH_MM;
-  });
+export const restsOf = memo(
+  (view: BoardView, clearanceMm: number, leastMm: number): readonly Polygon[] => {
+    const shapes = view.pieces.map(({ shape }) => shape);
+    const whole = restShapes(boardCorners(view.board), shapes, clearanceMm).filter((corners) => {
+      const shape = offcutShape(corners);
+      return shape.ok && leastSide(largestRest(asNestBoard(shape), [], REST_PITCH_MM)) >= leastMm - 2 * REST_PITCH_MM;
+    });
+    const rests = [...whole, ...rectanglesBeside(view, [...shapes, ...whole.map(asShape)], clearanceMm, leastMm)];
+    return rests.sort((a, b) => polygonArea(b) - polygonArea(a));
+  },
+  (clearanceMm, leastMm) => `${clearanceMm}/${leastMm}`,
+);
+
+const leastSide = (box: Bounds): number => Math.min(boundsWidth(box), boundsHeight(box));
+const asShape = (outer: Polygon): Shape => ({ outer, holes: [] });
+const asNestBoard = (size: Pick<Board, 'widthMm' | 'heightMm' | 'outline'>): NestBoard => ({
+  id: '',
+  width: size.widthMm,
+  height: size.heightMm,
+  count: 1,
+  polygon: boardCorners(size).map(({ x, y }) => [x, y] as const),
+});
+
+/** Rectangles of a board that no shape takes, one beside the other, the largest first. */
+function rectanglesBeside(
+  { board }: BoardView,
+  shapes: readonly Shape[],
+  clearMm: number,
+  leastMm: number,
+): readonly Polygon[] {
+  const found: Polygon[] = [];
+  while (found.length < MOST_RECTANGLES) {
+    const box = largestRest(asNestBoard(board), [...shapes, ...found.map(asShape)], REST_PITCH_MM);
+    const [minX, minY, maxX, maxY] = [box.minX + clearMm, box.minY + clearMm, box.maxX - clearMm, box.maxY - clearMm];
+    if (leastSide({ minX, minY, maxX, maxY }) < leastMm) break;
+    found.push([
+      { x: minX, y: minY },
+      { x: maxX, y: minY },
+      { x: maxX, y: maxY },
+      { x: minX, y: maxY },
+    ]);
+  }
+  return found;
 }
 
 /** An airframe whose board is cut, and the rests that came of it. */

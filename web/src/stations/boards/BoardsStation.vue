@@ -15,6 +15,7 @@ import BoardOnMat from './BoardOnMat.vue';
 import { boardsBounds, layOutBoards } from './lay-out-boards.ts';
 import NestSlip from './NestSlip.vue';
 import PieceSlip from './PieceSlip.vue';
+import { USUAL_ORDER } from './searches.ts';
 import { useByHand } from './use-by-hand.ts';
 import { useNesting } from './use-nesting.ts';
 import { usePlacing } from './use-placing.ts';
@@ -22,7 +23,7 @@ import { usePlacing } from './use-placing.ts';
 const work = useAirframe();
 const figures = useFigures();
 const nesting = useNesting();
-const tries = ref(240);
+const order = ref(USUAL_ORDER);
 const mat = useTemplateRef<InstanceType<typeof MatCanvas>>('mat');
 
 const nest = computed<AirframeNest | undefined>(() => nesting.best.value ?? work.airframe?.nest);
@@ -67,7 +68,7 @@ const whilePlacing =
   (event: KeyboardEvent): unknown =>
     mayPlace.value && act(event);
 useKeys('boards', {
-  nest: () => (placing.held.value ? placing.putDown() : void nesting.start(tries.value)),
+  nest: () => (placing.held.value ? placing.putDown() : void nesting.start(order.value)),
   stop: () => (nesting.isRunning.value ? nesting.stop() : hand.isSwapping.value ? hand.swap() : placing.backOut()),
   next: whilePlacing(() => placing.step(1)),
   previous: whilePlacing(() => placing.step(-1)),
@@ -142,7 +143,7 @@ useKeys('boards', {
             v-if="!nesting.isRunning.value"
             key-name="Enter"
             word="nest again"
-            @press="nesting.start(tries)"
+            @press="nesting.start(order)"
           />
           <ToolButton v-else key-name="Esc" word="stop, keep best" is-on @press="nesting.stop()" />
           <ToolButton
@@ -201,18 +202,18 @@ useKeys('boards', {
             type="primary"
             v-if="hasParts && !nesting.isRunning.value"
             class="first"
-            @click="nesting.start(tries)"
+            @click="nesting.start(order)"
           >
             Nest the parts
           </el-button>
         </div>
       </div>
       <NestSlip
-        v-model:tries="tries"
+        v-model:order="order"
         :views="views"
         :nesting="nesting"
         :is-old="isOld"
-        @nest="nesting.start(tries, $event)"
+        @nest="nesting.start(order, $event)"
       >
         <PieceSlip
           v-if="placing.chosenPiece.value && placing.chosen.value"
@@ -221,18 +222,20 @@ useKeys('boards', {
           :boards="boards"
           :view="boards[placing.chosen.value.board]!.view"
           :is-fixed="!mayPlace"
-          @nest-board="nesting.start(tries, { board: $event })"
+          @nest-board="nesting.start(order, { board: $event })"
         />
       </NestSlip>
     </div>
     <TrayBar>
       <template v-if="nesting.isRunning.value"
         ><span
-          >nesting <b>{{ nesting.seconds.value.toFixed(0) }} s</b> ·
+          >{{ nesting.isOnServer.value ? 'nesting on the server' : 'nesting' }}
+          <b>{{ nesting.seconds.value.toFixed(0) }} s</b> ·
           {{ countOf(nesting.progress.value?.tried ?? 0, 'try', 'tries') }}</span
         ><span
           >best <b>{{ nesting.progress.value?.score.effectiveBoards.toFixed(2) ?? '…' }}</b></span
-        ><span><kbd>Esc</kbd> stop, keep best</span></template
+        ><span><kbd>Esc</kbd> stop, keep best</span
+        ><span v-if="nesting.isOnServer.value">the page may be closed</span></template
       >
       <template v-else-if="placing.held.value && placing.chosen.value"
         ><span>{{ placing.heldFault.value ? 'it does not fit here yet' : 'it fits here' }}</span

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import TakeOutDialog from '../take-out/TakeOutDialog.vue';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import {
   boardsAtLeast,
   keptOffcut,
@@ -10,27 +9,24 @@ import {
   type AirframeNest,
   type BoardView,
   type NestScope,
-  type NestSettings,
 } from '@grain-fold/core/airframe';
 import type { Polygon } from '@grain-fold/core/geometry';
 import { boardAreaMm2 } from '@grain-fold/core/stock';
 import { countOf, formatLength, formatLengthWithUnit, formatPrice } from '@grain-fold/core/units';
-import ChoiceRow from '../../kit/ChoiceRow.vue';
 import InTurn from '../../kit/InTurn.vue';
-import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import CutBoards from './CutBoards.vue';
 import NestCourse from './NestCourse.vue';
+import NestDistances from './NestDistances.vue';
 import NestsFound from './NestsFound.vue';
+import type { SearchOrder } from './searches.ts';
 import type { Nesting } from './use-nesting.ts';
 
-const props = defineProps<{ views: readonly BoardView[]; nesting: Nesting; isOld: boolean; tries: number }>();
-const emit = defineEmits<{ nest: [scope?: NestScope]; 'update:tries': [value: number] }>();
+const props = defineProps<{ views: readonly BoardView[]; nesting: Nesting; isOld: boolean; order: SearchOrder }>();
+const emit = defineEmits<{ nest: [scope?: NestScope]; 'update:order': [value: SearchOrder] }>();
 const work = useAirframe();
 
 const settings = computed(() => work.airframe!.settings.nest);
-const change = (changes: Partial<NestSettings>): void =>
-  work.changeSettings('Change nest', { nest: { ...settings.value, ...changes } });
 const nest = computed(() => props.nesting.best.value ?? work.airframe?.nest);
 const atLeast = computed(() => boardsAtLeast(work.airframe!));
 const placed = computed(() => props.views.reduce((sum, view) => sum + view.pieces.length, 0));
@@ -56,11 +52,6 @@ const lay = (other: AirframeNest): void => {
   props.nesting.outcome.value = '';
   work.setNest(`Lay the nest of ${countOf(other.boards.length, 'board')}`, other);
 };
-/** Starts the search elsewhere, from a number that the file keeps. */
-function tryAnother(): void {
-  change({ seed: (settings.value.seed % 999_999) + 1 });
-  emit('nest', { isAnother: true });
-}
 const pieces = computed(() => piecesOfAirframe(work.airframe!));
 const unplaced = computed(() =>
   (nest.value?.unplaced ?? [])
@@ -81,8 +72,6 @@ const held = computed(() => {
     { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
 });
-/** A board that goes to a cutter of its own. */
-const isTakingOut = ref(false);
 </script>
 
 <template>
@@ -149,67 +138,13 @@ const isTakingOut = ref(false);
     </InTurn>
     <InTurn v-if="!nesting.isRunning.value"><NestsFound @lay="lay" /></InTurn>
     <InTurn v-if="views.length > 0 && !isOld && !nesting.isRunning.value"><CutBoards :views="views" /></InTurn>
-    <InTurn>
-      <section>
-        <h2 class="eyebrow">Distances and search</h2>
-        <div class="rows">
-          <MeasureField
-            label="Between parts"
-            :unit="work.unit"
-            :model-value="settings.clearanceMm"
-            :least="0"
-            :most="50"
-            @update:model-value="change({ clearanceMm: $event })"
-          />
-          <MeasureField
-            label="From the board's edge"
-            :unit="work.unit"
-            :model-value="settings.edgeMarginMm"
-            :least="0"
-            :most="100"
-            @update:model-value="change({ edgeMarginMm: $event })"
-          />
-          <ChoiceRow
-            label="Free parts turn by"
-            :model-value="String(settings.turnStep)"
-            :choices="[
-              ['90', '90°'],
-              ['45', '45°'],
-              ['30', '30°'],
-              ['15', '15°'],
-            ]"
-            @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
-          />
-          <ChoiceRow
-            label="Search"
-            :model-value="String(tries)"
-            :choices="[
-              ['40', 'briefly'],
-              ['240', 'as usual'],
-              ['3000', 'a minute or so'],
-              ['30000', 'ten minutes or so'],
-              ['1000000', 'until stopped'],
-            ]"
-            @update:model-value="$emit('update:tries', Number($event))"
-          />
-        </div>
-        <el-button v-if="views.length > 0 && !nesting.isRunning.value" class="another" size="small" @click="tryAnother">
-          Another try
-        </el-button>
-        <el-button
-          v-if="views.length > 0 && !nesting.isRunning.value"
-          class="another"
-          size="small"
-          @click="isTakingOut = true"
-        >
-          Take a board out
-        </el-button>
-        <p class="hint">
-          Nesting again goes on from this nest around what is locked; another try starts elsewhere, and the better one
-          stays.
-        </p>
-      </section>
-    </InTurn>
+    <InTurn
+      ><NestDistances
+        :order="order"
+        :is-laid="views.length > 0 && !nesting.isRunning.value"
+        @update:order="emit('update:order', $event)"
+        @another="emit('nest', { isAnother: true })"
+    /></InTurn>
     <InTurn>
       <section>
         <h2 class="eyebrow">Held by</h2>
@@ -220,7 +155,6 @@ const isTakingOut = ref(false);
         </div>
       </section>
     </InTurn>
-    <TakeOutDialog v-model="isTakingOut" :board="1" />
   </aside>
 </template>
 
@@ -257,12 +191,6 @@ const isTakingOut = ref(false);
   flex-wrap: wrap;
   gap: 6px;
   margin: 6px 0;
-}
-.another {
-  margin-top: 10px;
-}
-.another + .another {
-  margin-left: 8px;
 }
 .outcome {
   margin-top: 12px;

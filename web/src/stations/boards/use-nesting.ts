@@ -1,9 +1,12 @@
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { isNestCurrent, lockedCount, type AirframeNest, type NestScope } from '@grain-fold/core/airframe';
 import { countOf } from '@grain-fold/core/units';
-import type { NestProgress } from '../../workers/nest.worker.ts';
+import { nestJobsApi } from '../../api/nest-jobs.ts';
+import type { NestProgress, NestResult } from '../../workers/nest.worker.ts';
 import { slowly } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { heardFromServer, searchOnServer, type ServerSearch } from './nest-on-server.ts';
+import type { SearchOrder } from './searches.ts';
 import { isBetterNest, keepFound, nestFigures } from './nests-found.ts';
 
 /** A point of the search's course: when, and how good the best nest was. */
@@ -24,10 +27,38 @@ export function useNesting() {
   /** What came of the last search, where the nest that is shown does not say it. */
   const outcome = ref('');
 
-  /** Searches for so many steps or until it is stopped; the best is then kept as the airframe's nest, unless the one before is better. */
-  async function start(tries: number, scope: NestScope = {}): Promise<void> {
+  /** Ends the listening to a search on the server, which goes on without the page. */
+  let listening: AbortController | undefined;
+  const onServer = shallowRef<ServerSearch>();
+
+  /** Searches in the page or on the server; the best is then kept as the airframe's nest, unless the one before is better. */
+  async function start({ length, isOnServer }: SearchOrder, scope: NestScope = {}): Promise<void> {
     const airframe = work.airframe;
     if (!airframe || isRunning.value) return;
+    await run(airframe.id, scope, async (tell) => {
+      if (!isOnServer) return slowly.nest(airframe, length.tries, scope, tell);
+      await work.flush(); // the server nests what is saved
+      return listen(await nestJobsApi.start({ airframeId: airframe.id, seconds: length.seconds, ...scope }), tell);
+    });
+  }
+  /** Comes back to a search that the server runs, or has run, for the airframe. */
+  async function comeBack(): Promise<void> {
+    const id = work.airframe?.id;
+    const search = id && (await searchOnServer(id));
+    if (!search || isRunning.value || work.airframe?.id !== id) return;
+    await run(id, search.scope, async (tell) => listen(search, tell));
+  }
+  async function listen(search: ServerSearch, tell: (step: NestProgress) => void): Promise<NestResult | undefined> {
+    onServer.value = search;
+    listening = new AbortController();
+    return heardFromServer(search, tell, listening.signal);
+  }
+
+  async function run(
+    airframeId: string,
+    scope: NestScope,
+    search: (tell: (step: NestProgress) => void) => Promise<NestResult | undefined>,
+  ): Promise<void> {
     isRunning.value = true;
     fault.value = '';
     outcome.value = '';
@@ -42,16 +73,17 @@ export function useNesting() {
       }
     };
     try {
-      const result = await slowly.nest(airframe, tries, scope, tell);
-      tell(result);
+      const result = await search(tell);
+      if (result) tell(result);
       // Parts edited meanwhile make the nest one of an older state; its fingerprint says so where it is shown.
-      if (work.airframe?.id === airframe.id) take(result.nest, scope);
+      if (result && work.airframe?.id === airframeId) take(result.nest, scope);
     } catch (error) {
       fault.value =
         error instanceof Error ? `The nest stopped: ${error.message}` : 'The nest stopped without a reason.';
     } finally {
       isRunning.value = false;
       best.value = undefined;
+      onServer.value = undefined;
     }
   }
   /** Keeps what was found: as the nest, or beside the one before where that is no worse. */
@@ -78,9 +110,18 @@ export function useNesting() {
     );
   }
   const stop = (): void => {
-    if (isRunning.value) void slowly.stopNest();
+    if (!isRunning.value) return;
+    if (!onServer.value) void slowly.stopNest();
+    else
+      nestJobsApi.stop(onServer.value.id).catch((error: unknown) => {
+        fault.value = error instanceof Error ? error.message : 'The server could not be asked to stop.';
+      });
   };
-  onBeforeUnmount(stop);
+  onMounted(comeBack);
+  onBeforeUnmount(() => {
+    if (onServer.value) listening?.abort();
+    else stop();
+  });
 
   return {
     isRunning,
@@ -89,6 +130,7 @@ export function useNesting() {
     course,
     fault,
     outcome,
+    isOnServer: computed(() => onServer.value !== undefined),
     start,
     stop,
     seconds: computed(() => progress.value?.seconds ?? 0),

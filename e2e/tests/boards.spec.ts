@@ -1,0 +1,144 @@
+import type { Locator, Page } from '@playwright/test';
+import { choose } from '../../scripts/test-support/choose.mjs';
+import { drawPlate, expect, newAirframe, saved, setFigure, signUp, station, test } from '../support/workshop.ts';
+
+test.use({ baseURL: async ({ workshop }, use) => use(workshop.address) });
+
+const drawn = (page: Page): Locator => page.getByRole('application').locator('g[transform^="matrix"]');
+const places = (page: Page): Promise<string[]> =>
+  drawn(page).evaluateAll((groups) => groups.map((group) => group.getAttribute('transform')!));
+const chosen = (page: Page): Locator => page.getByRole('region', { name: 'Chosen piece' });
+/** Goes through the pieces until one of a name is chosen. */
+async function choosePiece(page: Page, name: string): Promise<void> {
+  for (let tried = 0; tried < 12; tried++) {
+    await page.locator('body').press(']');
+    if ((await chosen(page).getByRole('heading').textContent())?.trim() === name) return;
+  }
+  throw new Error(`no piece is called ${name}`);
+}
+/** Lays a piece unturned by typing. */
+async function lay(page: Page, name: string, across: string, up: string): Promise<void> {
+  await choosePiece(page, name);
+  await setFigure(page, 'Turned', '0');
+  await setFigure(page, 'Across', across);
+  await setFigure(page, 'Up', up);
+  const putDown = chosen(page).getByRole('button', { name: 'Put it down' });
+  if (await putDown.isVisible()) await putDown.click();
+  await expect(chosen(page).getByLabel('Up')).toHaveValue(`${up}.00`);
+}
+const searched = (page: Page): Promise<void> =>
+  expect(page.getByRole('button', { name: 'Enter nest again' })).toBeVisible({ timeout: 60_000 });
+
+test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the next airframe is cut from it', async ({
+  page,
+  workshop,
+}) => {
+  await signUp(page, workshop);
+  await newAirframe(page, 'First');
+  await drawPlate(page, 'Wide', '400', '200');
+  await drawPlate(page, 'Small', '60', '60');
+  await station(page, 'Boards');
+  await choose(page, 'Search', 'briefly');
+  await page.getByRole('button', { name: 'Nest the parts' }).click();
+  await searched(page);
+
+  await test.step('a locked piece is moved by nobody', async () => {
+    await lay(page, 'Small', '600', '400');
+    await lay(page, 'Wide', '100', '150');
+    await page.locator('body').press('l');
+    await expect(chosen(page).getByRole('button', { name: 'Unlock', exact: true })).toBeVisible();
+    await page.locator('body').press('ArrowRight');
+    await expect(chosen(page).getByRole('alert')).toContainText('Wide is locked: unlock it to move it.');
+  });
+  await test.step('a piece dragged onto it slides along its edge, two millimetres off', async () => {
+    await choosePiece(page, 'Small');
+    await setFigure(page, 'Across', '600');
+    await setFigure(page, 'Up', '400');
+    const boxes = [(await drawn(page).nth(0).boundingBox())!, (await drawn(page).nth(1).boundingBox())!];
+    const [small, wide] = boxes.sort((a, b) => a.width - b.width) as [(typeof boxes)[0], (typeof boxes)[0]];
+    await page.mouse.move(small.x + small.width / 2, small.y + small.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(wide.x + wide.width + 4, wide.y + wide.height / 2, { steps: 8 });
+    await page.mouse.up();
+    await expect(chosen(page).getByRole('alert')).toHaveCount(0);
+    await expect
+      .poll(async () => Number(await chosen(page).getByLabel('Across').inputValue()))
+      .toBeGreaterThanOrEqual(501.98);
+    expect(Number(await chosen(page).getByLabel('Across').inputValue())).toBeLessThan(502.1);
+  });
+  await test.step('arrows push what is in the way, and stop at what is locked', async () => {
+    await page.locator('body').press('p');
+    await page.locator('body').press('ArrowLeft');
+    await expect(chosen(page).getByRole('alert')).toContainText('Wide is locked and in the way.');
+    await page.locator('body').press('p');
+  });
+  await test.step('nested again, the locked one lies as it lay', async () => {
+    const before = await places(page);
+    await page.getByRole('button', { name: 'Enter nest again' }).click();
+    await searched(page);
+    const after = await places(page);
+    expect(before.filter((place) => after.includes(place)).length).toBeGreaterThan(0);
+    await choosePiece(page, 'Wide');
+    await expect(chosen(page).getByLabel('Across')).toHaveValue('100.00');
+    await expect(chosen(page).getByLabel('Up')).toHaveValue('150.00');
+  });
+  await test.step('cut: the board leaves stock and its rest comes in', async () => {
+    await page.getByRole('button', { name: 'Mark board 1 as cut' }).click();
+    await expect(page.getByRole('region', { name: 'At the cutting table' })).toContainText('Board 1 has left stock');
+    await expect(page.getByRole('region', { name: 'At the cutting table' })).toContainText('Board 1 is cut.');
+    await station(page, 'Stock');
+    await expect(page.getByLabel("Board's name").nth(1)).toHaveValue(/^Offcut of board 1/);
+    await saved(page);
+  });
+  await test.step('the next airframe takes the offcut over and is nested on it', async () => {
+    await page.getByRole('link', { name: 'All airframes' }).click();
+    await newAirframe(page, 'Second');
+    await drawPlate(page, 'Rib', '80', '40');
+    await station(page, 'Stock');
+    await page.getByRole('button', { name: /^Take one Offcut of board 1/ }).first().click();
+    await expect(page.getByRole('region', { name: 'With other airframes' })).toContainText('lies with Second now.');
+    await expect(page.getByLabel("Board's name").nth(1)).toHaveValue(/^Offcut of board 1/);
+    await station(page, 'Boards');
+    await page.getByRole('button', { name: 'Nest the parts' }).click();
+    await searched(page);
+    await expect(page.getByText('1 piece placed')).toBeVisible();
+    await expect(page.locator('.row', { hasText: 'Boards cost' })).toContainText(/^\D*0(\.00)?$/);
+    await saved(page);
+  });
+});
+
+test('a search on the server goes on when the page is left and the server is killed, and its nest is there', async ({
+  page,
+  workshop,
+}) => {
+  test.setTimeout(150_000);
+  await signUp(page, workshop);
+  await newAirframe(page, 'Long search');
+  for (const [name, width, height] of [
+    ['One', '420', '180'],
+    ['Two', '390', '210'],
+    ['Three', '330', '260'],
+    ['Four', '280', '240'],
+  ] as const)
+    await drawPlate(page, name, width, height);
+  await station(page, 'Boards');
+  await page.getByRole('button', { name: 'Nest the parts' }).click();
+  await searched(page);
+  await choose(page, 'Search', 'as usual');
+  await choose(page, 'It runs', 'on the server');
+  await page.getByRole('button', { name: 'Another try' }).click();
+  await expect(page.getByText('nesting on the server')).toBeVisible();
+  await expect(page.getByText('the page may be closed')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Best so far' })).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('link', { name: 'All airframes' }).click();
+  await expect(page.getByRole('heading', { name: 'Airframes' })).toBeVisible();
+  await workshop.killServer();
+  await workshop.startServer();
+  await page.reload();
+  await page.getByRole('link', { name: 'Open Long search' }).click();
+  await station(page, 'Boards');
+  await expect(page.getByText('nesting on the server')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Nests found' })).toBeVisible({ timeout: 60_000 });
+  await searched(page);
+  await expect(page.getByText('4 pieces placed')).toBeVisible();
+});

@@ -65,6 +65,7 @@ export {
 } from './nest-airframe.ts';
 export { type AfterCut, cutBoard, restsOf } from './cut-boards.ts';
 export { shapeOf } from './material-nests.ts';
+export { type NestAdvice, type NestAdviceStep, type NestChange, nestAdvice, withChange } from './nest-advice.ts';
 export { type NestScope, lockedCount } from './nest-around.ts';
 export { pushed } from './pushed.ts';
 export { type ByHand, type PieceAddress, locked, sentTo, slidTo, swapped } from './by-hand.ts';

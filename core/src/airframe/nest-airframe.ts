@@ -1,6 +1,7 @@
 import { applyTransform, boundsHeight, boundsOf, boundsWidth, type Shape } from '../geometry/index.ts';
 import {
   boardsByArea,
+  boardsByLongParts,
   largestRest,
   placementFaults,
   placementTransform,
@@ -23,9 +24,20 @@ import {
 } from './material-nests.ts';
 import { nestsAround, type NestScope } from './nest-around.ts';
 
-/** Boards that no nest of the airframe can do without, by area alone; parts of a material without boards are left out. */
-export const boardsAtLeast = (airframe: Airframe): number =>
-  materialNests(airframe).reduce((sum, { instance }) => sum + boardsByArea(instance), cutBoardsOf(airframe).length);
+/** Boards that no nest of the airframe can do without; parts of a material without boards are left out. */
+export function boardsAtLeast(airframe: Airframe): {
+  /** By area alone, in effective boards. */
+  readonly byArea: number;
+  /** By what long parts take of each board's middle, in whole boards. */
+  readonly byLongParts: number;
+} {
+  const nests = materialNests(airframe),
+    cut = cutBoardsOf(airframe).length;
+  return {
+    byArea: nests.reduce((sum, { instance }) => sum + boardsByArea(instance), cut),
+    byLongParts: nests.reduce((sum, { instance }) => sum + Math.ceil(boardsByLongParts(instance) - 1e-9), cut),
+  };
+}
 
 /** The boards of the kept nest that are cut. */
 const cutBoardsOf = ({ nest }: Airframe): AirframeNest['boards'] =>

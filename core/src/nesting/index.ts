@@ -3,7 +3,7 @@ export type { NestBoard, NestInstance, NestLayout, NestPart, Placement, TakenSha
 export { isBetter, type NestScore } from './effective-boards.ts';
 export { FreeRoom } from './free-room.ts';
 export { largestRest } from './largest-rest.ts';
-export { boardsByArea } from './lower-bound.ts';
+export { boardsByArea, boardsByLongParts } from './lower-bound.ts';
 export { restShape, restShapes } from './rest-shape.ts';
 export { placedShape, placementTransform } from './nest-piece.ts';
 export { instanceFault } from './read-instance.ts';

@@ -3,6 +3,7 @@ import { toRaw } from 'vue';
 import type {
   Airframe,
   FoldExtent,
+  NestAdviceStep,
   NestScope,
   OtherBoard,
   PageSearch,
@@ -121,5 +122,9 @@ export const slowly = {
     searcher.ask(airframe, async (change) => searcher.jobs.solve(change, goal, proxy(onProgress))),
   searchPages: (airframe: Airframe, onProgress: (search: PageSearch) => void): Answer<Searcher['pages']> =>
     searcher.ask(airframe, async (change) => searcher.jobs.pages(change, proxy(onProgress))),
+  nestAdvice: (airframe: Airframe, onProgress: (step: NestAdviceStep) => void): Answer<Searcher['advice']> =>
+    searcher.ask(airframe, async (change) =>
+      searcher.jobs.advice(change, airframe.settings.nest.seed, proxy(onProgress)),
+    ),
   stopSearch: (): Promise<void> => searcher.jobs.stop(),
 } as const;

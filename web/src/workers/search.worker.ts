@@ -1,5 +1,13 @@
 import { expose } from 'comlink';
-import { searchPages, solveScale, type PageSearch, type ScaleGoal, type ScaleSearch } from '@grain-fold/core/airframe';
+import {
+  nestAdvice,
+  searchPages,
+  solveScale,
+  type NestAdviceStep,
+  type PageSearch,
+  type ScaleGoal,
+  type ScaleSearch,
+} from '@grain-fold/core/airframe';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 
 const keeper = new AirframeKeeper();
@@ -25,6 +33,8 @@ const searcher = {
     told(solveScale(keeper.take(change), goal), onProgress),
   pages: (change: AirframeChange, onProgress: (search: PageSearch) => void): Promise<PageSearch> =>
     told(searchPages(keeper.take(change)), onProgress),
+  advice: (change: AirframeChange, seed: number, onProgress: (step: NestAdviceStep) => void): Promise<NestAdviceStep> =>
+    told(nestAdvice(keeper.take(change), seed), onProgress),
   stop(): void {
     running += 1;
   },

@@ -20,6 +20,7 @@ import NestCourse from './NestCourse.vue';
 import NestDistances from './NestDistances.vue';
 import NestsFound from './NestsFound.vue';
 import type { SearchOrder } from './searches.ts';
+import WhatHolds from './WhatHolds.vue';
 import type { Nesting } from './use-nesting.ts';
 
 const props = defineProps<{ views: readonly BoardView[]; nesting: Nesting; isOld: boolean; order: SearchOrder }>();
@@ -94,7 +95,12 @@ const held = computed(() => {
         {{ nesting.progress.value.score.effectiveBoards.toFixed(2) }}
         <small>boards, less what is left of the last in one piece</small>
       </p>
-      <p class="hint">By area alone it cannot be under {{ atLeast.toFixed(2) }}.</p>
+      <p class="hint">
+        By area alone it cannot be under {{ atLeast.byArea.toFixed(2)
+        }}<template v-if="atLeast.byLongParts > atLeast.byArea"
+          >; the long parts alone need {{ countOf(atLeast.byLongParts, 'board') }}</template
+        >.
+      </p>
       <NestCourse
         v-if="nesting.course.value.length > 0"
         :course="nesting.course.value"
@@ -137,6 +143,7 @@ const held = computed(() => {
       </section>
     </InTurn>
     <InTurn v-if="!nesting.isRunning.value"><NestsFound @lay="lay" /></InTurn>
+    <InTurn v-if="views.length > 0 && !isOld && !nesting.isRunning.value"><WhatHolds /></InTurn>
     <InTurn v-if="views.length > 0 && !isOld && !nesting.isRunning.value"><CutBoards :views="views" /></InTurn>
     <InTurn
       ><NestDistances

@@ -26,6 +26,8 @@ interface OpenBoard {
   readonly kind: BoardKind;
   readonly rows: BoardRows;
   readonly placements: Placement[];
+  /** Pieces that found no place on it: as it only fills, they never will. */
+  readonly refused: Set<NestPiece>;
 }
 interface Place {
   readonly pose: Pose;
@@ -34,33 +36,51 @@ interface Place {
   readonly score: number;
 }
 
+/** Pieces placed before a nest that is not whole yet is told. */
+const PIECES_A_STEP = 200;
+
 /**
  * Places pieces in the given order, each in the best free place of the first board that can hold it. Places are exact in x and
- * lie on slabs in y; shapes are compared by their true outlines.
+ * lie on slabs in y; shapes are compared by their true outlines. Of many pieces the nest is yielded as it grows, the rest without a place.
  * @param order pieces one by one, each as often as it is wanted
  */
-export function greedyNest(order: readonly NestPiece[], kinds: readonly BoardKind[], rule: PlacingRule): NestLayout {
+export function* greedyNest(
+  order: readonly NestPiece[],
+  kinds: readonly BoardKind[],
+  rule: PlacingRule,
+): Generator<NestLayout, NestLayout> {
   const taken = kinds.filter(({ board }) => board.taken);
-  const open = taken.map((kind): OpenBoard => ({ kind, rows: kind.empty.copy(), placements: [] }));
+  const open = taken.map((kind): OpenBoard => ({ kind, rows: kind.empty.copy(), placements: [], refused: new Set() }));
   const left = new Map(kinds.map((kind) => [kind, kind.board.taken ? 0 : kind.board.count]));
-  const unplaced = new Map<string, number>();
+  const homeless: NestPiece[] = [];
   const tooLarge = new Set<NestPiece>();
-  for (const piece of order) {
+  for (const [at, piece] of order.entries()) {
+    if (at > 0 && at % PIECES_A_STEP === 0) yield layoutOf(open, [...homeless, ...order.slice(at)]);
     const isPlaced =
       !tooLarge.has(piece) && (placeOnOpen(piece, open, rule) || placeOnNew(piece, kinds, left, open, rule));
-    if (!isPlaced) {
-      tooLarge.add(piece);
-      unplaced.set(piece.part.id, (unplaced.get(piece.part.id) ?? 0) + 1);
-    }
+    if (isPlaced) continue;
+    tooLarge.add(piece);
+    homeless.push(piece);
   }
-  const boards: NestedBoard[] = open.map(({ kind, placements }) => ({ boardId: kind.board.id, placements }));
-  return { boards, unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })), seconds: 0 };
+  return layoutOf(open, homeless);
+}
+
+function layoutOf(open: readonly OpenBoard[], homeless: readonly NestPiece[]): NestLayout {
+  const unplaced = new Map<string, number>();
+  for (const { part } of homeless) unplaced.set(part.id, (unplaced.get(part.id) ?? 0) + 1);
+  return {
+    boards: open.map(({ kind, placements }): NestedBoard => ({ boardId: kind.board.id, placements: [...placements] })),
+    unplaced: [...unplaced].map(([partId, quantity]) => ({ partId, quantity })),
+    seconds: 0,
+  };
 }
 
 function placeOnOpen(piece: NestPiece, open: readonly OpenBoard[], rule: PlacingRule): boolean {
   for (const board of open) {
+    if (board.refused.has(piece)) continue;
     const place = bestPlace(piece, board.rows, rule);
-    if (place) {
+    if (!place) board.refused.add(piece);
+    else {
       put(piece, place, board);
       return true;
     }
@@ -80,7 +100,7 @@ function placeOnNew(
     const place = bestPlace(piece, kind.empty, rule);
     if (!place) continue;
     left.set(kind, left.get(kind)! - 1);
-    const board: OpenBoard = { kind, rows: kind.empty.copy(), placements: [] };
+    const board: OpenBoard = { kind, rows: kind.empty.copy(), placements: [], refused: new Set() };
     open.push(board);
     put(piece, place, board);
     return true;

@@ -4,7 +4,11 @@ import { boardKinds, greedyNest } from './greedy-nest.ts';
 import type { NestInstance } from './instance.ts';
 import { nestPiece, type NestPiece } from './nest-piece.ts';
 
-interface Trial extends ScoredLayout {
+/** A nest of one order, or of its beginning where the pieces are many. */
+export interface OrderStep extends ScoredLayout {
+  readonly isWhole: boolean;
+}
+interface Trial extends OrderStep {
   readonly order: readonly NestPiece[];
   readonly lean: number;
 }
@@ -23,27 +27,31 @@ export const usualPitch = (instance: NestInstance): number =>
 
 /**
  * Nests found by placing pieces one after the other, in orders that differ: first those that usually do well, then small changes of
- * the best. Without end; each is as it came, not the best so far.
+ * the best. Without end; each is as it came, not the best so far, and of many pieces it is told as it grows.
  */
 export function* searchOrders(
   instance: NestInstance,
   pieces: readonly NestPiece[],
   pitchMm: number,
   random: RandomSource,
-): Generator<ScoredLayout, never> {
+): Generator<OrderStep, never> {
   const kinds = boardKinds(instance, pitchMm);
   const all = pieces.flatMap((piece) => Array.from({ length: piece.part.quantity }, () => piece));
   const areas = partAreas(instance, pieces);
-  const attempt = (order: readonly NestPiece[], lean: number): Trial => ({
-    order,
-    lean,
-    ...scored(instance, greedyNest(order, kinds, { lean }), areas),
-  });
+  const attempt = function* (order: readonly NestPiece[], lean: number): Generator<Trial, Trial> {
+    const growing = greedyNest(order, kinds, { lean });
+    for (;;) {
+      const { value, done } = growing.next();
+      const trial = { order, lean, isWhole: done === true, ...scored(instance, value, areas) };
+      if (done) return trial;
+      yield trial;
+    }
+  };
   const firsts = firstOrders(all);
   let best: NestScore | undefined, bestTrial: Trial | undefined, current: Trial | undefined;
   for (let tried = 1; ; tried++) {
     const first = firsts[tried - 1];
-    const trial: Trial = first ? attempt(first.order, first.lean) : attempt(...neighbour(current!, random));
+    const trial = yield* first ? attempt(first.order, first.lean) : attempt(...neighbour(current!, random));
     if (!best || isBetter(trial.score, best)) {
       best = trial.score;
       bestTrial = trial;
@@ -91,10 +99,12 @@ export function bestOfOrders(
   const pitchMm = options.pitchMm ?? usualPitch(instance);
   const pieces = instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm));
   const search = searchOrders(instance, pieces, pitchMm, random);
-  let best = search.next().value;
-  for (let step = 1; step < options.steps; step++) {
+  let best: ScoredLayout | undefined;
+  for (let orders = 0; orders < options.steps || !best;) {
     const next = search.next().value;
-    if (isBetter(next.score, best.score)) best = next;
+    if (!next.isWhole) continue;
+    orders += 1;
+    if (!best || isBetter(next.score, best.score)) best = next;
   }
   return best;
 }

@@ -51,18 +51,24 @@ export function* searchNest(instance: NestInstance, options: SearchOptions): Gen
   const areas = partAreas(instance, pieces);
   if (options.start && layoutFaults(instance, options.start).length === 0)
     yield step(scored(instance, options.start, areas));
-  for (let order = 0; order < FIRST_ORDERS; order++) yield step(orders.next().value);
+  for (let whole = 0; whole < FIRST_ORDERS;) {
+    const found = orders.next().value;
+    if (found.isWhole) whole += 1;
+    yield step(found);
+  }
   const overlaps = new OverlapSearch(instance, pitchMm, areas, random);
   overlaps.begin(best!);
   for (;;) {
     yield step(overlaps.step(MOVES_A_STEP));
     if (!overlaps.isStale) continue;
-    let start = orders.next().value;
-    for (let order = 1; order < ORDERS_ANEW; order++) {
-      yield step(start);
-      start = orders.next().value;
+    let start: ScoredLayout | undefined;
+    for (let whole = 0; whole < ORDERS_ANEW || !start;) {
+      const found = orders.next().value;
+      yield step(found);
+      if (!found.isWhole) continue;
+      whole += 1;
+      start = found;
     }
-    yield step(start);
     overlaps.begin(start);
   }
 }

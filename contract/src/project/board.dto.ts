@@ -1,15 +1,24 @@
 import {
   BOARD_GRAINS,
   LONGEST_BOARD_MM,
+  MOST_BLEMISHES,
   MOST_BOARDS,
   THICKEST_BOARD_MM,
   THINNEST_BOARD_MM,
+  WIDEST_BLEMISH_MM,
 } from '@grain-fold/core/stock';
 import { MOST_NODES } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional } from 'class-validator';
 import { PointDto } from './path.dto.ts';
 import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, IsOneOf, EachNested } from './rules.ts';
+
+/** A place of a board that is not to be used. */
+export class BlemishDto {
+  @IsNumberBetween(-WIDEST_BLEMISH_MM, LONGEST_BOARD_MM + WIDEST_BLEMISH_MM) x!: number;
+  @IsNumberBetween(-WIDEST_BLEMISH_MM, LONGEST_BOARD_MM + WIDEST_BLEMISH_MM) y!: number;
+  @IsNumberBetween(0.5, WIDEST_BLEMISH_MM) radiusMm!: number;
+}
 
 /** Boards of one size and material. */
 export class BoardDto {
@@ -32,4 +41,10 @@ export class BoardDto {
   @EachNested()
   @Type(() => PointDto)
   outline?: PointDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_BLEMISHES)
+  @EachNested()
+  @Type(() => BlemishDto)
+  blemishes?: BlemishDto[];
 }

@@ -1,6 +1,6 @@
-import { boundsHeight, boundsWidth, polygonArea, type Polygon } from '../geometry/index.ts';
+import { boundsHeight, boundsOf, boundsWidth, polygonArea, type Polygon } from '../geometry/index.ts';
 import { restShape } from '../nesting/index.ts';
-import { boardCorners, offcutShape, SHORTEST_BOARD_MM, type Board } from '../stock/index.ts';
+import { blemishesOn, boardCorners, offcutShape, SHORTEST_BOARD_MM, type Board } from '../stock/index.ts';
 import type { Airframe } from './airframe.ts';
 import type { BoardView } from './nest-airframe.ts';
 
@@ -41,11 +41,22 @@ export function wholeRestOf(view: BoardView, clearanceMm: number): Polygon | und
  * @param corners the outline that is kept; the free rectangle when left out
  */
 export function keptOffcut(airframe: Airframe, view: BoardView, id: string, corners?: Polygon): Board | undefined {
-  const shape = offcutShape(corners ?? rectangleOf(view));
+  const edge = corners ?? rectangleOf(view);
+  const shape = offcutShape(edge);
   if (!shape.ok) return undefined;
   const { ok: _ok, ...size } = shape;
-  const { outline: _outline, ...like } = view.board;
+  const { outline: _outline, blemishes = [], ...like } = view.board;
+  const { minX, minY } = boundsOf(edge);
+  const kept = blemishesOn(blemishes, { x: minX, y: minY }, size);
   const name = `Offcut of board ${view.number}, ${like.name}`.slice(0, 80);
   const taken = airframe.boards.filter((board) => board.name.startsWith(name.slice(0, 70))).length;
-  return { ...like, ...size, id, name: taken > 0 ? `${name.slice(0, 74)} (${taken + 1})` : name, count: 0, price: 0 };
+  return {
+    ...like,
+    ...size,
+    ...(kept.length > 0 ? { blemishes: kept } : {}),
+    id,
+    name: taken > 0 ? `${name.slice(0, 74)} (${taken + 1})` : name,
+    count: 0,
+    price: 0,
+  };
 }

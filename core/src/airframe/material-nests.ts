@@ -1,4 +1,4 @@
-import type { Shape } from '../geometry/index.ts';
+import type { Point, Shape } from '../geometry/index.ts';
 import {
   placedShape,
   type NestBoard,
@@ -6,8 +6,9 @@ import {
   type NestLayout,
   type NestPart,
   type Placement,
+  type XY,
 } from '../nesting/index.ts';
-import { allowedTurns, type Board } from '../stock/index.ts';
+import { allowedTurns, blemishRing, type Board } from '../stock/index.ts';
 import { defined } from '../units/index.ts';
 import type { Airframe, PlacedPiece } from './airframe.ts';
 import { piecesToNest, type Piece } from './funnel.ts';
@@ -69,8 +70,15 @@ export function nestBoard(board: Board, isTurned: boolean): NestBoard {
   const size = isTurned
     ? { width: board.heightMm, height: board.widthMm }
     : { width: board.widthMm, height: board.heightMm };
-  const polygon = board.outline?.map(({ x, y }) => (isTurned ? ([y, board.widthMm - x] as const) : ([x, y] as const)));
-  return { id: board.id, ...size, count: board.count, price: board.price, ...defined({ polygon }) };
+  const at = ({ x, y }: Point): XY => (isTurned ? [y, board.widthMm - x] : [x, y]);
+  const holes = board.blemishes?.map((blemish) => blemishRing(blemish).map(at));
+  return {
+    id: board.id,
+    ...size,
+    count: board.count,
+    price: board.price,
+    ...defined({ polygon: board.outline?.map(at), holes: holes?.length ? holes : undefined }),
+  };
 }
 
 function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Airframe): NestPart {

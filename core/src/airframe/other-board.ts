@@ -82,7 +82,11 @@ function stockWith(
   while (taken.has(`b${number}`)) number += 1;
   const area = ({ widthMm, heightMm, outline }: Board): number => (outline ? 0 : widthMm * heightMm),
     same = boards.filter((board) => board.material === from);
-  const { outline: _outline, ...whole } = same.reduce((best, one) => (area(one) > area(best) ? one : best), like);
+  const {
+    outline: _outline,
+    blemishes: _blemishes,
+    ...whole
+  } = same.reduce((best, one) => (area(one) > area(best) ? one : best), like);
   // Skins weigh what they weigh and foam by its depth: without a sheet on the scales that is guessed as by the depth alone.
   const fresh: Board = {
     ...whole,

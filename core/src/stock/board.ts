@@ -7,6 +7,17 @@ export const THICKEST_BOARD_MM = 100;
 /** Which way the grain (or the paper's stiffer way) runs on a board. */
 export const BOARD_GRAINS = ['width', 'height', 'none'] as const;
 
+/** A place of a board that is not to be used: a dent, a stain. */
+export interface Blemish {
+  /** Its middle from the board's lower left corner, and how far it reaches, in mm. */
+  readonly x: number;
+  readonly y: number;
+  readonly radiusMm: number;
+}
+/** Most blemishes of one board, and how far one may reach, in mm. */
+export const MOST_BLEMISHES = 40;
+export const WIDEST_BLEMISH_MM = 1000;
+
 /** Boards of one size and material in the workshop's stock. */
 export interface Board {
   readonly id: string;
@@ -26,6 +37,8 @@ export interface Board {
   readonly gramsPerSquareMetre: number;
   /** Outline of an offcut, counter-clockwise within the width and height; a whole board has none. */
   readonly outline?: Polygon;
+  /** Places that no part is cut from. */
+  readonly blemishes?: readonly Blemish[];
 }
 
 /** The thickness a part of a material is figured with: that of the first board of the material in stock. */

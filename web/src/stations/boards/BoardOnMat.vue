@@ -50,6 +50,17 @@ const rest = computed(() => ({
     /></pattern>
     <polygon :points="outline" fill="#12262c" opacity="0.55" transform="translate(3 -3)" />
     <polygon :points="outline" :fill="view.isCut ? '#5d7a80' : '#e4d8b9'" />
+    <circle
+      v-for="(blemish, index) in view.board.blemishes ?? []"
+      :key="`blemish ${index}`"
+      :cx="blemish.x"
+      :cy="blemish.y"
+      :r="blemish.radiusMm"
+      fill="#b3583f"
+      fill-opacity="0.35"
+      stroke="#8c3f2a"
+      vector-effect="non-scaling-stroke"
+    />
     <rect
       v-if="!view.isCut && rest.width > 60 && rest.height > 60"
       v-bind="rest"

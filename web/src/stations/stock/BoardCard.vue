@@ -1,13 +1,19 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue';
-import { boardCorners, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Board } from '@grain-fold/core/stock';
+import { computed, ref, useId, useTemplateRef } from 'vue';
+import { boardCorners, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Blemish, type Board } from '@grain-fold/core/stock';
 import { fromMassPerArea, toMassPerArea, type LengthUnit, type MassPerArea } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import TextRow from '../../kit/TextRow.vue';
+import BlemishRows from './BlemishRows.vue';
 
 const props = defineProps<{ board: Board; unit: LengthUnit; currency?: string; massPerArea: MassPerArea }>();
-const emit = defineEmits<{ change: [changes: Partial<Board>]; remove: []; shape: [] }>();
+const emit = defineEmits<{
+  change: [changes: Partial<Board>];
+  remove: [];
+  shape: [];
+  mark: [blemishes: readonly Blemish[]];
+}>();
 
 const id = useId();
 const outline = computed(() =>
@@ -15,6 +21,18 @@ const outline = computed(() =>
     .map(({ x, y }) => `${x},${-y}`)
     .join(' '),
 );
+/** The blemish that the next press on the drawing puts in its place. */
+const placing = ref<number>();
+const drawing = useTemplateRef<SVGSVGElement>('drawing');
+function press(event: MouseEvent): void {
+  const matrix = drawing.value?.getScreenCTM(),
+    { blemishes = [], widthMm, heightMm } = props.board;
+  if (placing.value === undefined || !blemishes[placing.value] || !matrix) return;
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+  const [x, y] = [Math.max(0, Math.min(widthMm, at.x)), Math.max(0, Math.min(heightMm, -at.y))].map(Math.round);
+  emit('mark', blemishes.with(placing.value, { ...blemishes[placing.value]!, x: x!, y: y! }));
+  placing.value = undefined;
+}
 const grainLines = computed(() => {
   const { widthMm: w, heightMm: h, grain } = props.board;
   if (grain === 'none') return '';
@@ -27,6 +45,9 @@ const grainLines = computed(() => {
 <template>
   <article class="card">
     <svg
+      ref="drawing"
+      :style="placing === undefined ? undefined : { cursor: 'crosshair' }"
+      @click="press"
       :viewBox="`-10 ${-board.heightMm - 10} ${board.widthMm + 20} ${board.heightMm + 20}`"
       preserveAspectRatio="xMinYMid meet"
       aria-hidden="true"
@@ -47,6 +68,19 @@ const grainLines = computed(() => {
         vector-effect="non-scaling-stroke"
         stroke-dasharray="10 5"
       />
+      <g :clip-path="`url(#${id})`">
+        <circle
+          v-for="(blemish, index) in board.blemishes ?? []"
+          :key="index"
+          :cx="blemish.x"
+          :cy="-blemish.y"
+          :r="blemish.radiusMm"
+          fill="#b3583f"
+          :fill-opacity="index === placing ? 0.65 : 0.35"
+          stroke="#8c3f2a"
+          vector-effect="non-scaling-stroke"
+        />
+      </g>
     </svg>
     <TextRow
       class="name"
@@ -113,6 +147,13 @@ const grainLines = computed(() => {
       :least="0.05"
       :most="100000"
       @update:model-value="emit('change', { gramsPerSquareMetre: fromMassPerArea($event, massPerArea) })"
+    />
+    <BlemishRows
+      :board="board"
+      :unit="unit"
+      :placing="placing"
+      @change="emit('mark', $event)"
+      @place="placing = $event"
     />
     <p v-if="board.outline" class="offcut">An offcut: its outline has {{ board.outline.length }} corners.</p>
     <el-button text size="small" @click="emit('shape')">{{

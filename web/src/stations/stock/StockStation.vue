@@ -2,7 +2,16 @@
 import { Plus } from '@element-plus/icons-vue';
 import { computed, ref, shallowRef } from 'vue';
 import { standardBoard } from '@grain-fold/core/airframe';
-import { boardAreaMm2, boardCorners, boardName, changedBoard, materialsOf, type Board } from '@grain-fold/core/stock';
+import {
+  boardAreaMm2,
+  boardCorners,
+  boardName,
+  changedBoard,
+  markedApart,
+  materialsOf,
+  type Blemish,
+  type Board,
+} from '@grain-fold/core/stock';
 import {
   countOf,
   formatBoardArea,
@@ -56,6 +65,9 @@ const measureAll = (material: string, thicknessMm: number): void =>
     'Measure thickness',
     boards.value.map((board) => (board.material === material ? { ...board, thicknessMm } : board)),
   );
+/** Marks what of a board is not to be used; of several the marked one comes apart. */
+const mark = (board: Board, blemishes: readonly Blemish[]): void =>
+  work.setBoards('Mark a board', markedApart(boards.value, board, blemishes, work.freshId('b')));
 const remove = (board: Board): void =>
   work.setBoards(
     `Remove ${board.name}`,
@@ -71,6 +83,7 @@ const add = (material: string): void => {
           id: work.freshId('b'),
           name: boardName(material, like.widthMm, like.heightMm, work.unit),
           outline: undefined,
+          blemishes: undefined,
         }
       : standardBoard(work.freshId('b'), material, work.unit),
   ]);
@@ -89,8 +102,11 @@ function keepShape(shape: Pick<Board, 'widthMm' | 'heightMm' | 'outline'>): void
     );
     return;
   }
-  const { outline: _like, ...like } =
-    boards.value.find((one) => one.material === material) ?? standardBoard('', material, work.unit);
+  const {
+    outline: _like,
+    blemishes: _blemishes,
+    ...like
+  } = boards.value.find((one) => one.material === material) ?? standardBoard('', material, work.unit);
   const count = boards.value.filter(({ name }) => name.startsWith(`Offcut of ${material}`)).length;
   const name = `Offcut of ${material}${count > 0 ? ` ${count + 1}` : ''}`.slice(0, 80);
   work.setBoards('Add offcut', [
@@ -166,6 +182,7 @@ function addMaterial(): void {
               :currency="work.airframe?.settings.currency"
               :mass-per-area="massPerArea"
               @change="change(board, $event)"
+              @mark="mark(board, $event)"
               @shape="drawn = { material: board.material, board }"
               @remove="remove(board)"
           /></InTurn>

@@ -56,8 +56,11 @@ export function carriedOut(
       };
     case 'addBoardOf': {
       const { material, widthMm, heightMm } = action;
-      const { outline: _outline, ...like } =
-        boards.find((board) => board.material === material) ?? standardBoard('', material);
+      const {
+        outline: _outline,
+        blemishes: _blemishes,
+        ...like
+      } = boards.find((board) => board.material === material) ?? standardBoard('', material);
       const name = boardName(material, widthMm, heightMm, settings.unit);
       const fresh = { ...like, id: freshId('b'), name, widthMm, heightMm, count: 1 };
       return { label: `Add board of ${material}`, airframe: { ...airframe, boards: [...boards, fresh] } };

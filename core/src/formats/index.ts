@@ -19,7 +19,8 @@ export {
   readDrawing,
   textOfFile,
 } from './read-drawing.ts';
-export { partsCsv, stockCsv } from './csv/tables.ts';
+export { stockCsv, stockFromCsv, type StockList } from './csv/stock-list.ts';
+export { partsCsv } from './csv/tables.ts';
 export { type KnownSheet, MOST_SHEET_BYTES, MOST_SHEET_PIXELS, type SheetFacts, sheetFacts } from './sheet-facts.ts';
 export { clubZip } from './written/club-zip.ts';
 export {

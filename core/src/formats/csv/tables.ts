@@ -1,16 +1,14 @@
-import Papa from 'papaparse';
 import { partsInVariant, resolveIn, type Airframe } from '../../airframe/index.ts';
 import { boundsHeight, boundsWidth } from '../../geometry/index.ts';
 import { piecesOf } from '../../part/index.ts';
 import { decimalLength, type LengthUnit } from '../../units/index.ts';
+import { csv } from './csv.ts';
 
 const SQUARE: Readonly<Record<LengthUnit, readonly [word: string, mm2: number]>> = {
   mm: ['cm2', 100],
   in: ['in2', 25.4 * 25.4],
 };
 
-/** A table as CSV; cells that a spreadsheet would run as a formula are made text. */
-const csv = (rows: readonly object[]): string => Papa.unparse([...rows], { escapeFormulae: true, newline: '\r\n' });
 const lengthIn = (unit: LengthUnit) => (mm: number) => decimalLength(mm, unit, unit === 'mm' ? 2 : 3);
 
 /** The parts of an airframe at its scale and in its variant: one row each, one unit a column. */
@@ -36,24 +34,5 @@ export function partsCsv(airframe: Airframe): string {
         notes: part.notes,
       };
     }),
-  );
-}
-
-/** The boards of an airframe's stock: one row each, one unit a column. */
-export function stockCsv({ boards, settings }: Airframe): string {
-  const { unit } = settings,
-    length = lengthIn(unit);
-  return csv(
-    boards.map((board) => ({
-      board: board.name,
-      material: board.material,
-      [`across ${unit}`]: length(board.widthMm),
-      [`up ${unit}`]: length(board.heightMm),
-      [`thickness ${unit}`]: length(board.thicknessMm),
-      count: board.count,
-      [`price${settings.currency ? ` ${settings.currency}` : ''}`]: board.price,
-      'g per m2': board.gramsPerSquareMetre,
-      'cut out': board.outline ? 'yes' : '',
-    })),
   );
 }

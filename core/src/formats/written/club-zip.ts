@@ -1,7 +1,8 @@
 import { strToU8, zipSync } from 'fflate';
 import { cutListOf, type Airframe } from '../../airframe/index.ts';
 import { cutListCsv } from '../../cutting/index.ts';
-import { partsCsv, stockCsv } from '../csv/tables.ts';
+import { stockCsv } from '../csv/stock-list.ts';
+import { partsCsv } from '../csv/tables.ts';
 import { writeDxf } from '../dxf/write-dxf.ts';
 import { writeSvg } from '../svg/write-svg.ts';
 import { boardDrawing, partsDrawing, type WrittenOptions } from './draw-parts.ts';

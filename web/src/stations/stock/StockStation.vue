@@ -28,6 +28,7 @@ import TextRow from '../../kit/TextRow.vue';
 import OffcutDesk from './OffcutDesk.vue';
 import ThicknessOutlook from './ThicknessOutlook.vue';
 import BoardCard from './BoardCard.vue';
+import StockList from './StockList.vue';
 import WorkshopShelf from './WorkshopShelf.vue';
 
 const work = useAirframe();
@@ -154,6 +155,7 @@ function addMaterial(): void {
           @update:model-value="work.changeSettings('Change unit of mass', { massPerArea: $event as MassPerArea })"
         />
       </div>
+      <StockList />
       <section v-for="group in groups" :key="group.material" :aria-label="group.material">
         <div class="head">
           <h2>{{ group.material }}</h2>

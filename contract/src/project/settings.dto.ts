@@ -1,4 +1,4 @@
-import { MOST_PACKINGS } from '@grain-fold/core/airframe';
+import { MOST_PACKINGS, MOST_SETS } from '@grain-fold/core/airframe';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
@@ -93,6 +93,8 @@ export class NestSettingsDto {
   @IsNumberBetween(0, 200) edgeMarginMm!: number;
   @IsOneOf(TURN_STEPS) turnStep!: number;
   @IsCountBetween(0, 4_294_967_295) seed!: number;
+  /** How many of the airframe are cut together. */
+  @IsOptional() @IsCountBetween(2, MOST_SETS) sets?: number;
 }
 
 /** How folds are made where a fold does not say so itself. */

@@ -15,7 +15,14 @@ export interface NestSettings {
   readonly turnStep: TurnStep;
   /** Same seed, same nest. */
   readonly seed: number;
+  /** How many of the airframe are cut together, 2 or more; one when undefined. */
+  readonly sets?: number;
 }
+
+/** Most of one airframe that are cut together. */
+export const MOST_SETS = 60;
+/** How many of an airframe are cut together. */
+export const setsOf = ({ settings }: Pick<Airframe, 'settings'>): number => settings.nest.sets ?? 1;
 
 /** What holds for the whole airframe. */
 export interface AirframeSettings {

@@ -2,7 +2,7 @@ import type { Fault } from '../checks/index.ts';
 import { cutList, cutTotals, type CutList } from '../cutting/index.ts';
 import { seamFigures, type SeamFigures } from '../folds/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import type { Airframe } from './airframe.ts';
+import { setsOf, type Airframe } from './airframe.ts';
 import { seamsNamed } from './assembled.ts';
 import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
@@ -13,7 +13,7 @@ import { boardViews, isNestCurrent, nestToGoBy } from './nest-airframe.ts';
 import { pagesOf } from './page-set.ts';
 import { boardAreaMm2, type Board } from '../stock/index.ts';
 import { seamRows, wholeMass, type SeamRow, type WholeMass } from './whole-airframe.ts';
-import { sizeText, worded, type LengthUnit } from '../units/index.ts';
+import { defined, sizeText, worded, type LengthUnit } from '../units/index.ts';
 
 /** Figures of the ticket that follow every edit at once. */
 export interface QuickFigures {
@@ -99,15 +99,16 @@ export function cutListOf(airframe: Airframe): CutList {
   const pieces = piecesOfAirframe(airframe).map(({ id, part, quantity }) => ({
     id,
     part,
-    quantity,
+    quantity: quantity * setsOf(airframe),
     ...relationsOf(airframe, drawn.get(part.id)!, part),
   }));
   if (!airframe.nest || !isNestCurrent(airframe)) return cutList(pieces, []);
-  const boards = boardViews(airframe, airframe.nest).map(({ board, pieces: placed }) => {
+  const boards = boardViews(airframe, airframe.nest).map(({ board, alikeTo, pieces: placed }) => {
     const counts = new Map<string, number>();
     for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
     return {
       label: boardLabel(board, airframe.settings.unit),
+      ...defined({ alikeTo }),
       pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
     };
   });

@@ -9,7 +9,7 @@ import {
   type ResolvedPart,
 } from '../resolve/index.ts';
 import { stableHash, memo, identityOf } from '../units/index.ts';
-import type { Airframe } from './airframe.ts';
+import { setsOf, type Airframe } from './airframe.ts';
 import { contextOf, partAtScale, partsInVariant } from './made-at-scale.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
@@ -39,15 +39,16 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
   });
 }
 
-/** The pieces that are still to be nested: what boards that are cut already held is there. */
+/** The pieces that are still to be nested, of every set: what boards that are cut already held is there. */
 export function piecesToNest(airframe: Airframe): readonly Piece[] {
-  const pieces = piecesOfAirframe(airframe);
+  const pieces = piecesOfAirframe(airframe),
+    sets = setsOf(airframe);
   const cut = new Map<string, number>();
   for (const { cutFrom, placements } of airframe.nest?.boards ?? [])
     if (cutFrom) for (const { pieceId } of placements) cut.set(pieceId, (cut.get(pieceId) ?? 0) + 1);
-  if (cut.size === 0) return pieces;
+  if (cut.size === 0 && sets === 1) return pieces;
   return pieces.flatMap((piece) => {
-    const quantity = piece.quantity - (cut.get(piece.id) ?? 0);
+    const quantity = piece.quantity * sets - (cut.get(piece.id) ?? 0);
     return quantity > 0 ? [{ ...piece, quantity }] : [];
   });
 }

@@ -3,8 +3,10 @@ export {
   type AirframeNest,
   type AirframeSettings,
   DEFAULT_SETTINGS,
+  MOST_SETS,
   type NestSettings,
   type PlacedPiece,
+  setsOf,
   standardBoard,
 } from './airframe.ts';
 export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';

@@ -115,6 +115,6 @@ const bySaving = (a: NestAdvice, b: NestAdvice): number => (isBetter(a.score, b.
 function searched(airframe: Airframe, seed: number): { readonly score: NestScore; readonly nest: AirframeNest } {
   const search = searchAirframeNest(airframe, seed);
   let step = search.next().value;
-  while (step.tried < STEPS) step = search.next().value;
+  while (step.tried < STEPS || step.isGrowing) step = search.next().value;
   return step;
 }

@@ -6,13 +6,15 @@ import {
   placementFaults,
   placementTransform,
   searchNest,
+  searchSets,
   type NestLayout,
   type NestScore,
   type PlacementFault,
+  type SearchStep,
 } from '../nesting/index.ts';
 import { allowedTurns, boardAreaMm2, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
-import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
+import { setsOf, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
 import {
   materialNests,
@@ -51,6 +53,8 @@ export interface AirframeNestStep {
   /** Sums over all materials. */
   readonly score: NestScore;
   readonly improved: boolean;
+  /** Whether the first nest is not whole yet: of many pieces some have not had their turn. */
+  readonly isGrowing: boolean;
 }
 
 /**
@@ -68,10 +72,7 @@ export function* searchAirframeNest(
   const withoutBoards = all.filter(({ instance }) => instance.boards.length === 0);
   const searches = all
     .filter(({ instance }) => instance.boards.length > 0)
-    .map((material) => ({
-      material,
-      search: searchNest(material.instance, { seed, ...defined({ start: material.start }) }),
-    }));
+    .map((material) => ({ material, search: searchOf(material, setsOf(airframe), seed) }));
   const cut = cutBoardsOf(airframe);
   const homeless = withoutBoards.flatMap(({ instance }) =>
     instance.parts.map((part) => ({ pieceId: part.id, quantity: part.quantity })),
@@ -88,6 +89,7 @@ export function* searchAirframeNest(
         cost: total('cost'),
         effectiveBoards: total('effectiveBoards') + (only === undefined ? cut.length : 0),
       },
+      isGrowing: steps.some(({ step }) => step.isGrowing),
       improved: tried === 1 || steps.some(({ step }) => step.improved),
       nest: {
         readHash,
@@ -109,6 +111,15 @@ export function* searchAirframeNest(
 const unplacedOf = (layout: NestLayout): readonly { pieceId: string; quantity: number }[] =>
   layout.unplaced.map(({ partId, quantity }) => ({ pieceId: partId, quantity }));
 
+/** The search for a material's nest; of several sets that are whole, one that may repeat itself. */
+function searchOf({ instance, lying, start }: MaterialNest, sets: number, seed: number): Generator<SearchStep, never> {
+  const options = { seed, ...defined({ start }) };
+  const areWhole = sets > 1 && lying.size === 0 && instance.parts.every(({ quantity }) => quantity % sets === 0);
+  if (!areWhole) return searchNest(instance, options);
+  const parts = instance.parts.map((part) => ({ ...part, quantity: part.quantity / sets }));
+  return searchSets({ ...instance, parts }, sets, options);
+}
+
 /** The boards of a material's nest in the airframe's terms, with the pieces that stayed on them. */
 const boardsIn = ({ boards }: NestLayout, material: MaterialNest): AirframeNest['boards'] =>
   boards.map(({ boardId, placements }) => {
@@ -126,7 +137,7 @@ const boardsIn = ({ boards }: NestLayout, material: MaterialNest): AirframeNest[
 export function quickNest(airframe: Airframe, steps = 2): AirframeNestStep {
   const search = searchAirframeNest(airframe, airframe.settings.nest.seed);
   let step = search.next().value;
-  while (step.tried < steps) step = search.next().value;
+  while (step.tried < steps || step.isGrowing) step = search.next().value;
   return step;
 }
 
@@ -135,6 +146,8 @@ export interface BoardView {
   readonly number: number;
   readonly board: Board;
   readonly isCut: boolean;
+  /** Number of the first board that is laid out just so, where this one repeats it. */
+  readonly alikeTo?: number;
   readonly pieces: readonly { readonly placed: PlacedPiece; readonly piece: Piece; readonly shape: Shape }[];
   /** Part area over board area, 0 to 1. */
   readonly yield: number;
@@ -147,6 +160,7 @@ export const boardViews = (airframe: Airframe, nest: AirframeNest): readonly Boa
 const viewsIn = memo((airframe: Airframe) => memo((nest: AirframeNest) => viewsAnew(airframe, nest)));
 
 function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
+  const firsts = new Map<string, number>();
   const pieces = new Map(piecesOfAirframe(airframe).map((piece) => [piece.id, piece]));
   return nest.boards.flatMap(({ boardId, placements, cutFrom }, index): readonly BoardView[] => {
     const board = cutFrom ?? airframe.boards.find((one) => one.id === boardId);
@@ -155,12 +169,16 @@ function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[]
       const piece = pieces.get(placement.pieceId);
       return piece ? [{ placed: placement, piece, shape: shapeOf(piece, placement) }] : [];
     });
+    const laid = JSON.stringify([boardId, placements.map(({ isLocked: _isLocked, ...place }) => place)]);
+    const first = firsts.get(laid);
+    if (first === undefined) firsts.set(laid, index + 1);
     const partArea = placed.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);
     return [
       {
         number: index + 1,
         board,
         isCut: cutFrom !== undefined,
+        ...defined({ alikeTo: first }),
         pieces: placed,
         yield: partArea / boardAreaMm2(board),
         rest: largestRest(

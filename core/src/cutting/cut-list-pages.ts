@@ -14,7 +14,7 @@ import {
   type DocumentTitle,
   type Ink,
 } from '../ink/index.ts';
-import type { CutList, CutPart } from './cut-list.ts';
+import { boardNumbers, type CutList, type CutPart } from './cut-list.ts';
 import { titleRow, workRow, type SetRow } from './cut-table.ts';
 import { CUT_COLUMN_NOTES, orderWords, sizeWords } from './cut-words.ts';
 
@@ -65,11 +65,13 @@ export function cutListPages(list: CutList, title: DocumentTitle, paper: ListPap
     for (const line of wrapped(words, lettersIn(width)))
       set({ inks: [textInk({ x: MARGIN_MM, y: -3.4 }, line, 3.2, { weight: 'figure' })], heightMm: 4.6 });
   set({ inks: [], heightMm: 2 });
-  for (const { number, label, parts } of list.boards) {
+  for (const { number, label, alikeTo, parts } of list.boards) {
     const names = wrapped(
-      parts
-        .map(({ part, quantity }) => `${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}`)
-        .join(', '),
+      alikeTo === undefined
+        ? parts
+            .map(({ part, quantity }) => `${quantity} ${part.name}${part.side === 'single' ? '' : ` ${part.side}`}`)
+            .join(', ')
+        : `Cut just as board ${alikeTo}.`,
       lettersIn(width),
     );
     set({
@@ -144,7 +146,7 @@ function partHead(cut: CutPart, unit: LengthUnit, width: number): SetRow {
   const { part, quantity, boards, folds, joins } = cut;
   const textX = MARGIN_MM + PICTURE.widthMm + 6;
   const side = part.side === 'single' ? '' : ` · ${part.side}`;
-  const where = boards.length > 0 ? ` · board ${boards.join(', ')}` : '';
+  const where = boards.length > 0 ? ` · board ${boardNumbers(boards)}` : '';
   const told = [...(folds.length > 1 ? [`${orderWords(folds)}.`] : []), ...joins.map((words) => worded(words, unit))]
     .flatMap((words) => wrapped(words, lettersIn(width - PICTURE.widthMm - 6)))
     .map((line, index) => textInk({ x: textX, y: -17 - index * LINE_MM }, line, 3));

@@ -2,6 +2,7 @@ import { foldNamesInOrder } from '../folds/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { traitsOf, type OperationKind } from '../operations/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
+import { defined } from '../units/index.ts';
 import { linesOf, type CutLine } from './cut-lines.ts';
 
 /** Pieces cut from one drawing, on one side of the airframe. */
@@ -52,6 +53,8 @@ export interface CutList {
   readonly boards: readonly {
     readonly number: number;
     readonly label: string;
+    /** Number of the board that it is cut just like, where it repeats one before. */
+    readonly alikeTo?: number;
     readonly parts: readonly CutPiece[];
     readonly totals: CutTotals;
   }[];
@@ -71,6 +74,8 @@ export interface UnplacedPiece {
 /** A nested board as the cut list needs it. */
 export interface CutBoard {
   readonly label: string;
+  /** Number of the board before that is cut just so. */
+  readonly alikeTo?: number;
   readonly pieces: readonly { readonly part: ResolvedPart; readonly quantity: number }[];
 }
 
@@ -137,6 +142,7 @@ export function cutList(
     boards: boards.map((board, index) => ({
       number: index + 1,
       label: board.label,
+      ...defined({ alikeTo: board.alikeTo }),
       parts: board.pieces.map((piece) => ({ ...piece, boards: [index + 1] })),
       totals: cutTotals(board.pieces),
     })),
@@ -146,3 +152,16 @@ export function cutList(
 }
 
 const isSame = (a: ResolvedPart, b: ResolvedPart): boolean => a.id === b.id && a.side === b.side;
+
+/** The numbers of boards in words, runs drawn together: `1, 3 to 7`. */
+export function boardNumbers(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const number of numbers) {
+    const last = runs.at(-1);
+    if (last && number === last[1] + 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs
+    .flatMap(([from, to]) => (to - from > 1 ? [`${from} to ${to}`] : from === to ? [`${from}`] : [`${from}`, `${to}`]))
+    .join(', ');
+}

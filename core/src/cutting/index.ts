@@ -9,6 +9,7 @@ export {
   type UnplacedPiece,
   cutList,
   cutTotals,
+  boardNumbers,
 } from './cut-list.ts';
 export { type CutPlace, placeWords } from './cut-place.ts';
 export { CUT_COLUMNS, CUT_COLUMN_NOTES, type CutCells, cutCells, orderWords, sizeWords } from './cut-words.ts';

@@ -7,4 +7,5 @@ export { boardsByArea, boardsByLongParts } from './lower-bound.ts';
 export { restShape, restShapes } from './rest-shape.ts';
 export { placedShape, placementTransform } from './nest-piece.ts';
 export { instanceFault } from './read-instance.ts';
+export { searchSets } from './search-sets.ts';
 export { nest, searchNest, type SearchStep } from './search-nest.ts';

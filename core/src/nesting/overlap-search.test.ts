@@ -4,7 +4,7 @@ import { layoutFaults } from './check-layout.ts';
 import { ForbiddenShifts, MANY } from './forbidden-shifts.ts';
 import type { NestInstance, NestPart, XY } from './instance.ts';
 import { boardsByArea } from './lower-bound.ts';
-import { searchNest, type SearchStep } from './search-nest.ts';
+import { nest, searchNest, type SearchStep } from './search-nest.ts';
 import { stripsOf } from './strips.ts';
 
 /** A star of so many corners round the middle of its box, every second corner drawn in. */
@@ -230,6 +230,26 @@ test('a part too large for any board, and 250 pieces at once, end neither in sil
   const taken = steps(instance, 1, 16);
   expect(taken.at(-1)!.layout.unplaced).toEqual([{ partId: 'long', quantity: 2 }]);
   expect(layoutFaults(instance, taken.at(-1)!.layout)).toEqual([]);
+});
+
+test('of many pieces the nest is told as it grows, and a quick one has them all', () => {
+  const instance: NestInstance = {
+    name: 'very many',
+    clearance: 2,
+    boards: [{ id: 'b', width: 700, height: 500, count: 99 }],
+    parts: [part('plate', box(41, 17), 450), part('square', box(30, 30), 200)],
+  };
+  const search = searchNest(instance, { seed: 1 });
+  const told: SearchStep[] = [];
+  do told.push(search.next().value);
+  while (told.at(-1)!.isGrowing);
+  // 650 pieces, 200 at a time: three beginnings, and the whole.
+  expect(told.map(({ layout }) => layout.boards.flatMap(({ placements }) => placements).length)).toEqual([
+    200, 400, 600, 650,
+  ]);
+  expect(told.map(({ improved }) => improved)).toEqual([true, true, true, true]);
+  for (const { layout } of told) expect(layoutFaults(instance, layout)).toEqual([]);
+  expect(nest(instance, { seed: 1, steps: 1 }).layout.unplaced).toEqual([]);
 });
 
 test.each<[string, Partial<NestInstance>]>([

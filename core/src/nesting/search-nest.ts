@@ -23,6 +23,8 @@ export interface SearchStep {
   readonly layout: NestLayout;
   readonly score: NestScore;
   readonly improved: boolean;
+  /** Whether it has not come to the end of its first nest yet: of many pieces some have not had their turn. */
+  readonly isGrowing: boolean;
 }
 
 /** Moves of pieces in one step: some ten milliseconds. */
@@ -41,19 +43,25 @@ export function* searchNest(instance: NestInstance, options: SearchOptions): Gen
   const random = seededRandom(options.seed);
   const orders = searchOrders(instance, pieces, pitchMm, random);
   let best: ScoredLayout | undefined,
-    tried = 0;
+    tried = 0,
+    isGrowing = true;
   const step = (found: ScoredLayout | undefined): SearchStep => {
     const improved = found !== undefined && (!best || isBetter(found.score, best.score));
     if (improved) best = found;
     tried += 1;
-    return { tried, ...best!, improved };
+    return { tried, ...best!, improved, isGrowing };
   };
   const areas = partAreas(instance, pieces);
-  if (options.start && layoutFaults(instance, options.start).length === 0)
+  if (options.start && layoutFaults(instance, options.start).length === 0) {
+    isGrowing = false;
     yield step(scored(instance, options.start, areas));
+  }
   for (let whole = 0; whole < FIRST_ORDERS;) {
     const found = orders.next().value;
-    if (found.isWhole) whole += 1;
+    if (found.isWhole) {
+      whole += 1;
+      isGrowing = false;
+    }
     yield step(found);
   }
   const overlaps = new OverlapSearch(instance, pitchMm, areas, random);

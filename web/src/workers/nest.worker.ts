@@ -36,11 +36,11 @@ const nester = {
     const start = performance.now();
     let told = -Infinity;
     let isNews = false;
-    for (const { nest, tried, score, improved } of searchAirframeNest(airframe, seed, scope)) {
+    for (const { nest, tried, score, improved, isGrowing } of searchAirframeNest(airframe, seed, scope)) {
       const now = performance.now();
       const figures = { tried, score, seconds: (now - start) / 1000 };
       isNews ||= improved;
-      if (own !== running || tried >= tries) return { nest, ...figures };
+      if (own !== running || (tried >= tries && !isGrowing)) return { nest, ...figures };
       if (now - told < TELL_EVERY_MS) continue;
       told = now;
       onProgress(isNews ? { nest, ...figures } : figures);

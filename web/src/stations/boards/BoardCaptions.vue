@@ -46,7 +46,7 @@ const restText = ({ rest }: BoardView): string =>
           }}<tspan dx="10" font-size="13.5" font-weight="500" fill="#bcd0d2"
             >{{ formatLength(view.board.widthMm, work.unit, 0) }} ×
             {{ formatLength(view.board.heightMm, work.unit, 0) }} · {{ countOf(view.pieces.length, 'piece')
-            }}{{ view.isCut ? ' · cut' : '' }}</tspan
+            }}{{ view.isCut ? ' · cut' : '' }}{{ view.alikeTo ? ` · as board ${view.alikeTo}` : '' }}</tspan
           ><tspan v-if="view.board.widthMm * zoom < 260" dx="12" :fill="yieldFill(view)"
             >{{ Math.round(view.yield * 100) }} %</tspan
           ></text

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { NestSettings } from '@grain-fold/core/airframe';
+import { MOST_SETS, setsOf, type NestSettings } from '@grain-fold/core/airframe';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -15,6 +15,11 @@ const work = useAirframe();
 const settings = computed(() => work.airframe!.settings.nest);
 const change = (changes: Partial<NestSettings>): void =>
   work.changeSettings('Change nest', { nest: { ...settings.value, ...changes } });
+/** How many are cut together; one is not noted. */
+function changeSets(sets: number): void {
+  const { sets: _before, ...rest } = settings.value;
+  work.changeSettings('Change sets', { nest: sets > 1 ? { ...rest, sets } : rest });
+}
 /** Starts the search elsewhere, from a number that the file keeps. */
 function tryAnother(): void {
   change({ seed: (settings.value.seed % 999_999) + 1 });
@@ -54,6 +59,15 @@ const isTakingOut = ref(false);
           ['15', '15°'],
         ]"
         @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
+      />
+      <MeasureField
+        label="Sets of the airframe"
+        kind="number"
+        :decimals="0"
+        :model-value="setsOf(work.airframe!)"
+        :least="1"
+        :most="MOST_SETS"
+        @update:model-value="changeSets(Math.round($event))"
       />
       <ChoiceRow
         label="Search"

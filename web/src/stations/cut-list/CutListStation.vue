@@ -110,7 +110,8 @@ const groups = computed(() =>
             <h3>
               Board {{ board.number }} <span>{{ board.label }}</span>
             </h3>
-            <p class="names">
+            <p v-if="board.alikeTo" class="names">Cut just as board {{ board.alikeTo }}.</p>
+            <p v-else class="names">
               <span v-for="{ part, quantity } in board.parts" :key="part.id + part.side"
                 ><b class="figures">{{ quantity }}</b> {{ part.name
                 }}{{ part.side === 'single' ? '' : ` ${part.side}` }}</span

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
-import { CUT_COLUMNS, cutCells, sizeWords, type CutCells, type CutLine, type CutPart } from '@grain-fold/core/cutting';
+import {
+  boardNumbers,
+  CUT_COLUMNS,
+  cutCells,
+  sizeWords,
+  type CutCells,
+  type CutLine,
+  type CutPart,
+} from '@grain-fold/core/cutting';
 import type { OperationKind } from '@grain-fold/core/operations';
 import { formatLengthWithUnit, worded, type LengthUnit } from '@grain-fold/core/units';
 import { useNear } from '../../composables/near.ts';
@@ -39,7 +47,7 @@ const kindOf = ({ kind }: CutLine): OperationKind => (kind === 'outline' || kind
       </h3>
       <p class="under figures">
         <b>{{ sizeWords(cut, unit) }}</b> · {{ formatLengthWithUnit(cut.part.thicknessMm, unit) }} {{ cut.part.material
-        }}{{ cut.boards.length > 0 ? ` · board ${cut.boards.join(', ')}` : '' }}
+        }}{{ cut.boards.length > 0 ? ` · board ${boardNumbers(cut.boards)}` : '' }}
       </p>
       <p v-if="cut.folds.length > 1" class="order">
         <span>Fold</span>

@@ -95,7 +95,10 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await newAirframe(page, 'Second');
     await drawPlate(page, 'Rib', '80', '40');
     await station(page, 'Stock');
-    await page.getByRole('button', { name: /^Take one Offcut of board 1/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Take one Offcut of board 1/ })
+      .first()
+      .click();
     await expect(page.getByRole('region', { name: 'With other airframes' })).toContainText('lies with Second now.');
     await expect(page.getByLabel("Board's name").nth(1)).toHaveValue(/^Offcut of board 1/);
     await station(page, 'Boards');

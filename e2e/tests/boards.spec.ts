@@ -83,7 +83,7 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await expect(chosen(page).getByLabel('Up')).toHaveValue('150.00');
   });
   await test.step('cut: the board leaves stock and its rest comes in', async () => {
-    await page.getByRole('button', { name: 'Mark board 1 as cut' }).click();
+    await page.getByRole('button', { name: 'Mark as cut: board 1' }).click();
     await expect(page.getByRole('region', { name: 'At the cutting table' })).toContainText('Board 1 has left stock');
     await expect(page.getByRole('region', { name: 'At the cutting table' })).toContainText('Board 1 is cut.');
     await station(page, 'Stock');

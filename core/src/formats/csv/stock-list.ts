@@ -74,7 +74,9 @@ export function stockFromCsv(text: string, like: Board, freshId: () => string): 
   );
   const missing = [
     ...(['board', 'material'] as const).filter((name) => !heads.includes(name)),
-    ...(['across', 'up'] as const).filter((name) => !columns[name]).map((name) => `${name} mm or ${name} in`),
+    ...(['across', 'up'] as const)
+      .filter((name) => !columns[name])
+      .map((name) => LENGTH_UNITS.map((unit) => `${name} ${unit}`).join(' or ')),
   ];
   if (missing.length > 0)
     return { boards: [], faults: [`The list has no column ${missing.map((name) => `“${name}”`).join(', ')}.`] };

@@ -48,7 +48,7 @@ function cut(view: BoardView): void {
         <template v-else-if="rests.length > 0"> leaves {{ listed(rests) }}.</template>
         <template v-else> leaves nothing worth keeping.</template>
       </p>
-      <el-button v-if="!view.isCut" size="small" :aria-label="`Mark board ${view.number} as cut`" @click="cut(view)"
+      <el-button v-if="!view.isCut" size="small" :aria-label="`Mark as cut: board ${view.number}`" @click="cut(view)"
         >Mark as cut</el-button
       >
     </div>

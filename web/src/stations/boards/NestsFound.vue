@@ -58,7 +58,7 @@ function pictureOf(nest: AirframeNest): { readonly box: string; readonly boards:
       <el-button
         v-else
         size="small"
-        :aria-label="`Lay the nest of ${figures.effectiveBoards.toFixed(2)} boards`"
+        :aria-label="`Lay it: the nest of ${figures.effectiveBoards.toFixed(2)} boards`"
         @click="emit('lay', nest)"
         >Lay it</el-button
       >

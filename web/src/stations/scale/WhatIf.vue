@@ -54,14 +54,16 @@ const told = computed(() => props.points.find(({ factor }) => factor === looked.
           size="small"
           :class="{ now: isNow(point), faulty: point.faults.length > 0 }"
           :aria-pressed="isNow(point)"
-          :aria-label="`Take × ${point.factor.toFixed(2)}${point.faults.length > 0 ? `, ${countOf(point.faults.length, 'fault')}` : ''}`"
           @click="emit('adopt', point.factor)"
           @mouseenter="looked = point.factor"
           @focus="looked = point.factor"
           @mouseleave="looked = undefined"
           @blur="looked = undefined"
-          >× {{ point.factor.toFixed(1)
-          }}<span v-if="point.faults.length > 0" class="mark">▲ {{ point.faults.length }}</span></el-button
+          ><span class="visually-hidden">Take </span>× {{ point.factor.toFixed(1)
+          }}<template v-if="point.faults.length > 0"
+            ><span class="mark" aria-hidden="true">▲ {{ point.faults.length }}</span
+            ><span class="visually-hidden">, {{ countOf(point.faults.length, 'fault') }}</span></template
+          ></el-button
         >
         <span v-if="isMore" class="more">figuring more …</span>
       </div>

@@ -57,7 +57,7 @@ function add(): void {
         @click="emit('place', placing === index ? undefined : index)"
         >{{ placing === index ? 'Press where it is, above' : 'Press it on the drawing' }}</el-button
       >
-      <el-button text size="small" :aria-label="`Take place ${index + 1} off`" @click="remove(index)"
+      <el-button text size="small" :aria-label="`Take it off: place ${index + 1}`" @click="remove(index)"
         >Take it off</el-button
       >
     </fieldset>

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { boardViews, isNestCurrent, type AirframeNest } from '@grain-fold/core/airframe';
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
-import { nestFigures, nestsFoundFor } from './nests-found.ts';
+import { isLaidAlike, nestFigures, nestsFoundFor } from './nests-found.ts';
 
 /** The nests found so far, side by side: any of them can be laid instead. */
 const emit = defineEmits<{ lay: [nest: AirframeNest] }>();
@@ -11,14 +11,13 @@ const work = useAirframe();
 /** Mat between the boards of a little picture, in mm. */
 const GAP_MM = 40;
 
-const asText = (nest: AirframeNest | undefined): string => JSON.stringify(nest?.boards ?? []);
 const rows = computed(() => {
   const airframe = work.airframe;
   if (!airframe || !isNestCurrent(airframe)) return [];
-  const laid = asText(airframe.nest);
+  const laid = airframe.nest!;
   return nestsFoundFor(airframe).map((nest) => {
     const figures = nestFigures(airframe, nest);
-    return { nest, figures, isLaid: asText(nest) === laid, picture: pictureOf(nest) };
+    return { nest, figures, isLaid: isLaidAlike(nest, laid), picture: pictureOf(nest) };
   });
 });
 function pictureOf(nest: AirframeNest): { readonly box: string; readonly boards: string; readonly pieces: string } {

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { isNestCurrent, lockedCount, type AirframeNest, type NestScope } from '@grain-fold/core/airframe';
 import { countOf } from '@grain-fold/core/units';
 import { nestJobsApi } from '../../api/nest-jobs.ts';
@@ -7,7 +7,7 @@ import { slowly } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { heardFromServer, searchOnServer, type ServerSearch } from './nest-on-server.ts';
 import type { SearchOrder } from './searches.ts';
-import { isBetterNest, keepFound, nestFigures } from './nests-found.ts';
+import { isBetterNest, isLaidAlike, keepFound, nestFigures } from './nests-found.ts';
 
 /** A point of the search's course: when, and how good the best nest was. */
 export interface CoursePoint {
@@ -92,12 +92,21 @@ export function useNesting() {
       before = airframe.nest;
     if (before && isNestCurrent(airframe)) {
       keepFound(airframe.id, before);
-      const [now, kept] = [nestFigures(airframe, nest), nestFigures(airframe, before)];
-      if (board === undefined && nest.readHash === before.readHash && !isBetterNest(now, kept)) {
-        if (isAnother) keepFound(airframe.id, nest);
-        outcome.value = isAnother
-          ? `This try came to ${now.effectiveBoards.toFixed(2)} boards, no better than ${kept.effectiveBoards.toFixed(2)}: the nest before stays.`
-          : 'Nothing better was found: the nest stays as it was. A longer search, or another try, may find more.';
+      if (nest.readHash !== before.readHash) {
+        outcome.value = 'Parts, boards or distances have changed since the search began: the nest before stays.';
+        return;
+      }
+      if (isAnother && board === undefined) {
+        const [now, kept] = [nestFigures(airframe, nest), nestFigures(airframe, before)];
+        if (!isBetterNest(now, kept)) {
+          keepFound(airframe.id, nest);
+          outcome.value = `This try came to ${now.effectiveBoards.toFixed(2)} boards, no better than ${kept.effectiveBoards.toFixed(2)}: the nest before stays.`;
+          return;
+        }
+      } else if (isLaidAlike(nest, before)) {
+        // A search that goes on from a nest ends with it, or with a better one.
+        outcome.value =
+          'Nothing better was found: the nest stays as it was. A longer search, or another try, may find more.';
         return;
       }
     }
@@ -117,7 +126,7 @@ export function useNesting() {
         fault.value = error instanceof Error ? error.message : 'The server could not be asked to stop.';
       });
   };
-  onMounted(comeBack);
+  watch(() => work.airframe?.id, comeBack, { immediate: true });
   onBeforeUnmount(() => {
     if (onServer.value) listening?.abort();
     else stop();

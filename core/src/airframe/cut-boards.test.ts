@@ -3,7 +3,7 @@ import { airframeOf, foam, plate, polygonPart } from '../../test/samples.ts';
 import { polygonArea, regionArea, intersectionOf } from '../geometry/index.ts';
 import { boardAreaMm2, boardCorners } from '../stock/index.ts';
 import type { Airframe } from './airframe.ts';
-import { cutBoard, restsOf } from './cut-boards.ts';
+import { cutBoard, restsOf, restsOfBoards } from './cut-boards.ts';
 import { nestHash, piecesToNest } from './funnel.ts';
 import { boardViews, isNestCurrent, pieceFaults, quickNest, searchAirframeNest } from './nest-airframe.ts';
 
@@ -23,7 +23,7 @@ test('a board with one plate in its corner leaves an L whose area is what the pl
       boards: [{ boardId: 'b1', placements: [{ pieceId: 'a', x: 3, y: 3, rotation: 0 }] }],
     },
   };
-  const { airframe: after, rests } = cutBoard(airframe, 0, 80, freshId)!;
+  const { airframe: after, rests } = cutBoard(airframe, 0, restsOfBoards(airframe, 80)[0]!, freshId)!;
   // 700 × 500 less the corner up to (305, 205): the strips of 3 mm left of the plate and below it are no rest.
   expect(rests).toHaveLength(1);
   expect(boardAreaMm2(rests[0]!)).toBeCloseTo(700 * 500 - 305 * 205, -1);
@@ -32,8 +32,9 @@ test('a board with one plate in its corner leaves an L whose area is what the pl
   expect(after.nest!.boards[0]!.cutFrom).toMatchObject({ id: 'b1', widthMm: 700, count: 1 });
   expect(isNestCurrent(after)).toBe(true);
   expect(piecesToNest(after)).toEqual([]);
-  expect(cutBoard(after, 0, 80, freshId)).toBeUndefined();
-  expect(cutBoard(after, 5, 80, freshId)).toBeUndefined();
+  expect(restsOfBoards(after, 80)).toEqual([[]]);
+  expect(cutBoard(after, 0, [], freshId)).toBeUndefined();
+  expect(cutBoard(after, 5, [], freshId)).toBeUndefined();
 });
 
 test('after some boards are cut only the rest is nested, on what is left and on the rests, and nothing is lost', () => {
@@ -60,7 +61,7 @@ test('after some boards are cut only the rest is nested, on what is left and on 
         );
         fc.pre(airframe.nest!.boards.length > 1 && airframe.nest!.unplaced.length === 0);
         const before = boardViews(airframe, airframe.nest!)[0]!;
-        const { airframe: after, rests } = cutBoard(airframe, 0, least, freshId)!;
+        const { airframe: after, rests } = cutBoard(airframe, 0, restsOfBoards(airframe, least)[0]!, freshId)!;
         // Board, pieces and rests: the rests lie on the board and none is larger than what the pieces leave.
         const pieces = before.pieces.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);
         const kept = rests.reduce((sum, rest) => sum + boardAreaMm2(rest), 0);

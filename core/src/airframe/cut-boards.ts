@@ -63,6 +63,17 @@ function rectanglesBeside(
   return found;
 }
 
+/** The rests of each board of the kept nest, none of those that are cut. Takes a tenth of a second a board: not for the interface's thread. */
+export function restsOfBoards(airframe: Airframe, leastMm: number): readonly (readonly Polygon[])[] {
+  const { nest, settings } = airframe;
+  if (!nest) return [];
+  const views = boardViews(airframe, nest);
+  return nest.boards.map((_, at) => {
+    const view = views.find(({ number }) => number === at + 1);
+    return view && !view.isCut ? restsOf(view, settings.nest.clearanceMm, leastMm) : [];
+  });
+}
+
 /** An airframe whose board is cut, and the rests that came of it. */
 export interface AfterCut {
   readonly airframe: Airframe;
@@ -70,13 +81,18 @@ export interface AfterCut {
 }
 
 /**
- * Marks a board of the kept nest as cut: it leaves stock, its rests worth keeping come in, each counted once, and its pieces are nested no
+ * Marks a board of the kept nest as cut: it leaves stock, its rests come in, each counted once, and its pieces are nested no
  * more. The rest of the nest still stands.
  * @param at the board's place in the nest
- * @param leastMm as restsOf has it
+ * @param corners of its rests, as restsOfBoards has them
  * @returns undefined where there is no such board, or it is cut already
  */
-export function cutBoard(airframe: Airframe, at: number, leastMm: number, freshId: () => string): AfterCut | undefined {
+export function cutBoard(
+  airframe: Airframe,
+  at: number,
+  corners: readonly Polygon[],
+  freshId: () => string,
+): AfterCut | undefined {
   const { nest } = airframe;
   const nested = nest?.boards[at];
   const board = airframe.boards.find(({ id }) => id === nested?.boardId);
@@ -87,8 +103,8 @@ export function cutBoard(airframe: Airframe, at: number, leastMm: number, freshI
     boards: airframe.boards.map((one) => (one === board ? { ...board, count: board.count - 1 } : one)),
   };
   const rests: Board[] = [];
-  for (const corners of restsOf(view, airframe.settings.nest.clearanceMm, leastMm)) {
-    const offcut = keptOffcut(stock, view, freshId(), corners);
+  for (const edge of corners) {
+    const offcut = keptOffcut(stock, view, freshId(), edge);
     if (!offcut) continue;
     rests.push({ ...offcut, count: 1 });
     stock = { ...stock, boards: [...stock.boards, rests.at(-1)!] };

@@ -65,7 +65,7 @@ export {
   turnsOn,
   mayTurnTo,
 } from './nest-airframe.ts';
-export { type AfterCut, cutBoard, restsOf } from './cut-boards.ts';
+export { type AfterCut, cutBoard, restsOfBoards } from './cut-boards.ts';
 export { shapeOf } from './material-nests.ts';
 export { type NestAdvice, type NestAdviceStep, type NestChange, nestAdvice, withChange } from './nest-advice.ts';
 export { type NestScope, lockedCount } from './nest-around.ts';

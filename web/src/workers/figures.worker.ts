@@ -3,12 +3,14 @@ import {
   changedPieces,
   cutListOf,
   pagesOf,
+  restsOfBoards,
   scaleFigures,
   slowFigures,
   type ScaleFigures,
   type SlowFigures,
 } from '@grain-fold/core/airframe';
 import type { CutList } from '@grain-fold/core/cutting';
+import type { Polygon } from '@grain-fold/core/geometry';
 import type { PagePlan } from '@grain-fold/core/pages';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 import { worked, type Worked } from './worked.ts';
@@ -36,6 +38,8 @@ const figures = {
     });
   },
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
+  rests: (change: AirframeChange, leastMm: number): readonly (readonly Polygon[])[] =>
+    restsOfBoards(keeper.take(change), leastMm),
   /** Figures at another factor, the kept nest left out: what scaling would do. */
   atScale(change: AirframeChange, factor: number): Worked<ScaleFigures> {
     const airframe = keeper.take(change);

@@ -78,6 +78,9 @@ export const slowly = {
     figures.ask(airframe, async (change) => figures.jobs.pages(change, isChanged)),
   cutList: (airframe: Airframe): Answer<FiguresWorker['cutList']> =>
     figures.ask(airframe, async (change) => figures.jobs.cutList(change)),
+  /** The rests of each board of the kept nest. */
+  rests: (airframe: Airframe, leastMm: number): Answer<FiguresWorker['rests']> =>
+    figures.ask(airframe, async (change) => figures.jobs.rests(change, leastMm)),
   atScale: (airframe: Airframe, scale: number): Answer<FiguresWorker['atScale']> =>
     figures.ask(airframe, async (change) => figures.jobs.atScale(change, scale)),
   folded: (airframe: Airframe, partId: string, extent: FoldExtent): Answer<Folder['view']> =>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { cutBoard, restsOf, type BoardView } from '@grain-fold/core/airframe';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { cutBoard, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsOf, boundsWidth, type Polygon } from '@grain-fold/core/geometry';
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { slowly } from '../../workers/index.ts';
 import { listed } from '../../stores/airframe/version-label.ts';
 
 /** The boards at the cutting table: one that is cut leaves stock, and its rests come in. */
@@ -18,14 +19,24 @@ const sizeOf = (corners: Polygon): string => {
   const box = boundsOf(corners);
   return `${formatLength(boundsWidth(box), work.unit, 0)} × ${formatLengthWithUnit(boundsHeight(box), work.unit, 0)}`;
 };
+/** The rests of each board, worked out in a worker; those of an older nest are none. */
+const told = shallowRef<{ readonly nest: AirframeNest | undefined; readonly rests: readonly (readonly Polygon[])[] }>();
+watch(
+  [() => work.airframe, leastMm] as const,
+  async ([airframe, least]) => {
+    const rests = airframe?.nest && (await slowly.rests(airframe, least).catch(() => undefined));
+    if (rests && work.airframe === airframe && leastMm.value === least) told.value = { nest: airframe.nest, rests };
+  },
+  { immediate: true },
+);
 const rows = computed(() =>
   props.views.map((view) => {
-    const rests = view.isCut ? [] : restsOf(view, work.airframe!.settings.nest.clearanceMm, leastMm.value);
-    return { view, rests: rests.map(sizeOf) };
+    const rests = told.value?.nest === work.airframe?.nest ? told.value?.rests[view.number - 1] : undefined;
+    return { view, rests, sizes: (rests ?? []).map(sizeOf) };
   }),
 );
-function cut(view: BoardView): void {
-  const after = cutBoard(work.airframe!, view.number - 1, leastMm.value, () => work.freshId('b'));
+function cut(view: BoardView, rests: readonly Polygon[]): void {
+  const after = cutBoard(work.airframe!, view.number - 1, rests, () => work.freshId('b'));
   if (!after) {
     outcome.value = `Board ${view.number} cannot be marked: ${view.board.name} counts none in stock.`;
     return;
@@ -41,14 +52,20 @@ function cut(view: BoardView): void {
 <template>
   <section aria-label="At the cutting table">
     <h2 class="eyebrow">At the cutting table</h2>
-    <div v-for="{ view, rests } in rows" :key="view.number" class="cutting">
+    <div v-for="{ view, rests, sizes } in rows" :key="view.number" class="cutting">
       <p>
         <b>Board {{ view.number }}</b>
         <template v-if="view.isCut"> is cut.</template>
-        <template v-else-if="rests.length > 0"> leaves {{ listed(rests) }}.</template>
+        <template v-else-if="!rests"> is measured …</template>
+        <template v-else-if="sizes.length > 0"> leaves {{ listed(sizes) }}.</template>
         <template v-else> leaves nothing worth keeping.</template>
       </p>
-      <el-button v-if="!view.isCut" size="small" :aria-label="`Mark as cut: board ${view.number}`" @click="cut(view)"
+      <el-button
+        v-if="!view.isCut"
+        size="small"
+        :aria-label="`Mark as cut: board ${view.number}`"
+        :disabled="!rests"
+        @click="rests && cut(view, rests)"
         >Mark as cut</el-button
       >
     </div>

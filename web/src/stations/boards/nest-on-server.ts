@@ -16,7 +16,7 @@ export async function searchOnServer(airframeId: string): Promise<ServerSearch |
 }
 
 /**
- * Listens to a search on the server to its end and fetches its nest.
+ * Listens to a search on the server to its end and fetches its nest, which stays there until it is dropped.
  * @returns undefined when the listening was ended, or the search has ended with nothing
  * @throws Error with what it failed of
  */
@@ -34,7 +34,12 @@ export async function heardFromServer(
   };
   const last = await nestJobsApi.listen(id, tell, signal);
   if (!last) return undefined;
-  await nestJobsApi.drop(id).catch(() => undefined); // one that is left behind is dropped with the next
+  if (last.state === 'done' && last.nest && last.progress) return { ...last.progress, nest: last.nest };
+  await dropFromServer({ id });
   if (last.state === 'failed') throw new Error(last.fault ?? 'the server does not say why');
-  return last.nest && last.progress ? { ...last.progress, nest: last.nest } : undefined;
+  return undefined;
 }
+
+/** Lets a search on the server go; one that is left behind is dropped with the next. */
+export const dropFromServer = async ({ id }: Pick<ServerSearch, 'id'>): Promise<void> =>
+  nestJobsApi.drop(id).catch(() => undefined);

@@ -5,7 +5,7 @@ import { nestJobsApi } from '../../api/nest-jobs.ts';
 import type { NestProgress, NestResult } from '../../workers/nest.worker.ts';
 import { slowly } from '../../workers/index.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
-import { heardFromServer, searchOnServer, type ServerSearch } from './nest-on-server.ts';
+import { dropFromServer, heardFromServer, searchOnServer, type ServerSearch } from './nest-on-server.ts';
 import type { SearchOrder } from './searches.ts';
 import { isBetterNest, isLaidAlike, keepFound, nestFigures } from './nests-found.ts';
 
@@ -76,7 +76,11 @@ export function useNesting() {
       const result = await search(tell);
       if (result) tell(result);
       // Parts edited meanwhile make the nest one of an older state; its fingerprint says so where it is shown.
-      if (result && work.airframe?.id === airframeId) take(result.nest, scope);
+      if (result && work.airframe?.id === airframeId) {
+        take(result.nest, scope);
+        // Only now: a page that is left before keeps its nest on the server.
+        if (onServer.value) void dropFromServer(onServer.value);
+      }
     } catch (error) {
       fault.value =
         error instanceof Error ? `The nest stopped: ${error.message}` : 'The nest stopped without a reason.';

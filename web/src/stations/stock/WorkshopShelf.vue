@@ -44,8 +44,11 @@ async function take({ airframeId, airframe, board }: WorkshopBoards): Promise<vo
   message.value = '';
   try {
     await work.flush();
+    const saved = work.airframe;
     const opened = await stockApi.hand({ from: airframeId, to: own.id, boardId: board.id, count: 1 });
-    if (work.airframe?.id === own.id) work.adopt(opened);
+    // What was edited while the server answered is put on top of what it says.
+    if (work.airframe === saved) work.adopt(opened);
+    else if (work.airframe?.id === own.id) await work.settle('both');
     message.value = `${board.name} of ${airframe} lies with ${own.name} now.`;
   } catch (error) {
     told(error);

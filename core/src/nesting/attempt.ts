@@ -23,6 +23,8 @@ export interface AttemptStart {
   readonly parts: readonly number[];
   /** Where each piece lay; those that lie there no more are put anywhere. */
   readonly spots: readonly (Spot | undefined)[];
+  /** The boards that each piece may lie on; left out where all may lie on any. */
+  readonly choices?: readonly (readonly number[])[];
 }
 
 /** Passes without less overlap after which an attempt is given up. */
@@ -56,7 +58,7 @@ export class Attempt {
     blocked.forEach((pose, board) => {
       if (pose >= 0) this.state.put(next++, board, pose, rooms[board]!.minX - 1, -1);
     });
-    this.separator = new Separator(this.state, new PlaceFinder(this.state, random), parts, random);
+    this.separator = new Separator(this.state, new PlaceFinder(this.state, random, start.choices), parts, random);
     const isPut = parts.map((part, piece) => this.putAt(piece, part, start.spots[piece]));
     if (!isPut.every(Boolean)) this.isSolved = false;
   }
@@ -95,13 +97,15 @@ export class Attempt {
 
   private putAt(piece: number, part: number, spot: Spot | undefined): boolean {
     const { state, random } = this;
-    const { poses, rooms } = this.start;
+    const { poses, rooms, choices } = this.start,
+      boards = choices?.[piece];
+    if (boards?.length === 0) return false;
     if (spot && spot.x <= state.lastX(spot.board, spot.pose) && spot.row <= state.lastRow(spot.board, spot.pose)) {
       state.put(piece, spot.board, spot.pose, spot.x, spot.row);
       return true;
     }
     for (let lot = 0; lot < LOTS_FOR_A_PLACE; lot++) {
-      const board = Math.floor(random() * rooms.length),
+      const board = boards ? boards[Math.floor(random() * boards.length)]! : Math.floor(random() * rooms.length),
         pose = poses.from[part]! + Math.floor(random() * (poses.to[part]! - poses.from[part]!));
       const { minX } = rooms[board]!,
         lastX = state.lastX(board, pose),

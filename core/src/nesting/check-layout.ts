@@ -1,5 +1,5 @@
 import { distanceToEdge, isInside, separation, type Polygon, type Shape } from '../geometry/index.ts';
-import type { NestBoard, NestInstance, NestLayout } from './instance.ts';
+import { mayLieOn, type NestBoard, type NestInstance, type NestLayout } from './instance.ts';
 import { placedShape, takenShapes } from './nest-piece.ts';
 
 /** What is wrong with one placed piece. */
@@ -96,6 +96,7 @@ export function layoutFaults(instance: NestInstance, layout: NestLayout): readon
       if (!part.rotations.some((turn) => Math.abs(((turn - placement.rotation + 540) % 360) - 180) < 1e-6))
         faults.push(`${placement.partId}: may not be turned by ${placement.rotation}°`);
       if (placement.mirrored && !part.allowMirror) faults.push(`${placement.partId}: may not be turned over`);
+      if (!mayLieOn(part, board)) faults.push(`${placement.partId}: may not lie on board "${boardId}"`);
       seen.set(placement.partId, (seen.get(placement.partId) ?? 0) + 1);
       shapes.push(placedShape(part, placement));
     }

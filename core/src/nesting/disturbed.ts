@@ -6,20 +6,24 @@ const LARGE_SHARE = 0.5,
   SIZES_APART = 5;
 const LOTS_FOR_ANOTHER = 20;
 
-/** Spots with two large pieces of different parts exchanged, each as near the middle of the other's place as its board lets it. */
+/** Spots with two large pieces of different parts exchanged, each as near the middle of the other's place as its board lets it; as they are where lots find no two. */
 export function disturbed(
-  { poses, parts, rooms }: AttemptStart,
+  { poses, parts, rooms, choices }: AttemptStart,
   spots: readonly Spot[],
   random: RandomSource,
 ): readonly Spot[] {
   const boxMm2 = ({ pose }: Spot): number => poses.strips[pose]!.width * poses.strips[pose]!.height;
   const order = spots.map((_, piece) => piece).sort((a, b) => boxMm2(spots[b]!) - boxMm2(spots[a]!));
   const at = Math.floor(random() * Math.max(1, Math.ceil(order.length * LARGE_SHARE)));
+  const mayLie = (piece: number, where: number): boolean => choices?.[piece]?.includes(spots[where]!.board) ?? true;
+  const isOfUse = (one: number): boolean =>
+    parts[order[at]!] !== parts[order[one]!] && mayLie(order[at]!, order[one]!) && mayLie(order[one]!, order[at]!);
   let other = at;
-  for (let lot = 0; lot < LOTS_FOR_ANOTHER && parts[order[at]!] === parts[order[other]!]; lot++) {
+  for (let lot = 0; lot < LOTS_FOR_ANOTHER && !isOfUse(other); lot++) {
     const by = Math.round((2 * random() - 1) * SIZES_APART);
     other = Math.max(0, Math.min(order.length - 1, at + by));
   }
+  if (!isOfUse(other)) return spots;
   const [first, second] = [order[at]!, order[other]!];
   const inPlaceOf = (piece: number, to: Spot): Spot => {
     const { pose } = spots[piece]!,

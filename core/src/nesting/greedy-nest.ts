@@ -1,5 +1,12 @@
 import { BoardRows } from './board-rows.ts';
-import type { NestBoard, NestInstance, NestLayout, NestedBoard, Placement } from './instance.ts';
+import {
+  mayLieOn,
+  type NestBoard,
+  type NestInstance,
+  type NestLayout,
+  type NestedBoard,
+  type Placement,
+} from './instance.ts';
 import type { NestPiece, Pose } from './nest-piece.ts';
 
 /** How a greedy nest chooses among places: the lowest right + lean · top wins. */
@@ -77,7 +84,7 @@ function layoutOf(open: readonly OpenBoard[], homeless: readonly NestPiece[]): N
 
 function placeOnOpen(piece: NestPiece, open: readonly OpenBoard[], rule: PlacingRule): boolean {
   for (const board of open) {
-    if (board.refused.has(piece)) continue;
+    if (board.refused.has(piece) || !mayLieOn(piece.part, board.kind.board)) continue;
     const place = bestPlace(piece, board.rows, rule);
     if (!place) board.refused.add(piece);
     else {
@@ -96,7 +103,7 @@ function placeOnNew(
   rule: PlacingRule,
 ): boolean {
   for (const kind of kinds) {
-    if ((left.get(kind) ?? 0) < 1) continue;
+    if ((left.get(kind) ?? 0) < 1 || !mayLieOn(piece.part, kind.board)) continue;
     const place = bestPlace(piece, kind.empty, rule);
     if (!place) continue;
     left.set(kind, left.get(kind)! - 1);

@@ -30,7 +30,11 @@ export interface NestPart {
   /** Turns allowed, degrees counter-clockwise. */
   readonly rotations: readonly number[];
   readonly allowMirror?: boolean;
+  /** Ids of the boards that it may lie on; any when left out. */
+  readonly boards?: readonly string[];
 }
+/** Whether a part may lie on a board. */
+export const mayLieOn = ({ boards }: NestPart, { id }: NestBoard): boolean => boards?.includes(id) ?? true;
 
 /** What to nest. All lengths in mm. */
 export interface NestInstance {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { applyTransform, polygonArea, rotation, type Point } from '../geometry/index.ts';
 import { layoutFaults } from './check-layout.ts';
-import type { NestInstance, NestLayout, NestPart, XY } from './instance.ts';
+import type { NestBoard, NestInstance, NestLayout, NestPart, XY } from './instance.ts';
 import { largestRest } from './largest-rest.ts';
 import { restShape } from './rest-shape.ts';
 import { instanceFault } from './read-instance.ts';
-import { nest } from './search-nest.ts';
+import { nest, searchNest, type SearchStep } from './search-nest.ts';
 
 const box = (width: number, height: number): XY[] => [
   [0, 0],
@@ -203,6 +203,36 @@ test('a part held to one turn keeps it, offcuts are filled first, and holes in a
     ],
   });
   expect(layoutFaults(holed, nested(holed))).toEqual([]);
+});
+
+test('a part that may lie on some boards only lies there, also where another would be better, or finds no place', () => {
+  // Four skins fill the clean board but for strips of 34 and 54; without the rule the free offcut is filled first.
+  const boards: NestBoard[] = [
+    { id: 'offcut', width: 300, height: 200, count: 1, price: 0 },
+    { id: 'clean', width: 400, height: 300, count: 1, price: 5 },
+  ];
+  const parts = (quantity: number): NestPart[] => [
+    { ...part('skin', box(180, 120), quantity, [0]), boards: ['clean'] },
+    part('rib', box(60, 60), 6),
+  ];
+  let last: SearchStep | undefined;
+  for (const step of searchNest(instance(parts(4), { boards }), { seed: 3 })) {
+    expect(layoutFaults(instance(parts(4), { boards }), step.layout)).toEqual([]);
+    last = step;
+    if (step.tried >= 40) break;
+  }
+  const on = (id: string): string[] =>
+    last!.layout.boards.filter(({ boardId }) => boardId === id).flatMap((b) => b.placements.map((p) => p.partId));
+  expect(on('clean').filter((id) => id === 'skin')).toHaveLength(4);
+  expect(on('offcut').filter((id) => id === 'rib')).toHaveLength(6);
+  // The fifth skin finds no place, though the offcut has room for it.
+  const crowded = nest(instance(parts(5), { boards }), { seed: 1, steps: 12 }).layout;
+  expect(crowded.unplaced).toEqual([{ partId: 'skin', quantity: 1 }]);
+  const wrong = {
+    ...last!.layout,
+    boards: [{ boardId: 'offcut', placements: [{ partId: 'skin', x: 5, y: 5, rotation: 0 }] }],
+  };
+  expect(layoutFaults(instance(parts(4), { boards }), wrong)).toContain('skin: may not lie on board "offcut"');
 });
 
 test('what finds no place is told, by part and number', () => {

@@ -1,7 +1,9 @@
-import type { RandomSource } from '../units/index.ts';
+import { defined, type RandomSource } from '../units/index.ts';
 import type { Room } from './arrangement.ts';
+import type { Spot } from './attempt.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
+import { drawExchange, type Exchange } from './exchange.ts';
 import type { NestInstance } from './instance.ts';
 import { PieceSet, type SpotsOnBoards } from './piece-set.ts';
 import { RepeatedAttempt } from './repeated-attempt.ts';
@@ -22,7 +24,11 @@ const MOST_PIECES = 160;
 /** Share of attempts that leave all but two or three boards as they are. */
 const FEW_BOARDS_SHARE = 0.7;
 /** Failures in a row after which another nest to start from is worth more. */
-const STALE_AFTER = 60;
+const STALE_AFTER = 150;
+/** Share of attempts that exchange pieces of the last board for smaller ones of another. */
+const EXCHANGE_SHARE = 0.5;
+/** What a nest whose last board holds less may take more than before, in boards: a few millimetres. */
+const LESS_ON_LAST_WORTH = 0.008;
 
 /** A nest that is bettered; its last board is the one that is made smaller. */
 interface Chain extends SpotsOnBoards {
@@ -37,6 +43,8 @@ interface Running {
   readonly boards: readonly number[];
   readonly pieces: readonly number[];
   readonly kinds: readonly number[];
+  /** Whether it leaves less on the last board, which is worth something by itself. */
+  readonly isExchange?: boolean;
 }
 
 /**
@@ -80,12 +88,13 @@ export class OverlapSearch {
       this.failures = STALE_AFTER;
       return undefined;
     }
-    const { attempt, axis } = this.running;
+    const { attempt, axis, isExchange } = this.running;
     attempt.run(moves);
     if (attempt.isSolved === undefined) return undefined;
     const found = attempt.isSolved ? this.taken(this.running) : undefined;
     this.running = undefined;
-    this.failures = found ? 0 : this.failures + 1;
+    if (found) this.failures = 0;
+    else if (!isExchange) this.failures += 1;
     if (axis !== undefined) this.learn(axis, found !== undefined);
     return found;
   }
@@ -97,8 +106,11 @@ export class OverlapSearch {
     if (!isSuccess) this.axis = axis === 0 ? 1 : 0;
   }
 
-  /** Keeps what an attempt came to when it is better and holds before the independent check. */
-  private taken({ attempt, boards, pieces, kinds }: Running): ScoredLayout | undefined {
+  /**
+   * Keeps what an attempt came to when it is better, or hardly worse with less on the last board, and holds before the independent check.
+   * @returns it when it is better
+   */
+  private taken({ attempt, boards, pieces, kinds, isExchange }: Running): ScoredLayout | undefined {
     const chain = this.chain!;
     const spots = [...chain.spots];
     attempt.spots().forEach((spot, at) => {
@@ -106,15 +118,78 @@ export class OverlapSearch {
     });
     const layout = this.pieces.written(kinds, spots);
     const found = scored(this.instance, layout, this.areaMm2Of);
-    if (!isBetter(found.score, chain.best.score) || layoutFaults(this.instance, layout).length > 0) return undefined;
-    this.chain = { best: found, ...this.pieces.read(found.layout) };
-    return found;
+    const isGain = isBetter(found.score, chain.best.score);
+    const least = { ...chain.best.score, effectiveBoards: chain.best.score.effectiveBoards + LESS_ON_LAST_WORTH };
+    const isKept = isGain || (isExchange && isBetter(found.score, least));
+    if (!isKept || layoutFaults(this.instance, layout).length > 0) return undefined;
+    // The figure to better stays the least there was, so that many small steps do not lead away from it.
+    const best = isGain ? found : { ...found, score: chain.best.score };
+    this.chain = { best, ...this.pieces.read(found.layout) };
+    return isGain ? found : undefined;
   }
 
   private nextAttempt(): Running | undefined {
     const chain = this.chain!;
     const homeless = chain.spots.findIndex((spot, piece) => !spot && this.pieces.fitsOn(chain.kinds, piece));
-    return homeless >= 0 ? this.attemptToPlace(homeless) : this.attemptToShrink();
+    if (homeless >= 0) return this.attemptToPlace(homeless);
+    const isExchange = chain.kinds.length > 1 && this.random() < EXCHANGE_SHARE;
+    const exchange = isExchange ? drawExchange(this.pieces, chain, this.random) : undefined;
+    return exchange ? this.attemptToExchange(exchange) : this.attemptToShrink();
+  }
+
+  /** Both boards of an exchange with their pieces kept to them, the last no larger than it was, or smaller by some of the gain. */
+  private attemptToExchange({ other, fromLast, toLast, gain }: Exchange): Running {
+    const { kinds, spots, best } = this.chain!;
+    const last = kinds.length - 1,
+      boards = [other, last];
+    const pieces = spots.flatMap((spot, piece) => (spot && boards.includes(spot.board) ? [piece] : []));
+    const homes = pieces.map((piece) => {
+      if (fromLast.includes(piece)) return 0;
+      return toLast.includes(piece) ? 1 : boards.indexOf(spots[piece]!.board);
+    });
+    const placeOf = (piece: number, home: number): Spot | undefined => {
+      const spot = spots[piece]!;
+      if (boards[home] === spot.board) return { ...spot, board: home };
+      const place = spots[(home === 0 ? toLast : fromLast)[0] ?? -1];
+      return place && { ...spot, board: home, x: place.x, row: place.row };
+    };
+    const smallerBy = this.random() < 0.5 ? 0 : this.random() * gain,
+      rooms = boards.map((board) => this.pieces.boardRooms[kinds[board]!]!.room);
+    const attempt = new RepeatedAttempt(
+      {
+        poses: this.pieces.poses,
+        rooms: [
+          rooms[0]!,
+          { ...rooms[1]!, ...this.shrunk(this.narrowAxis(), best.score.effectiveBoards - last - smallerBy) },
+        ],
+        blocked: boards.map((board) => this.pieces.blockedPose[kinds[board]!]!),
+        parts: pieces.map((piece) => this.pieces.parts[piece]!),
+        spots: pieces.map((piece, at) => placeOf(piece, homes[at]!)),
+        choices: homes.map((home) => [home]),
+      },
+      this.random,
+    );
+    return { attempt, boards, pieces, kinds, isExchange: true };
+  }
+
+  /** The axis along which the pieces of the last board reach less far, as a share of it. */
+  private narrowAxis(): 0 | 1 {
+    const { kinds, spots } = this.chain!;
+    const last = kinds.length - 1,
+      { poses } = this.pieces,
+      { board, room } = this.pieces.boardRooms[kinds[last]!]!;
+    const onLast = spots.filter((spot) => spot?.board === last).map((spot) => spot!);
+    const right = Math.max(...onLast.map(({ x, pose }) => x + poses.strips[pose]!.width)) - room.minX,
+      top = Math.max(...onLast.map(({ row, pose }) => row * poses.rows.pitchMm + poses.strips[pose]!.height));
+    return right / board.width < top / board.height ? 0 : 1;
+  }
+
+  /** The last board's room with only a share of the board left along an axis. */
+  private shrunk(axis: 0 | 1, share: number): Partial<Room> {
+    const { board, room } = this.pieces.boardRooms[this.chain!.kinds.at(-1)!]!;
+    return axis === 0
+      ? { maxX: room.maxX - board.width * (1 - share) }
+      : { maxY: room.maxY - board.height * (1 - share) };
   }
 
   private attemptToPlace(homeless: number): Running {
@@ -126,18 +201,14 @@ export class OverlapSearch {
     const { kinds, spots, best } = this.chain!;
     const last = kinds.length - 1;
     if (last < 0) return undefined;
-    const { board, room } = this.pieces.boardRooms[kinds[last]!]!;
+    const { board } = this.pieces.boardRooms[kinds[last]!]!;
     const share = best.score.effectiveBoards - last - this.steps[this.axis];
     const isHopeful = last > 0 && !board.taken && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
     if (share < SMALLEST_LAST || (isHopeful && this.random() < LEAVE_OUT_SHARE)) {
       if (last === 0 || board.taken) return undefined;
       return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {});
     }
-    const shrunk =
-      this.axis === 0
-        ? { maxX: room.maxX - board.width * (1 - share) }
-        : { maxY: room.maxY - board.height * (1 - share) };
-    return { ...this.attemptOn(kinds, this.chosenBoards(last + 1), shrunk), axis: this.axis };
+    return { ...this.attemptOn(kinds, this.chosenBoards(last + 1), this.shrunk(this.axis, share)), axis: this.axis };
   }
 
   /** Which boards take part, the last one always: all, or two or three, or as many as hold few enough pieces. */
@@ -188,6 +259,12 @@ export class OverlapSearch {
           const spot = spots[piece];
           const board = spot && here.get(spot.board);
           return board === undefined ? undefined : { ...spot!, board };
+        }),
+        ...defined({
+          choices: this.pieces.choicesOn(
+            boards.map((board) => kinds[board]!),
+            pieces,
+          ),
         }),
       },
       this.random,

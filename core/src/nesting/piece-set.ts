@@ -1,7 +1,7 @@
 import { regionArea } from '../geometry/index.ts';
 import type { Spot } from './attempt.ts';
 import { boardRooms, type BoardRoom } from './board-room.ts';
-import type { NestInstance, NestLayout } from './instance.ts';
+import { mayLieOn, type NestInstance, type NestLayout } from './instance.ts';
 import { PoseSet } from './pose-set.ts';
 import { stripsArea } from './strips.ts';
 
@@ -15,7 +15,7 @@ export interface SpotsOnBoards {
 export class PieceSet {
   readonly poses: PoseSet;
   /** Area of each pose with the room round it, in mm². */
-  private readonly areas: readonly number[];
+  readonly areas: readonly number[];
   readonly boardRooms: readonly BoardRoom[];
   /** Pose of what cannot be used on each kind of board, or -1. */
   readonly blockedPose: readonly number[];
@@ -40,10 +40,22 @@ export class PieceSet {
     this.parts = instance.parts.flatMap(({ quantity }, part) => Array.from({ length: quantity }, () => part));
   }
 
-  /** Whether a piece fits on an empty board of one of these kinds. */
+  /** Whether a piece may lie on a board of a kind. */
+  mayLieOn(kind: number, piece: number): boolean {
+    return mayLieOn(this.instance.parts[this.parts[piece]!]!, this.instance.boards[kind]!);
+  }
+
+  /** Which of some boards, each by its kind, every piece may lie on; undefined where all may lie on all. */
+  choicesOn(kinds: readonly number[], pieces: readonly number[]): readonly (readonly number[])[] | undefined {
+    if (!this.instance.parts.some(({ boards }) => boards)) return undefined;
+    return pieces.map((piece) => kinds.flatMap((kind, board) => (this.mayLieOn(kind, piece) ? [board] : [])));
+  }
+
+  /** Whether a piece may lie, and fits, on an empty board of one of these kinds. */
   fitsOn(kinds: readonly number[], piece: number): boolean {
     const part = this.parts[piece]!;
     return kinds.some((kind) => {
+      if (!this.mayLieOn(kind, piece)) return false;
       const { room } = this.boardRooms[kind]!;
       for (let pose = this.poses.from[part]!; pose < this.poses.to[part]!; pose++) {
         const { width, height } = this.poses.strips[pose]!;

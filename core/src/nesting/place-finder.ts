@@ -39,6 +39,8 @@ export class PlaceFinder {
   constructor(
     private readonly arrangement: Arrangement,
     private readonly random: RandomSource,
+    /** The boards that each piece may lie on; left out where all may lie on any. */
+    private readonly choices?: readonly (readonly number[])[],
   ) {
     const room = 8 * arrangement.count + 64;
     this.starts = new Float64Array(room);
@@ -66,8 +68,9 @@ export class PlaceFinder {
 
   private lookAnywhere(piece: number, part: number): void {
     const { arrangement: state, random } = this;
+    const boards = this.choices?.[piece];
     for (let sample = 0; sample < ROWS_ANYWHERE; sample++) {
-      const board = Math.floor(random() * state.rooms.length),
+      const board = boards ? boards[Math.floor(random() * boards.length)]! : Math.floor(random() * state.rooms.length),
         pose = this.anyPose(part),
         last = state.lastRow(board, pose);
       if (last >= 0) this.tryRow(piece, board, pose, Math.floor(random() * (last + 1)));

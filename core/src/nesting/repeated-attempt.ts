@@ -2,8 +2,14 @@ import type { RandomSource } from '../units/index.ts';
 import { Attempt, type AttemptStart, type Spot } from './attempt.ts';
 import { disturbed } from './disturbed.ts';
 
-/** Attempts at one goal before it is given up. */
-const ATTEMPTS = 20;
+/** Attempts at one goal before it is given up, by the least overlap that one of them came to, in mm: what is far off stays so. */
+const ATTEMPTS = [
+  { upToMm: 5, attempts: 20 },
+  { upToMm: 20, attempts: 10 },
+  { upToMm: 40, attempts: 4 },
+  { upToMm: 80, attempts: 2 },
+] as const;
+const attemptsFor = (overlapMm: number): number => ATTEMPTS.find(({ upToMm }) => overlapMm <= upToMm)?.attempts ?? 1;
 
 /** Attempts at one goal: each after the first starts from where one before it came near, with two large pieces exchanged. */
 export class RepeatedAttempt {
@@ -27,11 +33,12 @@ export class RepeatedAttempt {
     if (attempt.isSolved === undefined) return;
     const nearest = attempt.nearest();
     if (attempt.isSolved) this.isSolved = true;
-    else if (!nearest || this.failed.length + 1 >= ATTEMPTS) this.isSolved = false;
+    else if (!nearest) this.isSolved = false;
     else {
       this.failed.push(nearest);
       this.failed.sort((a, b) => a.overlapMm - b.overlapMm);
-      this.attempt = this.nextAttempt();
+      if (this.failed.length >= attemptsFor(this.failed[0]!.overlapMm)) this.isSolved = false;
+      else this.attempt = this.nextAttempt();
     }
   }
 

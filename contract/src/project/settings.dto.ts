@@ -95,6 +95,12 @@ export class NestSettingsDto {
   @IsCountBetween(0, 4_294_967_295) seed!: number;
   /** How many of the airframe are cut together. */
   @IsOptional() @IsCountBetween(2, MOST_SETS) sets?: number;
+  /** Parts that are cut from whole, unmarked boards only. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.parts)
+  @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of parts' })
+  onCleanBoards?: string[];
 }
 
 /** How folds are made where a fold does not say so itself. */

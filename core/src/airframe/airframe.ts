@@ -3,7 +3,7 @@ import type { FoldDefaults } from '../operations/index.ts';
 import { DEFAULT_PAGE_SETTINGS, type PageSettings } from '../pages/index.ts';
 import type { Part } from '../part/index.ts';
 import type { Plan } from '../plan/index.ts';
-import { boardName, type Board, type TurnStep } from '../stock/index.ts';
+import { boardName, isCleanBoard, type Board, type TurnStep } from '../stock/index.ts';
 import { MM_PER_INCH, type LengthUnit, type MassPerArea } from '../units/index.ts';
 
 /** How parts are laid on boards. */
@@ -17,12 +17,29 @@ export interface NestSettings {
   readonly seed: number;
   /** How many of the airframe are cut together, 2 or more; one when undefined. */
   readonly sets?: number;
+  /** Ids of parts that are cut from whole, unmarked boards only: what shows. */
+  readonly onCleanBoards?: readonly string[];
 }
 
 /** Most of one airframe that are cut together. */
 export const MOST_SETS = 60;
 /** How many of an airframe are cut together. */
 export const setsOf = ({ settings }: Pick<Airframe, 'settings'>): number => settings.nest.sets ?? 1;
+
+/** Whether a part may be cut from a board, beside its material: what is kept to clean boards may from no other. */
+export const mayBeCutFrom = (
+  { settings }: Pick<Airframe, 'settings'>,
+  partId: string,
+  board: Pick<Board, 'outline' | 'blemishes'>,
+): boolean => !settings.nest.onCleanBoards?.includes(partId) || isCleanBoard(board);
+
+/** Settings with a part kept to clean boards, or let go. */
+export function withPartOnCleanBoards(nest: NestSettings, partId: string, isKept: boolean): NestSettings {
+  const { onCleanBoards = [], ...rest } = nest;
+  const others = onCleanBoards.filter((id) => id !== partId),
+    kept = isKept ? [...others, partId].sort() : others;
+  return kept.length > 0 ? { ...rest, onCleanBoards: kept } : rest;
+}
 
 /** What holds for the whole airframe. */
 export interface AirframeSettings {

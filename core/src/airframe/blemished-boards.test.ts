@@ -3,7 +3,10 @@ import { airframeOf, foam, plate } from '../../test/samples.ts';
 import { distanceToEdge, isInside } from '../geometry/index.ts';
 import { blemishesOn, blemishRing, markedApart, type Board } from '../stock/index.ts';
 import { cutBoard, restsOf } from './cut-boards.ts';
-import { boardViews, quickNest } from './nest-airframe.ts';
+import { mayBeCutFrom, withPartOnCleanBoards, type Airframe } from './airframe.ts';
+import { sentTo, swapped } from './by-hand.ts';
+import { boardViews, isNestCurrent, quickNest, searchAirframeNest } from './nest-airframe.ts';
+import { placeFaults } from './place-faults.ts';
 
 const dent = { x: 350, y: 250, radiusMm: 30 };
 
@@ -68,4 +71,92 @@ test('of five boards the dented one is a kind of its own; its mark taken off, it
   const again = markedApart(boards, boards[1]!, [], 'b10');
   expect(again[1]).not.toHaveProperty('blemishes');
   expect(again).toHaveLength(2);
+});
+
+describe('a part that is kept to clean boards', () => {
+  /** Two plates that fill half a board each, one board dented and free, one clean and dear. */
+  const airframe = (clean: number, onCleanBoards: readonly string[]): Airframe => {
+    const base = airframeOf([plate(340, 480, 'skin'), plate(330, 470, 'rib')], {
+      boards: [
+        { ...foam, id: 'marked', count: 2, price: 0, blemishes: [{ x: 5, y: 495, radiusMm: 4 }] },
+        { ...foam, id: 'clean', count: clean, price: 4 },
+      ],
+    });
+    return { ...base, settings: { ...base.settings, nest: { ...base.settings.nest, onCleanBoards } } };
+  };
+  const boardOf = (nest: NonNullable<Airframe['nest']>, pieceId: string): string | undefined =>
+    nest.boards.find(({ placements }) => placements.some((placed) => placed.pieceId === pieceId))?.boardId;
+
+  test('lies on one, though the marked board has room and costs nothing', () => {
+    const free = quickNest(airframe(1, []), 6).nest,
+      kept = quickNest(airframe(1, ['skin']), 6).nest;
+    expect([boardOf(free, 'skin'), boardOf(free, 'rib')]).toEqual(['marked', 'marked']);
+    expect(boardOf(kept, 'skin')).toBe('clean');
+    expect(isNestCurrent({ ...airframe(1, ['skin']), nest: free })).toBe(false);
+  });
+
+  test('lies on it beside what is locked there, and a lock on a marked board does not hold it', () => {
+    const it = airframe(1, ['skin']);
+    const onClean: Airframe['nest'] = {
+      ...quickNest(it, 1).nest,
+      boards: [{ boardId: 'clean', placements: [{ pieceId: 'rib', x: 360, y: 10, rotation: 0, isLocked: true }] }],
+    };
+    const nested = (nest: Airframe['nest']): NonNullable<Airframe['nest']> => {
+      const search = searchAirframeNest({ ...it, nest }, 1, {});
+      return Array.from({ length: 12 }, () => search.next().value).at(-1)!.nest;
+    };
+    expect(boardOf(nested(onClean), 'skin')).toBe('clean');
+    const wrong = {
+      ...onClean,
+      boards: [{ boardId: 'marked', placements: [{ pieceId: 'skin', x: 10, y: 10, rotation: 0, isLocked: true }] }],
+    };
+    expect(boardOf(nested(wrong), 'skin')).toBe('clean');
+  });
+
+  test('without one finds no place: what to buy is a clean board, not another marked one', () => {
+    const it = airframe(0, ['skin']),
+      { nest } = quickNest(it, 3);
+    expect(nest.unplaced).toEqual([{ pieceId: 'skin', quantity: 1 }]);
+    expect(placeFaults(it, nest)[0]!.mend).toMatchObject({
+      action: { name: 'countBoards', boardId: 'clean', count: 1 },
+    });
+  });
+
+  test('is neither sent to a marked board by hand nor exchanged onto one', () => {
+    const it = airframe(1, ['skin']),
+      nest: NonNullable<Airframe['nest']> = {
+        ...quickNest(it, 1).nest,
+        boards: [
+          { boardId: 'marked', placements: [{ pieceId: 'rib', x: 10, y: 10, rotation: 0 }] },
+          { boardId: 'clean', placements: [{ pieceId: 'skin', x: 10, y: 10, rotation: 0 }] },
+        ],
+      },
+      views = boardViews(it, nest),
+      at = (pieceId: string) => {
+        const board = nest.boards.findIndex(({ placements }) => placements.some((one) => one.pieceId === pieceId));
+        return { board, index: 0 };
+      };
+    const words = 'skin is kept to clean boards; board';
+    for (const done of [
+      sentTo(it, views, nest, at('skin'), at('rib').board),
+      swapped(it, views, nest, at('skin'), at('rib')),
+    ])
+      expect(done).toMatchObject({ ok: false, message: expect.stringContaining(words) });
+    expect(sentTo(it, views, nest, at('rib'), at('skin').board)).toMatchObject({ ok: true });
+  });
+
+  test('is noted once, in order, and not at all when the last is let go; an offcut is not clean', () => {
+    const { nest } = airframe(1, []).settings;
+    const two = withPartOnCleanBoards(withPartOnCleanBoards(nest, 'skin', true), 'rib', true);
+    expect(withPartOnCleanBoards(two, 'rib', true).onCleanBoards).toEqual(['rib', 'skin']);
+    const none = withPartOnCleanBoards(withPartOnCleanBoards(two, 'rib', false), 'skin', false);
+    expect(none).not.toHaveProperty('onCleanBoards');
+    const corner = [
+      { x: 0, y: 0 },
+      { x: 90, y: 0 },
+      { x: 0, y: 90 },
+    ];
+    expect(mayBeCutFrom(airframe(1, ['skin']), 'skin', { ...foam, outline: corner })).toBe(false);
+    expect(mayBeCutFrom(airframe(1, ['skin']), 'rib', { ...foam, outline: corner })).toBe(true);
+  });
 });

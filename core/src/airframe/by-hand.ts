@@ -2,7 +2,7 @@ import { boundsCentre, boundsOf, type Shape } from '../geometry/index.ts';
 import { FreeRoom } from '../nesting/index.ts';
 import { mayLieTurned } from '../stock/index.ts';
 import { memo } from '../units/index.ts';
-import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
+import { mayBeCutFrom, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
 import type { Piece } from './funnel.ts';
 import { nestBoard, shapeOf } from './material-nests.ts';
 import { pieceFaults, turnsOn, type BoardView } from './nest-airframe.ts';
@@ -95,6 +95,8 @@ export function sentTo(
   const { name, material } = piece.part;
   if (material !== view.board.material)
     return { ok: false, message: `${name} is cut from ${material}; board ${view.number} is ${view.board.material}.` };
+  if (!mayBeCutFrom(airframe, piece.part.id, view.board))
+    return { ok: false, message: notCleanWords(name, view.number) };
   const room = roomBeside(view, -1, airframe.settings.nest);
   const places = turnsFrom(airframe, piece, view, placed.rotation).flatMap((rotation) => {
     const place = room.first(turnedShape(piece, rotation));
@@ -114,6 +116,10 @@ export function sentTo(
   return { ok: true, nest: { ...nest, boards: boards.filter(({ placements }) => placements.length > 0) } };
 }
 
+/** Why a piece that is kept to clean boards may not lie on one. */
+export const notCleanWords = (name: string, board: number): string =>
+  `${name} is kept to clean boards; board ${board} is marked or an offcut.`;
+
 /** Has two pieces change places, middle for middle, each as it is turned or as it fits there. */
 export function swapped(
   airframe: Airframe,
@@ -131,6 +137,12 @@ export function swapped(
     if (locked.placed.isLocked) return { ok: false, message: `${locked.piece.part.name} is locked.` };
   if (one.piece.part.material !== other.piece.part.material)
     return { ok: false, message: `${names} are of different materials.` };
+  for (const [{ piece }, { board, number }] of [
+    [one, views[b.board]!],
+    [other, views[a.board]!],
+  ] as const)
+    if (!mayBeCutFrom(airframe, piece.part.id, board))
+      return { ok: false, message: notCleanWords(piece.part.name, number) };
   const laid = (piece: Piece, at: BoardView['pieces'][number], rotation: number): PlacedPiece => {
     const middle = boundsCentre(boundsOf(at.shape.outer)),
       own = boundsCentre(boundsOf(turnedShape(piece, rotation).outer));

@@ -8,6 +8,8 @@ export {
   type PlacedPiece,
   setsOf,
   standardBoard,
+  mayBeCutFrom,
+  withPartOnCleanBoards,
 } from './airframe.ts';
 export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';
 export {
@@ -70,7 +72,7 @@ export { shapeOf } from './material-nests.ts';
 export { type NestAdvice, type NestAdviceStep, type NestChange, nestAdvice, withChange } from './nest-advice.ts';
 export { type NestScope, lockedCount } from './nest-around.ts';
 export { pushed } from './pushed.ts';
-export { type ByHand, type PieceAddress, locked, sentTo, slidTo, swapped } from './by-hand.ts';
+export { type ByHand, type PieceAddress, locked, notCleanWords, sentTo, slidTo, swapped } from './by-hand.ts';
 export { type BoardFigures, type InOtherBoard, type OtherBoard, inOtherBoard } from './other-board.ts';
 export { type ThicknessBreaks, thicknessBreaks } from './thickness-breaks.ts';
 export { someParts } from './some-parts.ts';

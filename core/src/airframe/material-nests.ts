@@ -10,7 +10,7 @@ import {
 } from '../nesting/index.ts';
 import { allowedTurns, blemishRing, type Board } from '../stock/index.ts';
 import { defined } from '../units/index.ts';
-import type { Airframe, PlacedPiece } from './airframe.ts';
+import { mayBeCutFrom, type Airframe, type PlacedPiece } from './airframe.ts';
 import { piecesToNest, type Piece } from './funnel.ts';
 
 /** Flattening of parts for nesting, in mm; the clearance makes up for it. */
@@ -59,7 +59,7 @@ export function materialNests(airframe: Airframe, quantities?: ReadonlyMap<strin
         boards: boards.map((board) => nestBoard(board, turned.has(board.id))),
         parts: pieces
           .filter(({ part }) => part.material === material)
-          .map((piece) => nestPart(piece, hasGrain, airframe)),
+          .map((piece) => nestPart(piece, hasGrain, airframe, boards)),
       },
     };
   });
@@ -81,13 +81,20 @@ export function nestBoard(board: Board, isTurned: boolean): NestBoard {
   };
 }
 
-function nestPart({ id, part, quantity }: Piece, hasGrain: boolean, airframe: Airframe): NestPart {
+function nestPart(
+  { id, part, quantity }: Piece,
+  hasGrain: boolean,
+  airframe: Airframe,
+  boards: readonly Board[],
+): NestPart {
+  const own = boards.filter((board) => mayBeCutFrom(airframe, part.id, board));
   return {
     id,
     quantity,
     rotations: allowedTurns(part.grain, hasGrain ? 'width' : 'none', airframe.settings.nest.turnStep),
     polygon: part.outer.map(({ x, y }) => [x, y] as const),
     holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
+    ...(own.length < boards.length ? { boards: own.map((board) => board.id) } : {}),
   };
 }
 

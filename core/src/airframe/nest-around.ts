@@ -1,7 +1,13 @@
 import type { Shape } from '../geometry/index.ts';
 import { placementFaults, type NestBoard, type Placement, type TakenShape } from '../nesting/index.ts';
 import { mayLieTurned, type Board } from '../stock/index.ts';
-import type { Airframe, AirframeNest, AirframeNestBoard, PlacedPiece } from './airframe.ts';
+import {
+  mayBeCutFrom,
+  type Airframe,
+  type AirframeNest,
+  type AirframeNestBoard,
+  type PlacedPiece,
+} from './airframe.ts';
 import { nestHash, piecesOfAirframe, piecesToNest, type Piece } from './funnel.ts';
 import {
   materialNests,
@@ -32,6 +38,7 @@ function isSound(airframe: Airframe, board: Board, pieces: readonly Piece[], lyi
   const { part } = pieceOf(pieces, lying[last]!)!;
   return (
     part.material === board.material &&
+    mayBeCutFrom(airframe, part.id, board) &&
     mayLieTurned(part.grain, board.grain, lying[last]!.rotation) &&
     placementFaults(nestBoard(board, false), shapes, last, clearanceMm, edgeMarginMm, NEST_TOLERANCE_MM).length === 0
   );
@@ -100,6 +107,8 @@ function around(nest: MaterialNest, airframe: Airframe, staying: readonly LyingP
   const countOn = (id: string): number => own.filter(({ board }) => board.id === id).length;
   const stays = (partId: string): number =>
     own.reduce((sum, { placements }) => sum + placements.filter(({ pieceId }) => pieceId === partId).length, 0);
+  const lyingLike = (boards: readonly string[]): readonly string[] =>
+    [...lying].flatMap(([id, { board }]) => (boards.includes(board.id) ? [id] : []));
   const takenBoards = [...lying].map(([id, { board, placements }]): NestBoard => ({
     ...nestBoard(board, nest.turned.has(board.id)),
     id,
@@ -122,7 +131,11 @@ function around(nest: MaterialNest, airframe: Airframe, staying: readonly LyingP
           .filter(({ count }) => count > 0),
       ],
       parts: nest.instance.parts
-        .map((part) => ({ ...part, quantity: part.quantity - stays(part.id) }))
+        .map((part) => ({
+          ...part,
+          quantity: part.quantity - stays(part.id),
+          ...(part.boards ? { boards: [...part.boards, ...lyingLike(part.boards)] } : {}),
+        }))
         .filter(({ quantity }) => quantity > 0),
     },
   };

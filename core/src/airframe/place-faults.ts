@@ -1,6 +1,6 @@
 import { wordedFaults, type Fault } from '../checks/index.ts';
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import { MOST_BOARDS, type Board } from '../stock/index.ts';
+import { isCleanBoard, MOST_BOARDS, type Board } from '../stock/index.ts';
 import { countOf, memo, sizeText } from '../units/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
 import { piecesOfAirframe, type Piece } from './funnel.ts';
@@ -41,11 +41,15 @@ const unplacedOf = memo((airframe: Airframe) =>
 
 /** How many more of the largest whole board of a material a quick nest needs to place everything of it. */
 function boardsToBuy(airframe: Airframe, material: string, left: readonly Omit<Unplaced, 'buy'>[]): Unplaced['buy'] {
+  const own = left.filter(({ piece }) => piece.part.material === material);
+  // Another marked board is not what one buys where a clean one is known, and of no use to parts that ask for clean ones.
+  const isKept = own.some(({ piece }) => airframe.settings.nest.onCleanBoards?.includes(piece.part.id)),
+    hasClean = airframe.boards.some((one) => one.material === material && isCleanBoard(one)),
+    isBlank = (one: Board): boolean => isCleanBoard(one) || !(isKept || hasClean);
   const board = airframe.boards
-    .filter((one) => one.material === material && !one.outline)
+    .filter((one) => one.material === material && !one.outline && isBlank(one))
     .sort((a, b) => b.widthMm * b.heightMm - a.widthMm * a.heightMm)[0];
   if (!board) return undefined;
-  const own = left.filter(({ piece }) => piece.part.material === material);
   const area = own.reduce((sum, { piece, quantity }) => sum + piece.part.areaMm2 * quantity, 0);
   const least = Math.max(1, Math.ceil(area / (board.widthMm * board.heightMm)));
   for (let count = least; count < least + MOST_MORE && board.count + count <= MOST_BOARDS; count++) {

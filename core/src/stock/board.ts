@@ -56,6 +56,10 @@ export const materialsOf = (boards: readonly Board[]): readonly string[] => [
   ...new Set(boards.map((board) => board.material)),
 ];
 
+/** Whether a board is whole and unmarked: what shows is cut from such. */
+export const isCleanBoard = ({ outline, blemishes }: Pick<Board, 'outline' | 'blemishes'>): boolean =>
+  !outline && !blemishes?.length;
+
 /** Longest side of a board in mm, and how many of one kind are counted at most. */
 export const LONGEST_BOARD_MM = 10_000;
 export const MOST_BOARDS = 999;

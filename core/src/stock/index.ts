@@ -10,6 +10,7 @@ export {
   WIDEST_BLEMISH_MM,
   arealMassOf,
   boardAreaMm2,
+  isCleanBoard,
   materialsOf,
   thicknessOf,
 } from './board.ts';

@@ -62,7 +62,15 @@ const unplaced = computed(() =>
       const hasBoards = work.airframe!.boards.some(
         (board) => board.material === piece?.part.material && board.count > 0,
       );
-      return { pieceId, quantity, name: piece?.part.name ?? pieceId, material: piece?.part.material ?? '', hasBoards };
+      const isKeptToClean = settings.value.onCleanBoards?.includes(piece?.part.id ?? '') === true;
+      return {
+        isKeptToClean,
+        pieceId,
+        quantity,
+        name: piece?.part.name ?? pieceId,
+        material: piece?.part.material ?? '',
+        hasBoards,
+      };
     }),
 );
 const held = computed(() => {
@@ -70,6 +78,9 @@ const held = computed(() => {
   return [
     { word: 'Held to the grain', count: parts.filter(({ grain }) => grain.rule !== 'any').length, unit: 'part' },
     { word: 'Port and starboard', count: parts.filter(({ handed }) => handed === 'pair').length, unit: 'handed pair' },
+    ...(settings.value.onCleanBoards
+      ? [{ word: 'Kept to clean boards', count: settings.value.onCleanBoards.length, unit: 'part' }]
+      : []),
     { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
 });
@@ -111,7 +122,7 @@ const held = computed(() => {
       <b>{{ one.quantity }} {{ one.name }} found no place.</b>
       {{
         one.hasBoards
-          ? `Count more boards of ${one.material} on Stock, or let the part turn.`
+          ? `Count more ${one.isKeptToClean ? 'clean ' : ''}boards of ${one.material} on Stock, or let the part ${one.isKeptToClean ? 'lie on any board' : 'turn'}.`
           : `There is no board of ${one.material} in stock.`
       }}
     </div>

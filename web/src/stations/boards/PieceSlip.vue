@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { shapeOf, turnsOn, type BoardView } from '@grain-fold/core/airframe';
+import { shapeOf, turnsOn, withPartOnCleanBoards, type BoardView } from '@grain-fold/core/airframe';
 import { boundsOf } from '@grain-fold/core/geometry';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
+import TickBox from '../../kit/TickBox.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';
 import type { HandWork } from './use-by-hand.ts';
@@ -32,6 +33,14 @@ const choices = computed(() =>
   ),
 );
 const isBoardLocked = computed(() => props.view.pieces.every(({ placed }) => placed.isLocked));
+const partId = computed(() => piece.value.piece.part.id);
+const isOnClean = computed(() => work.airframe!.settings.nest.onCleanBoards?.includes(partId.value) === true);
+function keepToClean(isKept: boolean): void {
+  const { name } = piece.value.piece.part;
+  work.changeSettings(isKept ? `Keep ${name} to clean boards` : `Let ${name} lie on any board`, {
+    nest: withPartOnCleanBoards(work.airframe!.settings.nest, partId.value, isKept),
+  });
+}
 const isHeld = computed(() => props.placing.held.value !== undefined);
 </script>
 
@@ -80,6 +89,12 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       :most="360"
       :disabled="isFixed || placing.isFast.value"
       @update:model-value="placing.turnTo($event)"
+    />
+    <TickBox
+      label="Only on clean boards: whole, no dents"
+      :model-value="isOnClean"
+      :disabled="isFixed || isHeld || view.isCut"
+      @update:model-value="keepToClean"
     />
     <p v-if="placing.heldFault.value || placing.refusal.value" class="warn" role="alert">
       {{ placing.heldFault.value || placing.refusal.value }}

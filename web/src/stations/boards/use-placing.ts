@@ -1,6 +1,8 @@
 import { computed, ref, shallowRef, type ComputedRef } from 'vue';
 import {
+  mayBeCutFrom,
   mayTurnTo,
+  notCleanWords,
   pieceFaults,
   shapeOf,
   slidTo,
@@ -55,6 +57,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     if (target.isCut) return `Board ${target.number} is cut: nothing more can be laid on it.`;
     if (target.board.material !== piece.piece.part.material)
       return `${name} is cut from ${piece.piece.part.material}; board ${target.number} is ${target.board.material}.`;
+    if (!mayBeCutFrom(airframe, piece.piece.part.id, target.board)) return notCleanWords(name, target.number);
     if (!mayTurnTo(piece.piece, target.board, placed.rotation))
       return `${name} may not lie at ${formatAngle(placed.rotation)} on board ${target.number}: its grain rule holds it.`;
     const isHome = from.board === board;

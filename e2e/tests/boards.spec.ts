@@ -108,6 +108,29 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await expect(page.locator('.row', { hasText: 'Boards cost' })).toContainText(/^\D*0(\.00)?$/);
     await saved(page);
   });
+  await test.step('a third has the pieces of the second cut from its own board, and leaves them out again', async () => {
+    await page.getByRole('link', { name: 'All airframes' }).click();
+    await newAirframe(page, 'Third');
+    await drawPlate(page, 'Deck', '200', '90');
+    await station(page, 'Boards');
+    await choose(page, 'Pieces of', 'Second');
+    const section = page.getByRole('region', { name: 'Cut together' });
+    await expect(section).toContainText('1 piece of Second lie along with the next nest.');
+    await page.getByRole('button', { name: 'Nest the parts' }).click();
+    await searched(page);
+    await expect(page.getByText('2 pieces placed')).toBeVisible();
+    await choosePiece(page, 'Second: Rib');
+    await chosen(page).getByText('Only on clean boards').click();
+    await expect(page.getByRole('heading', { name: 'This nest is older than the parts' })).toBeVisible();
+    await saved(page);
+    await page.reload();
+    await expect(section.getByRole('button', { name: 'Leave out Second' })).toBeVisible();
+    await expect(page.getByText('Kept to clean boards')).toBeVisible();
+    await section.getByRole('button', { name: 'Leave out Second' }).click();
+    await page.getByRole('button', { name: 'Nest again' }).first().click();
+    await expect(page.getByText('1 piece placed')).toBeVisible({ timeout: 60_000 });
+    await saved(page);
+  });
 });
 
 test('a search on the server goes on when the page is left and the server is killed, and its nest is there', async ({

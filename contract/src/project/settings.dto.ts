@@ -1,4 +1,4 @@
-import { MOST_PACKINGS, MOST_SETS } from '@grain-fold/core/airframe';
+import { MOST_GUESTS, MOST_PACKINGS, MOST_SETS } from '@grain-fold/core/airframe';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
@@ -17,6 +17,7 @@ import { LENGTH_UNITS, MASS_PER_AREA } from '@grain-fold/core/units';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches } from 'class-validator';
 import { IsFlag } from './form-fields.ts';
+import { NestGuestDto } from './guest.dto.ts';
 import {
   BOUNDS,
   EachNested,
@@ -101,6 +102,8 @@ export class NestSettingsDto {
   @ArrayMaxSize(BOUNDS.parts)
   @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of parts' })
   onCleanBoards?: string[];
+  /** Pieces of other airframes that are cut from the same boards. */
+  @IsOptional() @IsArray() @ArrayMaxSize(MOST_GUESTS) @EachNested() @Type(() => NestGuestDto) guests?: NestGuestDto[];
 }
 
 /** How folds are made where a fold does not say so itself. */

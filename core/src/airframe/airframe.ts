@@ -19,6 +19,32 @@ export interface NestSettings {
   readonly sets?: number;
   /** Ids of parts that are cut from whole, unmarked boards only: what shows. */
   readonly onCleanBoards?: readonly string[];
+  /** Pieces of other airframes that are cut from the same boards. */
+  readonly guests?: readonly NestGuest[];
+}
+
+/** What another airframe has cut from the boards of this one. */
+export interface NestGuest {
+  readonly id: string;
+  /** The airframe that it was taken from, and its name then. */
+  readonly airframeId: string;
+  readonly name: string;
+  readonly pieces: readonly GuestPiece[];
+}
+
+/** A piece of another airframe as it was when it was taken along: its outline in mm, and how often it is cut. */
+export interface GuestPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly material: string;
+  readonly quantity: number;
+  readonly grain: Part['grain'];
+  readonly outline: GuestRing;
+  readonly holes?: readonly GuestRing[];
+}
+/** Corners round a ring: x and y of each in turn, in mm. */
+export interface GuestRing {
+  readonly corners: readonly number[];
 }
 
 /** Most of one airframe that are cut together. */

@@ -3,7 +3,7 @@ import { FreeRoom } from '../nesting/index.ts';
 import { mayLieTurned } from '../stock/index.ts';
 import { memo } from '../units/index.ts';
 import { mayBeCutFrom, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
-import type { Piece } from './funnel.ts';
+import type { Piece } from './piece.ts';
 import { nestBoard, shapeOf } from './material-nests.ts';
 import { pieceFaults, turnsOn, type BoardView } from './nest-airframe.ts';
 

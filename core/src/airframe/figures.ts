@@ -7,6 +7,7 @@ import { seamsNamed } from './assembled.ts';
 import { relationsOf } from './cut-joins.ts';
 import { foldFaults } from './fold-faults.ts';
 import { buyWords, placeFaults, unplacedIn } from './place-faults.ts';
+import { guestPieces } from './guests.ts';
 import { faultsIn, flyingPieces, piecesOfAirframe } from './funnel.ts';
 import { madeOf, partsInVariant } from './made-at-scale.ts';
 import { boardViews, isNestCurrent, nestToGoBy } from './nest-airframe.ts';
@@ -103,13 +104,14 @@ export function cutListOf(airframe: Airframe): CutList {
     ...relationsOf(airframe, drawn.get(part.id)!, part),
   }));
   if (!airframe.nest || !isNestCurrent(airframe)) return cutList(pieces, []);
+  const onBoards = [...pieces, ...(airframe.settings.nest.guests ? guestPieces(airframe) : [])];
   const boards = boardViews(airframe, airframe.nest).map(({ board, alikeTo, pieces: placed }) => {
     const counts = new Map<string, number>();
     for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
     return {
       label: boardLabel(board, airframe.settings.unit),
       ...defined({ alikeTo }),
-      pieces: pieces.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
+      pieces: onBoards.filter(({ id }) => counts.has(id)).map(({ id, part }) => ({ part, quantity: counts.get(id)! })),
     };
   });
   const unplaced = unplacedIn(airframe, airframe.nest).map((one) => ({

@@ -10,16 +10,11 @@ import {
 } from '../resolve/index.ts';
 import { stableHash, memo, identityOf } from '../units/index.ts';
 import { setsOf, type Airframe } from './airframe.ts';
+import { guestPieces } from './guests.ts';
+import type { Piece } from './piece.ts';
 import { contextOf, partAtScale, partsInVariant } from './made-at-scale.ts';
 import { strayFaults } from './stray-faults.ts';
 import { twiceDrawn } from './twice-drawn.ts';
-
-/** One shape to cut and how often; a handed pair gives two. */
-export interface Piece {
-  readonly id: string;
-  readonly part: ResolvedPart;
-  readonly quantity: number;
-}
 
 /** A part at the airframe's scale, made exact. */
 export const resolveIn = (airframe: Airframe, part: Part): ResolvedPart =>
@@ -39,10 +34,22 @@ export function piecesOfAirframe(airframe: Airframe): readonly Piece[] {
   });
 }
 
-/** The pieces that are still to be nested, of every set: what boards that are cut already held is there. */
-export function piecesToNest(airframe: Airframe): readonly Piece[] {
-  const pieces = piecesOfAirframe(airframe),
-    sets = setsOf(airframe);
+/** Every shape that may lie on the boards of an airframe: its own and those of its guests. */
+export const piecesOnBoards = (airframe: Airframe): readonly Piece[] =>
+  airframe.settings.nest.guests
+    ? [...piecesOfAirframe(airframe), ...guestPieces(airframe)]
+    : piecesOfAirframe(airframe);
+
+/** The pieces that are still to be nested, of every set and of guests: what boards that are cut already held is there. */
+export const piecesToNest = (airframe: Airframe): readonly Piece[] =>
+  uncut(airframe, setsOf(airframe), piecesOfAirframe(airframe)).concat(
+    airframe.settings.nest.guests ? uncut(airframe, 1, guestPieces(airframe)) : [],
+  );
+/** The same without those of guests. */
+export const ownPiecesToNest = (airframe: Airframe): readonly Piece[] =>
+  uncut(airframe, setsOf(airframe), piecesOfAirframe(airframe));
+
+function uncut(airframe: Airframe, sets: number, pieces: readonly Piece[]): readonly Piece[] {
   const cut = new Map<string, number>();
   for (const { cutFrom, placements } of airframe.nest?.boards ?? [])
     if (cutFrom) for (const { pieceId } of placements) cut.set(pieceId, (cut.get(pieceId) ?? 0) + 1);
@@ -93,7 +100,8 @@ const shapeHash = memo((part: ResolvedPart): string =>
 
 /** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */
 export function nestHash(airframe: Airframe): string {
-  const { seed: _seed, ...distances } = airframe.settings.nest;
+  // What guests bring along is among the pieces.
+  const { seed: _seed, guests: _guests, ...distances } = airframe.settings.nest;
   return stableHash([
     piecesToNest(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
     // Boards that are not there hold nothing.

@@ -53,7 +53,17 @@ export {
   foldView,
   piecesOfView,
 } from './fold-view.ts';
-export { faultsIn, nestHash, piecesOfAirframe, resolveIn } from './funnel.ts';
+export { faultsIn, nestHash, piecesOfAirframe, piecesOnBoards, resolveIn } from './funnel.ts';
+export {
+  MOST_GUESTS,
+  MOST_GUEST_PIECES,
+  type TakenAlong,
+  freshGuestId,
+  isGuestCut,
+  takenAlong,
+  withGuest,
+  withoutGuest,
+} from './taken-along.ts';
 export { contextOf, partsInVariant } from './made-at-scale.ts';
 export {
   type BoardView,

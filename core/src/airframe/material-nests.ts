@@ -11,7 +11,8 @@ import {
 import { allowedTurns, blemishRing, type Board } from '../stock/index.ts';
 import { defined } from '../units/index.ts';
 import { mayBeCutFrom, type Airframe, type PlacedPiece } from './airframe.ts';
-import { piecesToNest, type Piece } from './funnel.ts';
+import { piecesToNest } from './funnel.ts';
+import type { Piece } from './piece.ts';
 
 /** Flattening of parts for nesting, in mm; the clearance makes up for it. */
 export const NEST_TOLERANCE_MM = 0.01;

@@ -15,7 +15,8 @@ import {
 import { allowedTurns, boardAreaMm2, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
 import { setsOf, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
-import { nestHash, piecesOfAirframe, type Piece } from './funnel.ts';
+import { nestHash, piecesOnBoards } from './funnel.ts';
+import type { Piece } from './piece.ts';
 import {
   materialNests,
   NEST_TOLERANCE_MM,
@@ -161,7 +162,7 @@ const viewsIn = memo((airframe: Airframe) => memo((nest: AirframeNest) => viewsA
 
 function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
   const firsts = new Map<string, number>();
-  const pieces = new Map(piecesOfAirframe(airframe).map((piece) => [piece.id, piece]));
+  const pieces = new Map(piecesOnBoards(airframe).map((piece) => [piece.id, piece]));
   return nest.boards.flatMap(({ boardId, placements, cutFrom }, index): readonly BoardView[] => {
     const board = cutFrom ?? airframe.boards.find((one) => one.id === boardId);
     if (!board) return [];

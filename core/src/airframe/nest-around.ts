@@ -8,7 +8,8 @@ import {
   type AirframeNestBoard,
   type PlacedPiece,
 } from './airframe.ts';
-import { nestHash, piecesOfAirframe, piecesToNest, type Piece } from './funnel.ts';
+import { nestHash, piecesOnBoards, piecesToNest } from './funnel.ts';
+import type { Piece } from './piece.ts';
 import {
   materialNests,
   NEST_TOLERANCE_MM,
@@ -103,7 +104,7 @@ function around(nest: MaterialNest, airframe: Airframe, staying: readonly LyingP
   const own = staying.filter(({ board }) => board.material === nest.material);
   if (own.length === 0) return nest;
   const lying = new Map(own.map((one) => [lyingId(one.board, one.at), one]));
-  const pieces = piecesOfAirframe(airframe);
+  const pieces = piecesOnBoards(airframe);
   const countOn = (id: string): number => own.filter(({ board }) => board.id === id).length;
   const stays = (partId: string): number =>
     own.reduce((sum, { placements }) => sum + placements.filter(({ pieceId }) => pieceId === partId).length, 0);

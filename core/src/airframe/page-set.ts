@@ -14,7 +14,8 @@ import type { ResolvedPart } from '../resolve/index.ts';
 import { memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { decalsOf } from './decals.ts';
-import { piecesOfAirframe, type Piece } from './funnel.ts';
+import { piecesOfAirframe } from './funnel.ts';
+import type { Piece } from './piece.ts';
 import { boardViews, nestToGoBy } from './nest-airframe.ts';
 
 /** What is printed where nothing else is said: every part by itself. */

@@ -3,7 +3,8 @@ import { boundsHeight, boundsWidth } from '../geometry/index.ts';
 import { isCleanBoard, MOST_BOARDS, type Board } from '../stock/index.ts';
 import { countOf, memo, sizeText } from '../units/index.ts';
 import type { Airframe, AirframeNest } from './airframe.ts';
-import { piecesOfAirframe, type Piece } from './funnel.ts';
+import { piecesOnBoards } from './funnel.ts';
+import type { Piece } from './piece.ts';
 import { quickNest } from './nest-airframe.ts';
 
 /** A piece that a nest found no place for, and what would give it one. */
@@ -21,7 +22,7 @@ const MOST_MORE = 5;
 export const unplacedIn = (airframe: Airframe, nest: AirframeNest): readonly Unplaced[] => unplacedOf(airframe)(nest);
 const unplacedOf = memo((airframe: Airframe) =>
   memo((nest: AirframeNest): readonly Unplaced[] => {
-    const pieces = piecesOfAirframe(airframe);
+    const pieces = piecesOnBoards(airframe);
     const left = nest.unplaced.flatMap(({ pieceId, quantity }) => {
       const piece = pieces.find(({ id }) => id === pieceId);
       return piece && quantity > 0 ? [{ piece, quantity }] : [];
@@ -70,7 +71,10 @@ export const buyWords = ({ piece: { part }, buy }: Unplaced): string =>
 
 /** Pieces without a place, as faults of their parts. Parts whose material has no board at all are told by their own checks. */
 export function placeFaults(airframe: Airframe, nest: AirframeNest): readonly Fault[] {
+  const own = new Set(airframe.parts.map(({ id }) => id));
   const faults = unplacedIn(airframe, nest)
+    // Pieces of guests are no parts of this airframe: Boards tells of them.
+    .filter(({ piece }) => own.has(piece.part.id))
     .filter(({ piece }) => airframe.boards.some(({ material }) => material === piece.part.material))
     .map((one): Fault => {
       const { piece, quantity, buy } = one;

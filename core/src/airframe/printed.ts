@@ -2,7 +2,8 @@ import type { PrintedPages } from '../pages/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
 import { memo, stableHash } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
-import { piecesOfAirframe, type Piece } from './funnel.ts';
+import { piecesOfAirframe } from './funnel.ts';
+import type { Piece } from './piece.ts';
 
 /** Nothing finer is seen on paper, in mm and degrees: a form that is made anew differs in its last digits. */
 const SEEN = 1e-4;

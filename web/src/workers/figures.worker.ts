@@ -6,8 +6,11 @@ import {
   restsOfBoards,
   scaleFigures,
   slowFigures,
+  takenAlong,
   type ScaleFigures,
+  type Airframe,
   type SlowFigures,
+  type TakenAlong,
 } from '@grain-fold/core/airframe';
 import type { CutList } from '@grain-fold/core/cutting';
 import type { Polygon } from '@grain-fold/core/geometry';
@@ -40,6 +43,9 @@ const figures = {
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   rests: (change: AirframeChange, leastMm: number): readonly (readonly Polygon[])[] =>
     restsOfBoards(keeper.take(change), leastMm),
+  /** What of another airframe can be cut from the boards of this one, as a guest of an id. */
+  takenAlong: (change: AirframeChange, other: Airframe, id: string): TakenAlong =>
+    takenAlong(keeper.take(change), other, id),
   /** Figures at another factor, the kept nest left out: what scaling would do. */
   atScale(change: AirframeChange, factor: number): Worked<ScaleFigures> {
     const airframe = keeper.take(change);

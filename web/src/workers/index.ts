@@ -81,6 +81,8 @@ export const slowly = {
   /** The rests of each board of the kept nest. */
   rests: (airframe: Airframe, leastMm: number): Answer<FiguresWorker['rests']> =>
     figures.ask(airframe, async (change) => figures.jobs.rests(change, leastMm)),
+  takenAlong: (airframe: Airframe, other: Airframe, id: string): Answer<FiguresWorker['takenAlong']> =>
+    figures.ask(airframe, async (change) => figures.jobs.takenAlong(change, other, id)),
   atScale: (airframe: Airframe, scale: number): Answer<FiguresWorker['atScale']> =>
     figures.ask(airframe, async (change) => figures.jobs.atScale(change, scale)),
   folded: (airframe: Airframe, partId: string, extent: FoldExtent): Answer<Folder['view']> =>

@@ -4,7 +4,7 @@ import {
   boardsAtLeast,
   keptOffcut,
   largestRestOf,
-  piecesOfAirframe,
+  piecesOnBoards,
   wholeRestOf,
   type AirframeNest,
   type BoardView,
@@ -19,6 +19,7 @@ import CutBoards from './CutBoards.vue';
 import NestCourse from './NestCourse.vue';
 import NestDistances from './NestDistances.vue';
 import NestsFound from './NestsFound.vue';
+import NestTogether from './NestTogether.vue';
 import type { SearchOrder } from './searches.ts';
 import WhatHolds from './WhatHolds.vue';
 import type { Nesting } from './use-nesting.ts';
@@ -53,7 +54,7 @@ const lay = (other: AirframeNest): void => {
   props.nesting.outcome.value = '';
   work.setNest(`Lay the nest of ${countOf(other.boards.length, 'board')}`, other);
 };
-const pieces = computed(() => piecesOfAirframe(work.airframe!));
+const pieces = computed(() => piecesOnBoards(work.airframe!));
 const unplaced = computed(() =>
   (nest.value?.unplaced ?? [])
     .filter(({ quantity }) => quantity > 0)
@@ -163,6 +164,7 @@ const held = computed(() => {
         @update:order="emit('update:order', $event)"
         @another="emit('nest', { isAnother: true })"
     /></InTurn>
+    <InTurn><NestTogether :is-running="nesting.isRunning.value" /></InTurn>
     <InTurn>
       <section>
         <h2 class="eyebrow">Held by</h2>

@@ -1,0 +1,145 @@
+import { after, airframeOf, foam, plate, polygonPart } from '../../test/samples.ts';
+import { regionArea } from '../geometry/index.ts';
+import { rectangleDraft } from '../paths/index.ts';
+import type { Airframe } from './airframe.ts';
+import { cutBoard } from './cut-boards.ts';
+import { cutListOf, quickFigures } from './figures.ts';
+import { nestHash, piecesOnBoards, piecesToNest } from './funnel.ts';
+import { boardViews, pieceFaults, quickNest } from './nest-airframe.ts';
+import { sectionPieces } from './page-set.ts';
+import { freshGuestId, isGuestCut, takenAlong, withGuest, withoutGuest } from './taken-along.ts';
+
+/** A triangle of 300 × 200, area 30,000 mm², with a window of 20 × 30, once to port and once to starboard. */
+const rib = after(
+  {
+    ...polygonPart(
+      [
+        [0, 0],
+        [300, 0],
+        [0, 200],
+      ],
+      'rib',
+    ),
+    name: 'Rib',
+    handed: 'pair',
+    grain: { directionDegrees: 30, rule: 'along' },
+  },
+  { name: 'drawHole', args: { draft: rectangleDraft({ x: 20, y: 20 }, 20, 30) } },
+);
+const other: Airframe = {
+  ...airframeOf([rib, { ...plate(60, 40, 'tray'), material: 'ply' }, plate(340, 480, 'skin')]),
+  id: 'a2',
+  name: 'Sandpiper',
+};
+const host: Airframe = {
+  ...airframeOf([plate(330, 480, 'own')], { boards: [{ ...foam, count: 2 }] }),
+  id: 'a1',
+  name: 'Dunlin',
+};
+const together = (it: Airframe = host, from: Airframe = other): Airframe => ({
+  ...it,
+  settings: { ...it.settings, nest: withGuest(it.settings.nest, takenAlong(it, from, freshGuestId(it)).guest) },
+});
+
+test('pieces are taken along as they are cut: both hands, holes, grain; what the boards are not of stays behind', () => {
+  const { guest, left } = takenAlong(host, other, 'guest1');
+  expect(left).toEqual([{ material: 'ply', pieces: 1 }]);
+  expect(guest.pieces.map(({ name, quantity }) => [name, quantity])).toEqual([
+    ['Rib, port', 1],
+    ['Rib, starboard', 1],
+    ['Part skin', 1],
+  ]);
+  const pieces = piecesOnBoards(together()).slice(-3);
+  expect(pieces.map(({ part }) => part.name)).toEqual([
+    'Sandpiper: Rib, port',
+    'Sandpiper: Rib, starboard',
+    'Sandpiper: Part skin',
+  ]);
+  for (const { part } of pieces.slice(0, 2))
+    expect(regionArea([part.outer]) - regionArea([...part.holeRings])).toBeCloseTo(30_000 - 600, 3);
+  // The twin is the port piece turned over: its slope rises the other way, and so does its grain.
+  const [port, starboard] = pieces.map(({ part }) => part);
+  expect(starboard!.grain.directionDegrees).toBeCloseTo(-port!.grain.directionDegrees, 9);
+  const signs = [port!, starboard!].map(({ outer, bounds }) =>
+    Math.sign(outer.reduce((sum, p) => sum + p.x / outer.length, 0) - (bounds.minX + bounds.maxX) / 2),
+  );
+  expect(signs[0]).toBe(-signs[1]!);
+});
+
+test('two half boards of two airframes lie on one board, where each alone takes one; nothing lies too near', () => {
+  const skinOnly = { ...other, parts: other.parts.filter(({ id }) => id === 'skin') };
+  const it = together(host, skinOnly),
+    { nest } = quickNest(it, 9);
+  expect([
+    quickNest(host, 9).nest.boards.length,
+    quickNest({ ...skinOnly, boards: host.boards }, 9).nest.boards.length,
+  ]).toEqual([1, 1]);
+  expect(nest.boards).toHaveLength(1);
+  expect(nest.unplaced).toEqual([]);
+  const [view] = boardViews(it, nest);
+  // 330 and 340 wide on 700: the sides, 3 at each edge and 2 between leave 22 to spare.
+  expect(view!.pieces).toHaveLength(2);
+  view!.pieces.forEach(({ placed }, index) => expect(pieceFaults(it, view!, index, placed)).toEqual([]));
+});
+
+test('guests are on boards and in their cut lists, and nowhere else: not in the mass, the pieces, the pages', () => {
+  const it = together(),
+    { nest } = quickNest(it, 6);
+  expect(quickFigures(it)).toEqual(quickFigures(host));
+  expect(sectionPieces(it).flatMap(({ pieces }) => pieces.map(({ id }) => id))).toEqual(['own']);
+  const list = cutListOf({ ...it, nest });
+  expect(list.parts.map(({ part }) => part.name)).toEqual(['Part own']);
+  const onBoards = list.boards.flatMap(({ parts }) => parts.map(({ part }) => part.name));
+  expect([...onBoards].sort()).toEqual([
+    'Part own',
+    'Sandpiper: Part skin',
+    'Sandpiper: Rib, port',
+    'Sandpiper: Rib, starboard',
+  ]);
+});
+
+test('guests keep their size when the host is scaled, come once when the host is cut in sets, and are not cut twice', () => {
+  const it = together();
+  const changed = (settings: Partial<Airframe['settings']>): Airframe => ({
+    ...it,
+    settings: { ...it.settings, ...settings },
+  });
+  const halved = piecesToNest(changed({ scale: 0.5 }));
+  expect(halved.map(({ part }) => Math.round(part.areaMm2))).toEqual([(330 * 240) / 2, 29_400, 29_400, 340 * 480]);
+  const sets = piecesToNest(changed({ nest: { ...it.settings.nest, sets: 3 } }));
+  expect(sets.map(({ quantity }) => quantity)).toEqual([3, 1, 1, 1]);
+  const nested = { ...it, nest: quickNest(it, 6).nest };
+  expect(isGuestCut(nested, 'guest1')).toBe(false);
+  const cut = nested.nest.boards.reduce((now: Airframe, _, at) => cutBoard(now, at, [], () => 'b77')!.airframe, nested);
+  expect(piecesToNest(cut)).toEqual([]);
+  expect(isGuestCut(cut, 'guest1')).toBe(true);
+  expect(isGuestCut(cut, 'guest')).toBe(false);
+});
+
+test('a nest is old when a guest comes or changes, and fits again when it has gone', () => {
+  const it = together();
+  expect(nestHash(it)).not.toBe(nestHash(host));
+  const thinner = { ...other, parts: [plate(339, 480, 'skin')] };
+  const changed = {
+    ...it,
+    settings: { ...it.settings, nest: withGuest(it.settings.nest, takenAlong(host, thinner, 'guest1').guest) },
+  };
+  expect(changed.settings.nest.guests).toHaveLength(1);
+  expect(nestHash(changed)).not.toBe(nestHash(it));
+  const gone = withoutGuest(changed.settings.nest, 'guest1');
+  expect(gone).not.toHaveProperty('guests');
+  expect(nestHash({ ...it, settings: { ...it.settings, nest: gone } })).toBe(nestHash(host));
+  expect(freshGuestId(it)).toBe('guest2');
+});
+
+test('a ring of a hand-written file that bounds nothing lies on no board', () => {
+  const { guest } = takenAlong(host, other, 'guest1');
+  const flat = {
+    ...guest,
+    pieces: guest.pieces.map((piece) => ({ ...piece, outline: { corners: [0, 0, 10, 0, 20, 0] } })),
+  };
+  const it = { ...host, settings: { ...host.settings, nest: withGuest(host.settings.nest, flat) } };
+  expect(quickNest(it, 3).nest.boards.flatMap(({ placements }) => placements.map(({ pieceId }) => pieceId))).toEqual([
+    'own',
+  ]);
+});

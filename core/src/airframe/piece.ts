@@ -1,0 +1,8 @@
+import type { ResolvedPart } from '../resolve/index.ts';
+
+/** One shape to cut and how often; a handed pair gives two. */
+export interface Piece {
+  readonly id: string;
+  readonly part: ResolvedPart;
+  readonly quantity: number;
+}

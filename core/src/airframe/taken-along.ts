@@ -1,0 +1,82 @@
+import { withoutFlatCorners, type Polygon } from '../geometry/index.ts';
+import { MOST_NODES } from '../part/index.ts';
+import { materialsOf } from '../stock/index.ts';
+import type { Airframe, GuestPiece, GuestRing, NestGuest, NestSettings } from './airframe.ts';
+import { ownPiecesToNest } from './funnel.ts';
+
+/** Most airframes that are nested together with one, and most pieces that each brings along. */
+export const MOST_GUESTS = 3,
+  MOST_GUEST_PIECES = 500;
+
+/** What of another airframe can be cut from the boards of one. */
+export interface TakenAlong {
+  readonly guest: NestGuest;
+  /** Materials of its pieces that there are no boards of, and how many pieces stay behind for each. */
+  readonly left: readonly { readonly material: string; readonly pieces: number }[];
+}
+
+/** Corners that stand out less than this are left out where a ring has too many, in mm. */
+const FLAT_MM = 0.02;
+/** Corners are kept to a thousandth of a millimetre, without a sign on nought: files have none. */
+const rounded = (value: number): number => Math.round(value * 1000) / 1000 + 0;
+function ringOf(ring: Polygon): GuestRing {
+  const corners = ring.length > MOST_NODES ? (withoutFlatCorners([ring], FLAT_MM)[0] ?? ring) : ring;
+  return { corners: corners.flatMap(({ x, y }) => [rounded(x), rounded(y)]) };
+}
+
+/**
+ * The pieces of another airframe that are still to be nested, as they are now, to be cut from the boards of a host.
+ * @param id of the guest among those of the host, a word of letters and digits; its pieces' ids begin with it
+ */
+export function takenAlong(host: Airframe, other: Airframe, id: string): TakenAlong {
+  const materials = new Set(materialsOf(host.boards));
+  const pieces = ownPiecesToNest(other);
+  const behind = pieces.filter(({ part }) => !materials.has(part.material));
+  const taken = pieces
+    .filter(({ part }) => materials.has(part.material))
+    .slice(0, MOST_GUEST_PIECES)
+    .map(({ part, quantity }, at): GuestPiece => ({
+      id: `${id}-${at + 1}`,
+      name: part.side === 'single' ? part.name : `${part.name}, ${part.side}`,
+      material: part.material,
+      quantity,
+      grain: part.grain,
+      outline: ringOf(part.outer),
+      ...(part.holeRings.length > 0 ? { holes: part.holeRings.map(ringOf) } : {}),
+    }));
+  return {
+    guest: { id, airframeId: other.id, name: other.name, pieces: taken },
+    left: [...new Set(behind.map(({ part }) => part.material))].map((material) => ({
+      material,
+      pieces: behind.filter(({ part }) => part.material === material).reduce((sum, { quantity }) => sum + quantity, 0),
+    })),
+  };
+}
+
+/** Settings with a guest, in place of the one of its id where there is one. */
+export function withGuest(nest: NestSettings, guest: NestGuest): NestSettings {
+  const guests = nest.guests ?? [];
+  const isThere = guests.some(({ id }) => id === guest.id);
+  return { ...nest, guests: isThere ? guests.map((one) => (one.id === guest.id ? guest : one)) : [...guests, guest] };
+}
+
+/** Settings without a guest. */
+export function withoutGuest(nest: NestSettings, id: string): NestSettings {
+  const { guests = [], ...rest } = nest;
+  const others = guests.filter((one) => one.id !== id);
+  return others.length > 0 ? { ...rest, guests: others } : rest;
+}
+
+/** Whether boards that are cut hold pieces of a guest: it can be neither left out then nor taken anew. */
+export const isGuestCut = ({ nest }: Pick<Airframe, 'nest'>, id: string): boolean =>
+  (nest?.boards ?? []).some(
+    ({ cutFrom, placements }) => cutFrom && placements.some(({ pieceId }) => pieceId.startsWith(`${id}-`)),
+  );
+
+/** An id that no guest and no part of an airframe begins its ids with. */
+export function freshGuestId({ settings, parts }: Airframe): string {
+  const taken = [...(settings.nest.guests ?? []), ...parts].map(({ id }) => id);
+  let number = 1;
+  while (taken.some((id) => id === `guest${number}` || id.startsWith(`guest${number}-`))) number += 1;
+  return `guest${number}`;
+}

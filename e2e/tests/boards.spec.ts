@@ -129,6 +129,16 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await section.getByRole('button', { name: 'Leave out Second' }).click();
     await page.getByRole('button', { name: 'Nest again' }).first().click();
     await expect(page.getByText('1 piece placed')).toBeVisible({ timeout: 60_000 });
+    await searched(page);
+  });
+  await test.step('with no board counted stock says what to buy, until it is bought', async () => {
+    await station(page, 'Stock');
+    await setFigure(page, 'Count', '0');
+    const section = page.getByRole('region', { name: 'To buy' });
+    await expect(section).toContainText('To buy · 4.00');
+    await section.getByRole('button', { name: 'Bought: count 1 more' }).click();
+    await expect(page.getByRole('textbox', { name: 'Count' })).toHaveValue('1');
+    await expect(section).toHaveCount(0);
     await saved(page);
   });
 });

@@ -43,6 +43,6 @@ export const guestPieces = (airframe: Airframe): readonly Piece[] =>
       const drawn = partOf(piece),
         part = ofAirframe(resolve(drawn, contextOf(airframe, drawn)), guest.name);
       // Of a file that was written by hand a ring may bound nothing.
-      return part.areaMm2 > LEAST_MM2 ? [{ id: piece.id, part, quantity: piece.quantity }] : [];
+      return part.areaMm2 > LEAST_MM2 ? [{ id: piece.id, part, quantity: piece.quantity, guest: guest.name }] : [];
     }),
   );

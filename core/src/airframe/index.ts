@@ -30,6 +30,7 @@ export { type RingReport, type ShownRingAnswer, ringReport } from './ring-report
 export { planDrawingDocument, planViewDocument } from './plan-documents.ts';
 export { type PlanReport, planContext, planReport, planReportOf } from './plan-of-airframe.ts';
 export { placeFaults } from './place-faults.ts';
+export { type BoardsToBuy, type ToBuy, toBuy } from './to-buy.ts';
 export { changedPieces, printedPages } from './printed.ts';
 export { type GoalAtScale, type ScaleGoal, SCALE_GOALS, hasGoal } from './scale-goal.ts';
 export { type ScaleFigures, scaleFigures } from './scale-figures.ts';

@@ -5,4 +5,6 @@ export interface Piece {
   readonly id: string;
   readonly part: ResolvedPart;
   readonly quantity: number;
+  /** The airframe that it belongs to, where it is another one's. */
+  readonly guest?: string;
 }

@@ -7,10 +7,12 @@ import {
   scaleFigures,
   slowFigures,
   takenAlong,
+  toBuy,
   type ScaleFigures,
   type Airframe,
   type SlowFigures,
   type TakenAlong,
+  type ToBuy,
 } from '@grain-fold/core/airframe';
 import type { CutList } from '@grain-fold/core/cutting';
 import type { Polygon } from '@grain-fold/core/geometry';
@@ -43,6 +45,7 @@ const figures = {
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   rests: (change: AirframeChange, leastMm: number): readonly (readonly Polygon[])[] =>
     restsOfBoards(keeper.take(change), leastMm),
+  toBuy: (change: AirframeChange): ToBuy => toBuy(keeper.take(change)),
   /** What of another airframe can be cut from the boards of this one, as a guest of an id. */
   takenAlong: (change: AirframeChange, other: Airframe, id: string): TakenAlong =>
     takenAlong(keeper.take(change), other, id),

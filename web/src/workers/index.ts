@@ -81,6 +81,9 @@ export const slowly = {
   /** The rests of each board of the kept nest. */
   rests: (airframe: Airframe, leastMm: number): Answer<FiguresWorker['rests']> =>
     figures.ask(airframe, async (change) => figures.jobs.rests(change, leastMm)),
+  /** What is to be bought so that every piece finds a place. */
+  toBuy: (airframe: Airframe): Answer<FiguresWorker['toBuy']> =>
+    figures.ask(airframe, async (change) => figures.jobs.toBuy(change)),
   takenAlong: (airframe: Airframe, other: Airframe, id: string): Answer<FiguresWorker['takenAlong']> =>
     figures.ask(airframe, async (change) => figures.jobs.takenAlong(change, other, id)),
   atScale: (airframe: Airframe, scale: number): Answer<FiguresWorker['atScale']> =>

@@ -73,7 +73,11 @@ const rest = computed(() => ({
       :transform="matrix(placed)"
       :opacity="index === heldIndex ? 0.35 : 1"
     >
-      <PartMarks :part="piece.part" plain :fill="index === chosenIndex ? '#fff4dc' : 'var(--foam)'" />
+      <PartMarks
+        :part="piece.part"
+        plain
+        :fill="index === chosenIndex ? '#fff4dc' : piece.guest ? '#d3e0da' : 'var(--foam)'"
+      />
     </g>
     <path
       v-if="locked"

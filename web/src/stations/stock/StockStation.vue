@@ -29,6 +29,7 @@ import OffcutDesk from './OffcutDesk.vue';
 import ThicknessOutlook from './ThicknessOutlook.vue';
 import BoardCard from './BoardCard.vue';
 import StockList from './StockList.vue';
+import ToBuy from './ToBuy.vue';
 import WorkshopShelf from './WorkshopShelf.vue';
 
 const work = useAirframe();
@@ -156,6 +157,7 @@ function addMaterial(): void {
         />
       </div>
       <StockList />
+      <ToBuy :key="work.airframe?.id" />
       <section v-for="group in groups" :key="group.material" :aria-label="group.material">
         <div class="head">
           <h2>{{ group.material }}</h2>
@@ -214,20 +216,21 @@ section {
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
-  gap: 14px;
+  gap: 6px 14px;
   border-bottom: 2px solid var(--ink);
   padding-bottom: 6px;
 }
 .head span {
-  flex: 1;
+  flex: 1 0 220px;
   font-size: 15px;
   font-weight: 500;
   color: var(--ink-soft);
 }
 .told {
   display: grid;
-  grid-template-columns: repeat(2, minmax(0, 300px));
+  grid-template-columns: repeat(auto-fit, minmax(280px, 300px));
   gap: 0 28px;
   margin-top: 10px;
 }
@@ -245,6 +248,7 @@ section {
 }
 .new {
   display: flex;
+  flex-wrap: wrap;
   align-items: end;
   gap: 10px;
   margin-top: 32px;

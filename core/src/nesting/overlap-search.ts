@@ -19,6 +19,8 @@ const FIRST_STEP = 0.06,
 /** Where all pieces would fill the other boards less than this, leaving the last one out is tried so often, however full it is. */
 const DENSEST_HOPE = 0.87,
   LEAVE_OUT_SHARE = 0.5;
+/** How many times as far off an attempt that saves a board may be and still be gone on with. */
+const BOARD_PATIENCE = 2;
 /** Most pieces that are moved in one attempt; of larger nests some boards at a time. */
 const MOST_PIECES = 160;
 /** Share of attempts that leave all but two or three boards as they are. */
@@ -132,9 +134,32 @@ export class OverlapSearch {
     const chain = this.chain!;
     const homeless = chain.spots.findIndex((spot, piece) => !spot && this.pieces.fitsOn(chain.kinds, piece));
     if (homeless >= 0) return this.attemptToPlace(homeless);
+    if (this.isToLeaveOut()) return this.attemptToLeaveOut();
     const isExchange = chain.kinds.length > 1 && this.random() < EXCHANGE_SHARE;
     const exchange = isExchange ? drawExchange(this.pieces, chain, this.random) : undefined;
     return exchange ? this.attemptToExchange(exchange) : this.attemptToShrink();
+  }
+
+  /** Whether the last board is to be left out altogether: where hardly anything would be left of it, and now and then where there is hope. */
+  private isToLeaveOut(): boolean {
+    const { kinds, spots } = this.chain!;
+    const last = kinds.length - 1;
+    if (last < 0 || this.shareLeft() < SMALLEST_LAST) return true;
+    const { taken } = this.pieces.boardRooms[kinds[last]!]!.board;
+    const isHopeful = last > 0 && !taken && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
+    return isHopeful && this.random() < LEAVE_OUT_SHARE;
+  }
+  /** Share of the last board that the next step along the axis leaves. */
+  private shareLeft(): number {
+    const { kinds, best } = this.chain!;
+    return best.score.effectiveBoards - (kinds.length - 1) - this.steps[this.axis];
+  }
+
+  private attemptToLeaveOut(): Running | undefined {
+    const { kinds } = this.chain!;
+    const last = kinds.length - 1;
+    if (last < 1 || this.pieces.boardRooms[kinds[last]!]!.board.taken) return undefined;
+    return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {}, { patience: BOARD_PATIENCE });
   }
 
   /** Both boards of an exchange with their pieces kept to them, the last no larger than it was, or smaller by some of the gain. */
@@ -194,21 +219,13 @@ export class OverlapSearch {
 
   private attemptToPlace(homeless: number): Running {
     const { kinds } = this.chain!;
-    return this.attemptOn(kinds, this.chosenBoards(kinds.length), {}, homeless);
+    return this.attemptOn(kinds, this.chosenBoards(kinds.length), {}, { homeless });
   }
 
-  private attemptToShrink(): Running | undefined {
-    const { kinds, spots, best } = this.chain!;
-    const last = kinds.length - 1;
-    if (last < 0) return undefined;
-    const { board } = this.pieces.boardRooms[kinds[last]!]!;
-    const share = best.score.effectiveBoards - last - this.steps[this.axis];
-    const isHopeful = last > 0 && !board.taken && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
-    if (share < SMALLEST_LAST || (isHopeful && this.random() < LEAVE_OUT_SHARE)) {
-      if (last === 0 || board.taken) return undefined;
-      return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {});
-    }
-    return { ...this.attemptOn(kinds, this.chosenBoards(last + 1), this.shrunk(this.axis, share)), axis: this.axis };
+  private attemptToShrink(): Running {
+    const { kinds } = this.chain!,
+      { axis } = this;
+    return { ...this.attemptOn(kinds, this.chosenBoards(kinds.length), this.shrunk(axis, this.shareLeft())), axis };
   }
 
   /** Which boards take part, the last one always: all, or two or three, or as many as hold few enough pieces. */
@@ -239,7 +256,7 @@ export class OverlapSearch {
     kinds: readonly number[],
     boards: readonly number[],
     shrunk: Partial<Room>,
-    homeless?: number,
+    { homeless, patience }: { readonly homeless?: number; readonly patience?: number } = {},
   ): Running {
     const { spots } = this.chain!;
     const here = new Map(boards.map((board, at) => [board, at]));
@@ -268,6 +285,7 @@ export class OverlapSearch {
         }),
       },
       this.random,
+      patience,
     );
     return { attempt, boards, pieces, kinds };
   }

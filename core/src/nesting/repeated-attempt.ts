@@ -22,6 +22,8 @@ export class RepeatedAttempt {
   constructor(
     private readonly start: AttemptStart,
     private readonly random: RandomSource,
+    /** How many times as far from its goal it may be and still be gone on with: what saves a board is worth more patience. */
+    private readonly patience = 1,
   ) {
     this.attempt = new Attempt(start, random);
   }
@@ -37,7 +39,7 @@ export class RepeatedAttempt {
     else {
       this.failed.push(nearest);
       this.failed.sort((a, b) => a.overlapMm - b.overlapMm);
-      if (this.failed.length >= attemptsFor(this.failed[0]!.overlapMm)) this.isSolved = false;
+      if (this.failed.length >= attemptsFor(this.failed[0]!.overlapMm / this.patience)) this.isSolved = false;
       else this.attempt = this.nextAttempt();
     }
   }

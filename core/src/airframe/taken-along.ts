@@ -4,9 +4,9 @@ import { materialsOf } from '../stock/index.ts';
 import type { Airframe, GuestPiece, GuestRing, NestGuest, NestSettings } from './airframe.ts';
 import { ownPiecesToNest } from './funnel.ts';
 
-/** Most airframes that are nested together with one, and most pieces that each brings along. */
+/** Most airframes that are nested together with one, and most pieces that each brings along: two of every part that an airframe may have. */
 export const MOST_GUESTS = 3,
-  MOST_GUEST_PIECES = 500;
+  MOST_GUEST_PIECES = 1000;
 
 /** What of another airframe can be cut from the boards of one. */
 export interface TakenAlong {
@@ -34,7 +34,6 @@ export function takenAlong(host: Airframe, other: Airframe, id: string): TakenAl
   const behind = pieces.filter(({ part }) => !materials.has(part.material));
   const taken = pieces
     .filter(({ part }) => materials.has(part.material))
-    .slice(0, MOST_GUEST_PIECES)
     .map(({ part, quantity }, at): GuestPiece => ({
       id: `${id}-${at + 1}`,
       name: part.side === 'single' ? part.name : `${part.name}, ${part.side}`,

@@ -177,4 +177,12 @@ test('a search on the server goes on when the page is left and the server is kil
   await expect(page.getByRole('region', { name: 'Nests found' })).toBeVisible({ timeout: 60_000 });
   await searched(page);
   await expect(page.getByText('4 pieces placed')).toBeVisible();
+  await test.step('stop is heard while the server is only being asked for a search', async () => {
+    await choose(page, 'Search', 'ten minutes or so');
+    await choose(page, 'It runs', 'on the server');
+    await page.getByRole('button', { name: 'Another try' }).click();
+    await page.locator('body').press('Escape');
+    await expect(page.getByRole('button', { name: 'Enter nest again' })).toBeVisible({ timeout: 20_000 });
+    await saved(page);
+  });
 });

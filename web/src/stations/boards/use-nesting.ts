@@ -30,6 +30,8 @@ export function useNesting() {
   /** Ends the listening to a search on the server, which goes on without the page. */
   let listening: AbortController | undefined;
   const onServer = shallowRef<ServerSearch>();
+  /** Stop may be asked for while the server has not taken the search in yet: it is told as soon as it has. */
+  let isStopAsked = false;
 
   /** Searches in the page or on the server; the best is then kept as the airframe's nest, unless the one before is better. */
   async function start({ length, isOnServer }: SearchOrder, scope: NestScope = {}): Promise<void> {
@@ -51,6 +53,7 @@ export function useNesting() {
   async function listen(search: ServerSearch, tell: (step: NestProgress) => void): Promise<NestResult | undefined> {
     onServer.value = search;
     listening = new AbortController();
+    if (isStopAsked) stop();
     return heardFromServer(search, tell, listening.signal);
   }
 
@@ -60,6 +63,7 @@ export function useNesting() {
     search: (tell: (step: NestProgress) => void) => Promise<NestResult | undefined>,
   ): Promise<void> {
     isRunning.value = true;
+    isStopAsked = false;
     fault.value = '';
     outcome.value = '';
     progress.value = undefined;
@@ -124,6 +128,7 @@ export function useNesting() {
   }
   const stop = (): void => {
     if (!isRunning.value) return;
+    isStopAsked = true;
     if (!onServer.value) void slowly.stopNest();
     else
       nestJobsApi.stop(onServer.value.id).catch((error: unknown) => {

@@ -115,7 +115,7 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await station(page, 'Boards');
     await choose(page, 'Pieces of', 'Second');
     const section = page.getByRole('region', { name: 'Cut together' });
-    await expect(section).toContainText('1 piece of Second lie along with the next nest.');
+    await expect(section).toContainText('Taken along for the next nest: 1 piece of Second.');
     await page.getByRole('button', { name: 'Nest the parts' }).click();
     await searched(page);
     await expect(page.getByText('2 pieces placed')).toBeVisible();

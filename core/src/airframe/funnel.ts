@@ -42,9 +42,7 @@ export const piecesOnBoards = (airframe: Airframe): readonly Piece[] =>
 
 /** The pieces that are still to be nested, of every set and of guests: what boards that are cut already held is there. */
 export const piecesToNest = (airframe: Airframe): readonly Piece[] =>
-  uncut(airframe, setsOf(airframe), piecesOfAirframe(airframe)).concat(
-    airframe.settings.nest.guests ? uncut(airframe, 1, guestPieces(airframe)) : [],
-  );
+  ownPiecesToNest(airframe).concat(airframe.settings.nest.guests ? uncut(airframe, 1, guestPieces(airframe)) : []);
 /** The same without those of guests. */
 export const ownPiecesToNest = (airframe: Airframe): readonly Piece[] =>
   uncut(airframe, setsOf(airframe), piecesOfAirframe(airframe));

@@ -1,7 +1,7 @@
 import { after, airframeOf, foam, plate, polygonPart } from '../../test/samples.ts';
 import { regionArea } from '../geometry/index.ts';
 import { rectangleDraft } from '../paths/index.ts';
-import type { Airframe } from './airframe.ts';
+import { withPartOnCleanBoards, type Airframe } from './airframe.ts';
 import { cutBoard } from './cut-boards.ts';
 import { cutListOf, quickFigures } from './figures.ts';
 import { nestHash, piecesOnBoards, piecesToNest } from './funnel.ts';
@@ -130,6 +130,24 @@ test('a nest is old when a guest comes or changes, and fits again when it has go
   expect(gone).not.toHaveProperty('guests');
   expect(nestHash({ ...it, settings: { ...it.settings, nest: gone } })).toBe(nestHash(host));
   expect(freshGuestId(it)).toBe('guest2');
+});
+
+test('taken anew, a piece keeps its id by its name, so that its tick and its lock stay its own; left out, nothing of it stays', () => {
+  const it = together(),
+    ticked = withPartOnCleanBoards(withPartOnCleanBoards(it.settings.nest, 'guest1-3', true), 'own', true);
+  const ahead = { ...other, parts: [{ ...plate(50, 30, 'new'), name: 'New' }, ...other.parts] };
+  const { guest } = takenAlong({ ...it, settings: { ...it.settings, nest: ticked } }, ahead, 'guest1');
+  expect(guest.pieces.map(({ id, name }) => [id, name])).toEqual([
+    ['guest1-4', 'New'],
+    ['guest1-1', 'Rib, port'],
+    ['guest1-2', 'Rib, starboard'],
+    ['guest1-3', 'Part skin'],
+  ]);
+  expect(withoutGuest(ticked, 'guest1')).toMatchObject({ onCleanBoards: ['own'] });
+  expect(withoutGuest(ticked, 'guest')).toEqual(ticked);
+  // While its pieces still lie in the kept nest its id is nobody else's.
+  const gone = { ...host, nest: quickNest(it, 3).nest };
+  expect(freshGuestId(gone)).toBe('guest2');
 });
 
 test('a ring of a hand-written file that bounds nothing lies on no board', () => {

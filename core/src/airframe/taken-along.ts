@@ -3,6 +3,7 @@ import { MOST_NODES } from '../part/index.ts';
 import { materialsOf } from '../stock/index.ts';
 import type { Airframe, GuestPiece, GuestRing, NestGuest, NestSettings } from './airframe.ts';
 import { ownPiecesToNest } from './funnel.ts';
+import type { Piece } from './piece.ts';
 
 /** Most airframes that are nested together with one, and most pieces that each brings along: two of every part that an airframe may have. */
 export const MOST_GUESTS = 3,
@@ -24,6 +25,18 @@ function ringOf(ring: Polygon): GuestRing {
   return { corners: corners.flatMap(({ x, y }) => [rounded(x), rounded(y)]) };
 }
 
+const nameOf = ({ part }: Piece): string => (part.side === 'single' ? part.name : `${part.name}, ${part.side}`);
+
+/** Gives pieces ids of a guest: those that they had when it was taken before, by their names in turn, so that locks and clean boards stay theirs. */
+function idsFor(id: string, before: readonly GuestPiece[]): (name: string) => string {
+  const left = [...before];
+  let number = Math.max(0, ...before.map((piece) => Number(piece.id.slice(id.length + 1)) || 0));
+  return (name) => {
+    const at = left.findIndex((piece) => piece.name === name);
+    return at >= 0 ? left.splice(at, 1)[0]!.id : `${id}-${++number}`;
+  };
+}
+
 /**
  * The pieces of another airframe that are still to be nested, as they are now, to be cut from the boards of a host.
  * @param id of the guest among those of the host, a word of letters and digits; its pieces' ids begin with it
@@ -32,11 +45,13 @@ export function takenAlong(host: Airframe, other: Airframe, id: string): TakenAl
   const materials = new Set(materialsOf(host.boards));
   const pieces = ownPiecesToNest(other);
   const behind = pieces.filter(({ part }) => !materials.has(part.material));
+  const idOf = idsFor(id, host.settings.nest.guests?.find((guest) => guest.id === id)?.pieces ?? []);
   const taken = pieces
     .filter(({ part }) => materials.has(part.material))
-    .map(({ part, quantity }, at): GuestPiece => ({
-      id: `${id}-${at + 1}`,
-      name: part.side === 'single' ? part.name : `${part.name}, ${part.side}`,
+    .map((piece) => ({ ...piece, name: nameOf(piece) }))
+    .map(({ part, quantity, name }): GuestPiece => ({
+      id: idOf(name),
+      name,
       material: part.material,
       quantity,
       grain: part.grain,
@@ -59,11 +74,16 @@ export function withGuest(nest: NestSettings, guest: NestGuest): NestSettings {
   return { ...nest, guests: isThere ? guests.map((one) => (one.id === guest.id ? guest : one)) : [...guests, guest] };
 }
 
-/** Settings without a guest. */
+/** Settings without a guest, and without what was kept to clean boards of it: its id may be another's later. */
 export function withoutGuest(nest: NestSettings, id: string): NestSettings {
-  const { guests = [], ...rest } = nest;
-  const others = guests.filter((one) => one.id !== id);
-  return others.length > 0 ? { ...rest, guests: others } : rest;
+  const { guests = [], onCleanBoards = [], ...rest } = nest;
+  const others = guests.filter((one) => one.id !== id),
+    clean = onCleanBoards.filter((one) => !one.startsWith(`${id}-`));
+  return {
+    ...rest,
+    ...(clean.length > 0 ? { onCleanBoards: clean } : {}),
+    ...(others.length > 0 ? { guests: others } : {}),
+  };
 }
 
 /** Whether boards that are cut hold pieces of a guest: it can be neither left out then nor taken anew. */
@@ -72,9 +92,10 @@ export const isGuestCut = ({ nest }: Pick<Airframe, 'nest'>, id: string): boolea
     ({ cutFrom, placements }) => cutFrom && placements.some(({ pieceId }) => pieceId.startsWith(`${id}-`)),
   );
 
-/** An id that no guest and no part of an airframe begins its ids with. */
-export function freshGuestId({ settings, parts }: Airframe): string {
-  const taken = [...(settings.nest.guests ?? []), ...parts].map(({ id }) => id);
+/** An id that no guest, no part and no placed piece of an airframe begins its ids with. */
+export function freshGuestId({ settings, parts, nest }: Airframe): string {
+  const placed = (nest?.boards ?? []).flatMap(({ placements }) => placements.map(({ pieceId }) => pieceId));
+  const taken = [...[...(settings.nest.guests ?? []), ...parts].map(({ id }) => id), ...placed];
   let number = 1;
   while (taken.some((id) => id === `guest${number}` || id.startsWith(`guest${number}-`))) number += 1;
   return `guest${number}`;

@@ -75,13 +75,13 @@ const unplaced = computed(() =>
     }),
 );
 const held = computed(() => {
+  const kept = settings.value.onCleanBoards ?? [],
+    onClean = new Set(pieces.value.map(({ part }) => part.id).filter((id) => kept.includes(id)));
   const parts = work.airframe!.parts;
   return [
     { word: 'Held to the grain', count: parts.filter(({ grain }) => grain.rule !== 'any').length, unit: 'part' },
     { word: 'Port and starboard', count: parts.filter(({ handed }) => handed === 'pair').length, unit: 'handed pair' },
-    ...(settings.value.onCleanBoards
-      ? [{ word: 'Kept to clean boards', count: settings.value.onCleanBoards.length, unit: 'part' }]
-      : []),
+    ...(onClean.size > 0 ? [{ word: 'Kept to clean boards', count: onClean.size, unit: 'part' }] : []),
     { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
 });

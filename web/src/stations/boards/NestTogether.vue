@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
+import type { AirframePage } from '@grain-fold/contract';
 import {
   freshGuestId,
   isGuestCut,
@@ -35,16 +36,18 @@ const piecesOf = ({ pieces }: Guest): string =>
     'piece',
   );
 /** What stays behind, in words. */
-const leftWords = ({ guest, left }: TakenAlong): string =>
-  left
-    .map(
-      ({ material, pieces }) => ` ${countOf(pieces, 'piece')} of ${material} stay with ${guest.name}: no board here.`,
-    )
-    .join('');
+const leftWords = ({ left }: TakenAlong): string =>
+  left.map(({ material, pieces }) => ` Without a board here: ${countOf(pieces, 'piece')} of ${material}.`).join('');
 
 async function look(): Promise<void> {
   try {
-    others.value = (await airframesApi.list(false, 0)).lines;
+    const all: AirframePage['lines'][number][] = [];
+    for (;;) {
+      const { lines, total } = await airframesApi.list(false, all.length);
+      all.push(...lines);
+      if (lines.length === 0 || all.length >= total) break;
+    }
+    others.value = all;
   } catch (error) {
     message.value = error instanceof Error ? error.message : 'The list of airframes could not be read.';
   }
@@ -66,7 +69,7 @@ async function take(airframeId: string, id: string): Promise<void> {
     work.changeSettings(`Cut together with ${other.name}`, {
       nest: withGuest(work.airframe.settings.nest, taken.guest),
     });
-    message.value = `${piecesOf(taken.guest)} of ${other.name} lie along with the next nest.${leftWords(taken)}`;
+    message.value = `Taken along for the next nest: ${piecesOf(taken.guest)} of ${other.name}.${leftWords(taken)}`;
   } catch (error) {
     message.value = error instanceof Error ? error.message : 'That airframe could not be read.';
   } finally {

@@ -36,6 +36,8 @@ watch(
 const lines = computed(() => told.value?.boards ?? []);
 const priceOf = (price: number): string => formatPrice(price, work.airframe?.settings.currency);
 function bought(board: Board, count: number): void {
+  // What is shown is of before: pressed twice it would be counted twice.
+  told.value = undefined;
   work.setBoards(
     `Count ${count} more of ${board.name}`,
     work.airframe!.boards.map((one) => (one.id === board.id ? { ...one, count: one.count + count } : one)),
@@ -59,7 +61,7 @@ function bought(board: Board, count: number): void {
           >Bought: count {{ count }} more</el-button
         >
       </li>
-      <li v-for="{ name, words } in told?.without ?? []" :key="name">
+      <li v-for="({ name, words }, index) in told?.without ?? []" :key="index">
         <span class="name"
           >{{ name }}<small>{{ worded(words, work.unit) }}</small></span
         >

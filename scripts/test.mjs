@@ -53,6 +53,8 @@ async function unitTests() {
   }
 }
 
+const isFlaky = ({ tests }) => tests.some(({ status }) => status === 'flaky');
+
 async function browserTests() {
   const file = path.join(results, 'playwright.json');
   const { code, output, seconds } = await run(
@@ -60,11 +62,14 @@ async function browserTests() {
     ['test', '-c', path.join(ROOT, 'e2e/playwright.config.ts'), '--reporter=list,json'],
     { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
   );
-  const stats = readJson(file)?.stats;
+  const result = readJson(file);
+  const stats = result?.stats;
   const bad = stats ? stats.unexpected : 1;
   passed += stats ? stats.expected + stats.flaky : 0;
   failed += bad || (code === 0 ? 0 : 1);
   tell(`browser tests, ${stats?.expected ?? 0} passed`, code === 0 && bad === 0, seconds, output);
+  for (const { title, file: name } of (result?.suites ?? []).flatMap(({ specs }) => specs).filter(isFlaky))
+    console.log(`PASSED THE SECOND TIME ${name}: ${title}`);
 }
 
 try {

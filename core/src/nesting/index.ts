@@ -8,4 +8,5 @@ export { restShape, restShapes } from './rest-shape.ts';
 export { placedShape, placementTransform } from './nest-piece.ts';
 export { instanceFault } from './read-instance.ts';
 export { searchSets } from './search-sets.ts';
-export { nest, searchNest, type SearchStep } from './search-nest.ts';
+export { nest, searchNest } from './search-nest.ts';
+export type { SearchStep } from './search-parts.ts';

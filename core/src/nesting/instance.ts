@@ -45,6 +45,8 @@ export interface NestInstance {
   /** Least distance from a board's edge; the clearance when left out. */
   readonly edgeMargin?: number;
   readonly parts: readonly NestPart[];
+  /** Pairs of part ids whose pieces are cut side by side, as often as there are both; twice the same id for two of one part. */
+  readonly sideBySide?: readonly (readonly [string, string])[];
 }
 
 /** Where one piece lies: mirrored in x if so, turned about its own origin, then moved by x, y. Board origin lower left, y up. */

@@ -5,7 +5,8 @@ import type { NestBoard, NestInstance, NestLayout, NestPart, XY } from './instan
 import { largestRest } from './largest-rest.ts';
 import { restShape } from './rest-shape.ts';
 import { instanceFault } from './read-instance.ts';
-import { nest, searchNest, type SearchStep } from './search-nest.ts';
+import { nest, searchNest } from './search-nest.ts';
+import type { SearchStep } from './search-parts.ts';
 
 const box = (width: number, height: number): XY[] => [
   [0, 0],

@@ -4,7 +4,8 @@ import { layoutFaults } from './check-layout.ts';
 import { ForbiddenShifts, MANY } from './forbidden-shifts.ts';
 import type { NestInstance, NestPart, XY } from './instance.ts';
 import { boardsByArea } from './lower-bound.ts';
-import { nest, searchNest, type SearchStep } from './search-nest.ts';
+import { nest, searchNest } from './search-nest.ts';
+import type { SearchStep } from './search-parts.ts';
 import { stripsOf } from './strips.ts';
 
 /** A star of so many corners round the middle of its box, every second corner drawn in. */

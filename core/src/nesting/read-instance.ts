@@ -13,8 +13,24 @@ export function instanceFault(data: unknown): string | undefined {
     firstOf(data.boards, 'boards', boardFault) ??
     firstOf(data.parts, 'parts', partFault) ??
     repeatedId(data.boards, 'boards') ??
-    repeatedId(data.parts, 'parts')
+    repeatedId(data.parts, 'parts') ??
+    pairsFault(data.sideBySide, data.parts)
   );
+}
+
+function pairsFault(pairs: unknown, parts: readonly unknown[]): string | undefined {
+  if (pairs === undefined) return undefined;
+  if (!Array.isArray(pairs)) return 'sideBySide: must be a list of pairs of ids';
+  const known = new Set(parts.map((part) => (part as { id: string }).id)),
+    paired = new Set<string>();
+  for (const [index, pair] of pairs.entries()) {
+    if (!Array.isArray(pair) || pair.length !== 2 || !pair.every((id) => known.has(id as string)))
+      return `sideBySide[${index}]: must be the ids of two parts`;
+    const twice = pair.find((id) => paired.has(id as string)) as string | undefined;
+    if (twice !== undefined) return `sideBySide[${index}]: "${twice}" is in a pair already`;
+    for (const id of pair) paired.add(id as string);
+  }
+  return undefined;
 }
 
 type Json = Readonly<Record<string, unknown>>;

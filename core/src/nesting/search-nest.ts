@@ -1,87 +1,66 @@
-import { seededRandom } from '../units/index.ts';
-import { layoutFaults } from './check-layout.ts';
-import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
+import { defined, seededRandom } from '../units/index.ts';
+import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
+import { joinedInstance } from './joined-pairs.ts';
 import { nestPiece } from './nest-piece.ts';
-import { bestOfOrders, FIRST_ORDERS, partAreas, searchOrders, usualPitch } from './order-search.ts';
-import { OverlapSearch } from './overlap-search.ts';
-
-/** What a search is given besides the instance. */
-export interface SearchOptions {
-  /** Same seed and same number of steps: same layout. */
-  readonly seed: number;
-  /** Height of the slabs that shapes are compared in, in mm; finer is denser and slower. Chosen by the board when left out. */
-  readonly pitchMm?: number;
-  /** A nest that is known, to be bettered; left aside where it does not hold. */
-  readonly start?: NestLayout;
-}
-
-/** One step of a search: the best nest so far and how good it is. */
-export interface SearchStep {
-  /** Steps taken so far, from 1. */
-  readonly tried: number;
-  readonly layout: NestLayout;
-  readonly score: NestScore;
-  readonly improved: boolean;
-  /** Whether it has not come to the end of its first nest yet: of many pieces some have not had their turn. */
-  readonly isGrowing: boolean;
-}
-
-/** Moves of pieces in one step: some ten milliseconds. */
-const MOVES_A_STEP = 200;
-/** Orders tried anew when bettering one nest has come to its end; the last of them is bettered then. */
-const ORDERS_ANEW = 5;
+import { bestOfOrders, partAreas, usualPitch } from './order-search.ts';
+import { searchParts, type SearchOptions, type SearchStep } from './search-parts.ts';
 
 /**
- * Searches for a nest without end and yields the best so far after each step, never a worse one. It places pieces in orders that
- * usually do well, then takes the best of these, makes its last board smaller again and again and moves what overlaps; when that
- * comes to nothing for long, another order is bettered. The caller stops it, after a time, a number of steps, or when the builder says so.
+ * Searches for a nest without end and yields the best so far after each step, never a worse one; the caller stops it. Pairs that are cut
+ * side by side are laid as one. Where something has no place in the first whole nest pairs are given up for it: all pieces placed comes first.
+ * A nest to start from counts where its pairs lie side by side.
  */
 export function* searchNest(instance: NestInstance, options: SearchOptions): Generator<SearchStep, never> {
-  const pitchMm = options.pitchMm ?? usualPitch(instance);
-  const pieces = instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm));
-  const random = seededRandom(options.seed);
-  const orders = searchOrders(instance, pieces, pitchMm, random);
+  const { sideBySide = [], ...single } = instance;
+  if (sideBySide.length === 0) return yield* searchParts(single, options);
+  const pitchMm = usualPitch(instance);
+  const areas = partAreas(
+    instance,
+    instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm)),
+  );
   let best: ScoredLayout | undefined,
     tried = 0,
-    isGrowing = true;
-  const step = (found: ScoredLayout | undefined): SearchStep => {
+    hasBegun = false;
+  const step = (found: ScoredLayout | undefined, isGrowing: boolean): SearchStep => {
     const improved = found !== undefined && (!best || isBetter(found.score, best.score));
     if (improved) best = found;
     tried += 1;
-    return { tried, ...best!, improved, isGrowing };
+    hasBegun ||= !isGrowing;
+    return { tried, ...best!, improved, isGrowing: !hasBegun };
   };
-  const areas = partAreas(instance, pieces);
-  if (options.start && layoutFaults(instance, options.start).length === 0) {
-    isGrowing = false;
-    yield step(scored(instance, options.start, areas));
-  }
-  for (let whole = 0; whole < FIRST_ORDERS;) {
-    const found = orders.next().value;
-    if (found.isWhole) {
-      whole += 1;
-      isGrowing = false;
-    }
-    yield step(found);
-  }
-  const overlaps = new OverlapSearch(instance, pitchMm, areas, random);
-  overlaps.begin(best!);
+  const { start, ...rest } = options;
+  const apart = new Set<string>();
+  let isSettled = false;
   for (;;) {
-    yield step(overlaps.step(MOVES_A_STEP));
-    if (!overlaps.isStale) continue;
-    let start: ScoredLayout | undefined;
-    for (let whole = 0; whole < ORDERS_ANEW || !start;) {
-      const found = orders.next().value;
-      yield step(found);
-      if (!found.isWhole) continue;
-      whole += 1;
-      start = found;
+    const { instance: joined, pairs, parted, rejoined } = joinedInstance(instance, apart);
+    const joinedStart = start && rejoined(start);
+    for (const found of searchParts(joined, { ...rest, ...defined({ start: joinedStart }) })) {
+      yield step(found.improved ? scored(instance, parted(found.layout), areas) : undefined, found.isGrowing);
+      if (found.isGrowing || isSettled || pairs.size === 0) continue;
+      const homeless = found.layout.unplaced.filter(({ partId }) => pairs.has(partId));
+      for (const { partId } of homeless) apart.add(partId);
+      if (homeless.length > 0) break;
+      isSettled = true;
+      if (found.layout.unplaced.length === 0) continue;
+      // Something else has no place: perhaps it has one where pairs need not lie together.
+      const freed = scored(instance, firstWhole(single, rest), areas);
+      if (freed.score.unplacedMm2 >= best!.score.unplacedMm2) continue;
+      yield step(freed, false);
+      for (const id of pairs.keys()) apart.add(id);
+      break;
     }
-    overlaps.begin(start);
   }
 }
 
-/** Nests in a fixed number of orders and returns the best: quick, for what is nested in passing. */
+function firstWhole(instance: NestInstance, options: SearchOptions): NestLayout {
+  const search = searchParts(instance, options);
+  let step = search.next().value;
+  while (step.isGrowing) step = search.next().value;
+  return step.layout;
+}
+
+/** Nests in a fixed number of orders and returns the best: quick, for what is nested in passing. Pairs are not minded. */
 export function nest(instance: NestInstance, options: SearchOptions & { readonly steps: number }): ScoredLayout {
   return bestOfOrders(instance, options, seededRandom(options.seed));
 }

@@ -2,7 +2,8 @@ import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
 import { nestPiece } from './nest-piece.ts';
 import { partAreas, usualPitch } from './order-search.ts';
-import { searchNest, type SearchOptions, type SearchStep } from './search-nest.ts';
+import { searchNest } from './search-nest.ts';
+import type { SearchOptions, SearchStep } from './search-parts.ts';
 
 /** Most sets that are laid out together to be repeated. */
 const MOST_TOGETHER = 6;

@@ -1,0 +1,82 @@
+import { seededRandom } from '../units/index.ts';
+import { layoutFaults } from './check-layout.ts';
+import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
+import type { NestInstance, NestLayout } from './instance.ts';
+import { nestPiece } from './nest-piece.ts';
+import { FIRST_ORDERS, partAreas, searchOrders, usualPitch } from './order-search.ts';
+import { OverlapSearch } from './overlap-search.ts';
+
+/** What a search is given besides the instance. */
+export interface SearchOptions {
+  /** Same seed and same number of steps: same layout. */
+  readonly seed: number;
+  /** Height of the slabs that shapes are compared in, in mm; finer is denser and slower. Chosen by the board when left out. */
+  readonly pitchMm?: number;
+  /** A nest that is known, to be bettered; left aside where it does not hold. */
+  readonly start?: NestLayout;
+}
+
+/** One step of a search: the best nest so far and how good it is. */
+export interface SearchStep {
+  /** Steps taken so far, from 1. */
+  readonly tried: number;
+  readonly layout: NestLayout;
+  readonly score: NestScore;
+  readonly improved: boolean;
+  /** Whether it has not come to the end of its first nest yet: of many pieces some have not had their turn. */
+  readonly isGrowing: boolean;
+}
+
+/** Moves of pieces in one step: some ten milliseconds. */
+const MOVES_A_STEP = 200;
+/** Orders tried anew when bettering one nest has come to its end; the last of them is bettered then. */
+const ORDERS_ANEW = 5;
+
+/**
+ * Searches for a nest of single parts without end and yields the best so far after each step, never a worse one. It places pieces in orders that
+ * usually do well, then takes the best of these, makes its last board smaller again and again and moves what overlaps; when that
+ * comes to nothing for long, another order is bettered. The caller stops it, after a time, a number of steps, or when the builder says so.
+ */
+export function* searchParts(instance: NestInstance, options: SearchOptions): Generator<SearchStep, never> {
+  const pitchMm = options.pitchMm ?? usualPitch(instance);
+  const pieces = instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm));
+  const random = seededRandom(options.seed);
+  const orders = searchOrders(instance, pieces, pitchMm, random);
+  let best: ScoredLayout | undefined,
+    tried = 0,
+    isGrowing = true;
+  const step = (found: ScoredLayout | undefined): SearchStep => {
+    const improved = found !== undefined && (!best || isBetter(found.score, best.score));
+    if (improved) best = found;
+    tried += 1;
+    return { tried, ...best!, improved, isGrowing };
+  };
+  const areas = partAreas(instance, pieces);
+  if (options.start && layoutFaults(instance, options.start).length === 0) {
+    isGrowing = false;
+    yield step(scored(instance, options.start, areas));
+  }
+  for (let whole = 0; whole < FIRST_ORDERS;) {
+    const found = orders.next().value;
+    if (found.isWhole) {
+      whole += 1;
+      isGrowing = false;
+    }
+    yield step(found);
+  }
+  const overlaps = new OverlapSearch(instance, pitchMm, areas, random);
+  overlaps.begin(best!);
+  for (;;) {
+    yield step(overlaps.step(MOVES_A_STEP));
+    if (!overlaps.isStale) continue;
+    let start: ScoredLayout | undefined;
+    for (let whole = 0; whole < ORDERS_ANEW || !start;) {
+      const found = orders.next().value;
+      yield step(found);
+      if (!found.isWhole) continue;
+      whole += 1;
+      start = found;
+    }
+    overlaps.begin(start);
+  }
+}

@@ -4,7 +4,7 @@ import { usableRegion } from './board-rows.ts';
 import { takenRegion } from './nest-piece.ts';
 import type { NestBoard, NestInstance } from './instance.ts';
 
-/** Where shapes grown by half the clearance may lie on a board of one kind. */
+/** Where grown shapes may lie on a board of one kind. */
 export interface BoardRoom {
   readonly board: NestBoard;
   readonly room: Room;
@@ -12,14 +12,17 @@ export interface BoardRoom {
   readonly blocked: Region;
 }
 
-/** How far from its edge a board is out of bounds for shapes grown by half the clearance, in mm. */
-export const edgeInset = ({ clearance, edgeMargin }: NestInstance): number =>
-  Math.max(0, (edgeMargin ?? clearance) - clearance / 2);
-
-/** The rooms of an instance's kinds of boards, in their order. */
-export function boardRooms(instance: NestInstance, pitchMm: number): readonly BoardRoom[] {
-  const inset = edgeInset(instance);
-  return instance.boards.map((board) => {
+/**
+ * The rooms of an instance's kinds of boards, in their order.
+ * @param growthMm by how much the shapes that lie there are grown; where that is more than the margin, rooms reach over the edge
+ */
+export function boardRooms(
+  { boards, clearance, edgeMargin = clearance }: NestInstance,
+  pitchMm: number,
+  growthMm: number,
+): readonly BoardRoom[] {
+  const inset = edgeMargin - growthMm;
+  return boards.map((board) => {
     const room = { minX: inset, minY: inset, maxX: board.width - inset, maxY: board.height - inset };
     const isTooNarrow = room.maxX <= room.minX || room.maxY <= room.minY;
     if (isTooNarrow || (!board.polygon && !board.holes?.length && !board.taken?.length))
@@ -32,7 +35,7 @@ export function boardRooms(instance: NestInstance, pitchMm: number): readonly Bo
       { x: left, y: high },
     ];
     const usable = usableRegion(board, inset);
-    const free = board.taken?.length ? differenceOf(usable, takenRegion(board.taken, instance.clearance)) : usable;
+    const free = board.taken?.length ? differenceOf(usable, takenRegion(board.taken, clearance)) : usable;
     const blocked = differenceOf([frame], free);
     // The frame's foot and left side are always out of bounds, so that what is blocked begins there.
     const bounds = boundsOf(blocked.flat());

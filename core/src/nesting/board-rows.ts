@@ -12,6 +12,7 @@ export class BoardRows {
     readonly minX: number,
     readonly minY: number,
     readonly maxX: number,
+    readonly maxY: number,
     readonly pitchMm: number,
     rows: number[][],
   ) {
@@ -26,7 +27,8 @@ export class BoardRows {
    */
   static empty(board: NestBoard, insetMm: number, pitchMm: number, clearanceMm = 0): BoardRows {
     const [minX, minY, maxX, maxY] = [insetMm, insetMm, board.width - insetMm, board.height - insetMm];
-    const count = Math.max(0, Math.floor((maxY - minY) / pitchMm + 1e-9));
+    // The last slab may reach over the edge; what lies in it must not.
+    const count = Math.max(0, Math.ceil((maxY - minY) / pitchMm - 1e-9));
     const rows: number[][] = Array.from({ length: count }, () => []);
     if (board.polygon || board.holes?.length) {
       const usable = usableRegion(board, insetMm);
@@ -46,7 +48,7 @@ export class BoardRows {
         for (let s = 0; s < spans.length; s += 2) rows[row] = insertSpan(rows[row]!, spans[s]!, spans[s + 1]!);
       });
     }
-    return new BoardRows(minX, minY, maxX, pitchMm, rows);
+    return new BoardRows(minX, minY, maxX, maxY, pitchMm, rows);
   }
 
   copy(): BoardRows {
@@ -54,6 +56,7 @@ export class BoardRows {
       this.minX,
       this.minY,
       this.maxX,
+      this.maxY,
       this.pitchMm,
       this.rows.map((row) => row.slice()),
     );

@@ -55,6 +55,7 @@ export class FreeRoom {
     const { room, blocked } = boardRooms(
       { name: '', boards: [board], parts: [], clearance: 2 * this.growthMm, edgeMargin: edgeMarginMm },
       ROW_MM,
+      this.growthMm,
     )[0]!;
     this.room = room;
     this.blocked = blocked.length > 0 ? [stripsOf(blocked)] : [];

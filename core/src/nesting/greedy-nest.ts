@@ -7,7 +7,7 @@ import {
   type NestedBoard,
   type Placement,
 } from './instance.ts';
-import type { NestPiece, Pose } from './nest-piece.ts';
+import { slabGrowth, type NestPiece, type Pose } from './nest-piece.ts';
 
 /** How a greedy nest chooses among places: the lowest right + lean · top wins. */
 export interface PlacingRule {
@@ -22,7 +22,7 @@ export interface BoardKind {
 
 /** Board kinds in the order they are opened: free ones first, then by price, then as given. */
 export function boardKinds(instance: NestInstance, pitchMm: number): readonly BoardKind[] {
-  const inset = Math.max(0, (instance.edgeMargin ?? instance.clearance) - instance.clearance / 2);
+  const inset = (instance.edgeMargin ?? instance.clearance) - slabGrowth(instance.clearance);
   return instance.boards
     .map((board, index) => ({ board, index }))
     .sort((a, b) => (a.board.price ?? 0) - (b.board.price ?? 0) || a.index - b.index)
@@ -119,8 +119,9 @@ function bestPlace(piece: NestPiece, rows: BoardRows, rule: PlacingRule): Place 
   let best: Place | undefined;
   for (const pose of piece.poses) {
     const width = pose.slabs.bounds.maxX - pose.slabs.bounds.minX;
-    const height = pose.slabs.rows.length;
-    for (let foot = 0; foot + height <= rows.count; foot++) {
+    const height = pose.slabs.rows.length,
+      highest = rows.maxY - (pose.slabs.bounds.maxY - pose.slabs.bounds.minY) + 1e-9;
+    for (let foot = 0; rows.minY + foot * rows.pitchMm <= highest; foot++) {
       const topScore = rule.lean * (foot + height) * rows.pitchMm;
       const upTo = Math.min(rows.maxX - width + 1e-9, best ? best.score - topScore - width : Infinity);
       if (upTo < rows.minX) continue;

@@ -24,11 +24,12 @@ export function largestRest(board: NestBoard, shapes: readonly Shape[], pitchMm 
       }
     });
   }
-  const columns = Math.floor(board.width / pitchMm);
+  const columns = Math.floor(board.width / pitchMm + 1e-9),
+    whole = Math.floor(board.height / pitchMm + 1e-9);
   const heights = new Int32Array(columns);
   let best: Bounds = { minX: 0, minY: 0, maxX: 0, maxY: 0 },
     bestArea = 0;
-  for (let row = 0; row < rows.count; row++) {
+  for (let row = 0; row < whole; row++) {
     const isTaken = new Uint8Array(columns);
     const taken = rows.rows[row]!;
     for (let t = 0; t < taken.length; t += 2) {

@@ -3,6 +3,7 @@ import {
   boundsOf,
   compose,
   counterClockwise,
+  growBounds,
   growRegion,
   mirrorX,
   polygonArea,
@@ -64,14 +65,18 @@ const shapeOf = ({ polygon, holes = [] }: TakenShape): Shape => ({ outer: points
 /** The shapes that lie on a board already. */
 export const takenShapes = ({ taken = [] }: Pick<NestBoard, 'taken'>): readonly Shape[] => taken.map(shapeOf);
 
+/** What slabs' outlines are grown by, in mm: half the clearance, and what makes up for corner arcs. */
+export const slabGrowth = (clearanceMm: number): number => (clearanceMm > 0 ? clearanceMm / 2 + ARC_RESERVE_MM : 0);
+
 /** What the shapes that lie on a board already keep others from: each grown by half the clearance, all in one. */
 export const takenRegion = (taken: readonly TakenShape[], clearanceMm: number): Region =>
-  unionOf(taken.flatMap((shape) => grownShape(shapeOf(shape), clearanceMm > 0 ? clearanceMm / 2 + ARC_RESERVE_MM : 0)));
+  unionOf(taken.flatMap((shape) => grownShape(shapeOf(shape), slabGrowth(clearanceMm))));
 
 /** Grows a part by half the clearance and cuts it into slabs, in each turn that it may take. */
 export function nestPiece(part: NestPart, clearanceMm: number, pitchMm: number): NestPiece {
   const shape = shapeOf(part);
-  const grown = grownShape(shape, clearanceMm > 0 ? clearanceMm / 2 + ARC_RESERVE_MM : 0);
+  const growth = slabGrowth(clearanceMm),
+    grown = grownShape(shape, growth);
   const mirrors = part.allowMirror ? [false, true] : [false];
   const poses = mirrors.flatMap((mirrored) =>
     part.rotations.map((turn): Pose => {
@@ -82,6 +87,7 @@ export function nestPiece(part: NestPart, clearanceMm: number, pitchMm: number):
         slabs: slabShape(
           grown.map((ring) => ring.map((p) => applyTransform(t, p))),
           pitchMm,
+          growBounds(boundsOf(shape.outer.map((p) => applyTransform(t, p))), growth),
         ),
       };
     }),

@@ -350,3 +350,54 @@ test('the rest of a board in one piece: what no part takes, without strips too n
   expect(polygonArea(strip)).toBeCloseTo(178 * 300, 3);
   expect(restShape(board, [at(150, 100, 40, 40)], { minX: 0, minY: 142, maxX: 400, maxY: 300 }, 2)).toBeUndefined();
 });
+
+test('a part as large as the board leaves between its margins is placed at once, and one a hair larger is not', () => {
+  const limits = fc.record({
+    width: fc.double({ min: 60, max: 900, noNaN: true }),
+    height: fc.double({ min: 60, max: 900, noNaN: true }),
+    margin: fc.constantFrom(0, 1, 5, 12.7),
+    clearance: fc.constantFrom(0, 0.5, 3, 25.4),
+    share: fc.double({ min: 0.2, max: 0.8, noNaN: true }),
+    isRound: fc.boolean(),
+  });
+  fc.assert(
+    fc.property(limits, ({ width, height, margin, clearance, share, isRound }) => {
+      const boards = [
+        { id: 'other', width: 11, height: 17, count: 1 },
+        { id: 'B', width, height, count: 2 },
+      ];
+      const across = width - 2 * margin,
+        up = height - 2 * margin;
+      // Two that fill the board with the clearance between them, and an ellipse that touches all four margins.
+      const ellipse = Array.from({ length: 180 }, (_, index): [number, number] => [
+        (across / 2) * (1 + Math.cos((index * Math.PI) / 90)),
+        (up / 2) * (1 + Math.sin((index * Math.PI) / 90)),
+      ]);
+      const left = (across - clearance) * share;
+      const flush = isRound
+        ? [{ id: 'round', polygon: ellipse, quantity: 1, rotations: [0] }]
+        : [{ id: 'left', polygon: box(left, up), quantity: 1, rotations: [0] }];
+      const it: NestInstance = { name: 'limit', boards, clearance, edgeMargin: margin, parts: flush };
+      const layout = nested(it, 1);
+      expect(layout.unplaced).toEqual([]);
+      expect(layoutFaults(it, layout)).toEqual([]);
+      const tooTall = {
+        ...it,
+        parts: [{ ...flush[0]!, polygon: flush[0]!.polygon.map(([x, y]) => [x, y * (1 + 0.02 / up)] as const) }],
+      };
+      expect(nested(tooTall, 1).unplaced.length).toBe(1);
+      if (isRound) return;
+      const two = {
+        ...it,
+        parts: [
+          ...flush,
+          { id: 'right', polygon: box(across - clearance - left - 0.04, up), quantity: 1, rotations: [0] },
+        ],
+      };
+      const both = nested(two, 9);
+      expect(both.boards.length).toBe(1);
+      expect(layoutFaults(two, both)).toEqual([]);
+    }),
+    { numRuns: 60 },
+  );
+});

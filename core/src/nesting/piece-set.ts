@@ -2,7 +2,7 @@ import { regionArea } from '../geometry/index.ts';
 import type { Spot } from './attempt.ts';
 import { boardRooms, type BoardRoom } from './board-room.ts';
 import { mayLieOn, type NestInstance, type NestLayout } from './instance.ts';
-import { PoseSet } from './pose-set.ts';
+import { PoseSet, stripGrowth } from './pose-set.ts';
 import { stripsArea } from './strips.ts';
 
 /** A nest as boards of kinds, each by index in the instance, and where each piece lies on them; undefined for what has no place. */
@@ -26,7 +26,7 @@ export class PieceSet {
     private readonly instance: NestInstance,
     private readonly pitchMm: number,
   ) {
-    this.boardRooms = boardRooms(instance, pitchMm);
+    this.boardRooms = boardRooms(instance, pitchMm, stripGrowth(instance.clearance));
     const blocked = this.boardRooms.map((one) => one.blocked);
     this.poses = new PoseSet(
       instance.parts,

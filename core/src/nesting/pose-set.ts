@@ -1,16 +1,19 @@
 import {
   applyTransform,
+  boundsOf,
   counterClockwise,
+  growBounds,
   growRegion,
   unionOf,
   withoutFlatCorners,
+  type Bounds,
   type Point,
   type Region,
 } from '../geometry/index.ts';
 import { ForbiddenShifts, MANY } from './forbidden-shifts.ts';
 import type { NestPart, XY } from './instance.ts';
 import { placementTransform } from './nest-piece.ts';
-import { stripsOf, type Strips } from './strips.ts';
+import { stripsOf, stripsWithin, type Strips } from './strips.ts';
 
 /** What outlines are grown by beyond half the clearance, so that corners may be left out and arcs may lie inside, in mm. */
 const RESERVE_MM = 0.05;
@@ -59,10 +62,10 @@ export class PoseSet {
     const columns: Strips[] = [];
     this.poseOfTurn = parts.map(() => new Map<string, number>());
     const mostTurns = Math.max(8, Math.floor(MOST_POSES / parts.length));
-    const add = (region: Region, turn: Turn): void => {
+    const add = (own: Strips, ofColumns: Strips, turn: Turn): void => {
       turns.push(turn);
-      strips.push(stripsOf(region));
-      columns.push(stripsOf(region.map((ring) => ring.map(({ x, y }) => ({ x: y, y: x })))));
+      strips.push(own);
+      columns.push(ofColumns);
     };
     parts.forEach((part, index) => {
       this.from[index] = turns.length;
@@ -71,16 +74,18 @@ export class PoseSet {
       for (const turn of turnsOf(part, mostTurns)) {
         const t = placementTransform({ x: 0, y: 0, ...turn });
         const region = grown.map((ring) => ring.map((p) => applyTransform(t, p)));
-        const own = stripsOf(region);
+        const corners = part.polygon.map(([x, y]) => applyTransform(t, { x, y })),
+          box = growBounds(boundsOf(corners), stripGrowth(clearanceMm)),
+          own = stripsWithin(region, box);
         const alike = seen.findIndex((one) => isAlike(one, own));
         this.poseOfTurn[index]!.set(nameOf(turn), this.from[index]! + (alike < 0 ? seen.length : alike));
         if (alike >= 0) continue;
         seen.push(own);
-        add(region, turn);
+        add(own, stripsWithin(turnedOver(region), boundsOver(box)), turn);
       }
       this.to[index] = turns.length;
     });
-    for (const region of others) add(region, { rotation: 0, mirrored: false });
+    for (const region of others) add(stripsOf(region), stripsOf(turnedOver(region)), { rotation: 0, mirrored: false });
     this.turns = turns;
     this.strips = strips;
     this.rows = new ForbiddenShifts(strips, pitchMm);
@@ -114,6 +119,10 @@ export class PoseSet {
   }
 }
 
+/** Rows for columns. */
+const turnedOver = (region: Region): Region => region.map((ring) => ring.map(({ x, y }) => ({ x: y, y: x })));
+const boundsOver = ({ minX, minY, maxX, maxY }: Bounds): Bounds => ({ minX: minY, minY: minX, maxX: maxY, maxY: maxX });
+
 const nameOf = ({ rotation, mirrored }: Turn): string => `${rotation} ${mirrored}`;
 
 /** The turns of a part, evenly thinned out where there are more than the most. */
@@ -144,13 +153,16 @@ function insideBy(low: number, high: number, shift: number): number {
   return depth > SLIVER_MM ? depth : 0;
 }
 
+/** What strips' outlines are grown by, in mm: half the clearance and the reserve. */
+export const stripGrowth = (clearanceMm: number): number => (clearanceMm > 0 ? clearanceMm / 2 + RESERVE_MM : 0);
+
 /** Outline and holes grown by half the clearance, never too small, with few corners. */
 function grownOutline(part: NestPart, clearanceMm: number): Region {
   const rings = [part.polygon, ...(part.holes ?? [])].map((ring): Point[] => ring.map(([x, y]: XY) => ({ x, y })));
   const [outer, ...holes] = rings.map(counterClockwise);
   const region = [outer!, ...holes.map((hole) => [...hole].reverse())];
   if (clearanceMm === 0) return unionOf(region);
-  return withoutFlatCorners(growRegion(region, clearanceMm / 2 + RESERVE_MM, 0.02), FLAT_MM);
+  return withoutFlatCorners(growRegion(region, stripGrowth(clearanceMm), 0.02), FLAT_MM);
 }
 
 /** Whether two poses look the same, as those of a rectangle turned by half do. */

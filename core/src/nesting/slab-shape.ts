@@ -14,11 +14,11 @@ export interface SlabShape {
  * Cuts a region into slabs.
  * @param region rings under the even-odd rule, holes included
  * @param pitchMm height of a slab, above 0
+ * @param bounds the box that the slabs begin and end at, where it is not the region's own
  * @source A point of the region inside a slab either has the region along its vertical to the slab's middle line, so that the middle
  * line's spans hold its x, or an edge crosses that vertical, so that the edge's own x range in the slab does.
  */
-export function slabShape(region: Region, pitchMm: number): SlabShape {
-  const bounds = boundsOf(region.flat());
+export function slabShape(region: Region, pitchMm: number, bounds = boundsOf(region.flat())): SlabShape {
   const count = Math.max(1, Math.ceil((bounds.maxY - bounds.minY) / pitchMm - 1e-9));
   const rows = slabSpans(region, bounds.minY, pitchMm, count).map((spans) =>
     Float64Array.from(spans, (x) => x - bounds.minX),

@@ -1,4 +1,4 @@
-import { boundsOf, type Region } from '../geometry/index.ts';
+import { boundsHeight, boundsOf, boundsWidth, type Bounds, type Region } from '../geometry/index.ts';
 
 /**
  * A region cut at the height of every corner, so that each strip holds trapezoids only. Exact.
@@ -62,6 +62,28 @@ export function stripsOf(region: Region): Strips {
     cuts: Float64Array.from(cuts, (y) => y - minY),
     first,
     sides: Float64Array.from(sides),
+  };
+}
+
+/**
+ * Strips of a region that keep the box round it that they ought to have: arcs of grown outlines lie inside the true ones, so that the
+ * box of the region itself is a hair too small, and what is flush by the true outline would not be by the strips.
+ */
+export function stripsWithin(region: Region, box: Bounds): Strips {
+  const strips = stripsOf(region);
+  const by = strips.minX - box.minX,
+    up = strips.minY - box.minY,
+    height = boundsHeight(box),
+    last = strips.cuts.length - 1;
+  return {
+    ...strips,
+    minX: box.minX,
+    minY: box.minY,
+    width: boundsWidth(box),
+    height,
+    // The lowest and the highest strip reach to the box.
+    cuts: strips.cuts.map((cut, index) => (index === 0 ? 0 : index === last ? height : cut + up)),
+    sides: strips.sides.map((side) => side + by),
   };
 }
 

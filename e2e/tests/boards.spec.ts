@@ -122,9 +122,17 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await choosePiece(page, 'Second: Rib');
     await chosen(page).getByText('Only on clean boards').click();
     await expect(page.getByRole('heading', { name: 'This nest is older than the parts' })).toBeVisible();
+    await choose(chosen(page), 'Cut beside', 'Deck');
     await saved(page);
     await page.reload();
     await expect(section.getByRole('button', { name: 'Leave out Second' })).toBeVisible();
+    await expect(page.locator('.row', { hasText: 'Cut side by side' })).toContainText('1 pair');
+    // Moved away from its mate by hand, the pair is told; nested again it lies together.
+    await page.getByRole('button', { name: 'Nest again' }).first().click();
+    await searched(page);
+    await expect(page.getByText('lie apart.')).toHaveCount(0);
+    await lay(page, 'Second: Rib', '600', '400');
+    await expect(page.getByText(/Deck and Second: Rib lie apart\.|Second: Rib and Deck lie apart\./)).toBeVisible();
     await expect(page.getByText('Kept to clean boards')).toBeVisible();
     await section.getByRole('button', { name: 'Leave out Second' }).click();
     await page.getByRole('button', { name: 'Nest again' }).first().click();

@@ -88,6 +88,15 @@ export class PageSettingsDto extends PaperChoiceDto {
   @IsOptional() @Nested(() => PrintedPagesDto) printed?: PrintedPagesDto;
 }
 
+const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(?::starboard)?$/,
+  NO_PIECE_ID = { message: 'must be the id of a piece' };
+
+/** Two pieces that are cut side by side. */
+export class SidePairDto {
+  @Matches(PIECE_ID, NO_PIECE_ID) first!: string;
+  @Matches(PIECE_ID, NO_PIECE_ID) second!: string;
+}
+
 /** How parts are laid on boards. */
 export class NestSettingsDto {
   @IsNumberBetween(0, 100) clearanceMm!: number;
@@ -102,6 +111,13 @@ export class NestSettingsDto {
   @ArrayMaxSize(BOUNDS.parts)
   @Matches(/^[A-Za-z0-9_-]{1,40}$/, { each: true, message: 'must be ids of parts' })
   onCleanBoards?: string[];
+  /** Pieces that are cut side by side. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(BOUNDS.parts)
+  @EachNested()
+  @Type(() => SidePairDto)
+  sideBySide?: SidePairDto[];
   /** Pieces of other airframes that are cut from the same boards. */
   @IsOptional() @IsArray() @ArrayMaxSize(MOST_GUESTS) @EachNested() @Type(() => NestGuestDto) guests?: NestGuestDto[];
 }

@@ -19,8 +19,16 @@ export interface NestSettings {
   readonly sets?: number;
   /** Ids of parts that are cut from whole, unmarked boards only: what shows. */
   readonly onCleanBoards?: readonly string[];
+  /** Pieces that are cut side by side, so that their foam is alike; each piece is in one pair at most. */
+  readonly sideBySide?: readonly SidePair[];
   /** Pieces of other airframes that are cut from the same boards. */
   readonly guests?: readonly NestGuest[];
+}
+
+/** Two pieces by their ids, twice the same for two of one. */
+export interface SidePair {
+  readonly first: string;
+  readonly second: string;
 }
 
 /** What another airframe has cut from the boards of this one. */

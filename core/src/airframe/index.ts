@@ -9,6 +9,7 @@ export {
   setsOf,
   standardBoard,
   mayBeCutFrom,
+  type SidePair,
   withPartOnCleanBoards,
 } from './airframe.ts';
 export { keptOffcut, largestRestOf, wholeRestOf } from './kept-offcuts.ts';
@@ -65,6 +66,7 @@ export {
   withGuest,
   withoutGuest,
 } from './taken-along.ts';
+export { lyingApart, mateOf, matesFor, withMate } from './side-by-side.ts';
 export { contextOf, partsInVariant } from './made-at-scale.ts';
 export {
   type BoardView,

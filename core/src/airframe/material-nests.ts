@@ -46,6 +46,11 @@ export function materialNests(airframe: Airframe, quantities?: ReadonlyMap<strin
     ? all.flatMap((piece) => (quantities.get(piece.id) ? [{ ...piece, quantity: quantities.get(piece.id)! }] : []))
     : all;
   return [...new Set(pieces.map(({ part }) => part.material))].map((material) => {
+    const own = pieces.filter(({ part }) => part.material === material),
+      ids = new Set(own.map(({ id }) => id));
+    const sideBySide = airframe.settings.nest.sideBySide?.flatMap(({ first, second }) =>
+      ids.has(first) && ids.has(second) ? [[first, second] as const] : [],
+    );
     const boards = airframe.boards.filter((board) => board.material === material && board.count > 0);
     const hasGrain = boards.some((board) => board.grain !== 'none');
     const turned = new Set(boards.filter((board) => board.grain === 'height').map((board) => board.id));
@@ -58,9 +63,8 @@ export function materialNests(airframe: Airframe, quantities?: ReadonlyMap<strin
         clearance: airframe.settings.nest.clearanceMm,
         edgeMargin: airframe.settings.nest.edgeMarginMm,
         boards: boards.map((board) => nestBoard(board, turned.has(board.id))),
-        parts: pieces
-          .filter(({ part }) => part.material === material)
-          .map((piece) => nestPart(piece, hasGrain, airframe, boards)),
+        parts: own.map((piece) => nestPart(piece, hasGrain, airframe, boards)),
+        ...(sideBySide?.length ? { sideBySide } : {}),
       },
     };
   });

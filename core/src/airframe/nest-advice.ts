@@ -8,6 +8,7 @@ import { searchAirframeNest } from './nest-airframe.ts';
 /** One thing that could be let go to save foam. */
 export type NestChange =
   | { readonly kind: 'grain'; readonly partIds: readonly string[] }
+  | { readonly kind: 'apart' }
   | { readonly kind: 'turns'; readonly turnStep: TurnStep }
   | { readonly kind: 'clearance'; readonly clearanceMm: number }
   | { readonly kind: 'margin'; readonly edgeMarginMm: number };
@@ -49,6 +50,10 @@ export function withChange(airframe: Airframe, change: NestChange): Airframe {
         ...airframe,
         parts: airframe.parts.map((part) => (change.partIds.includes(part.id) ? freed(part) : part)),
       };
+    case 'apart': {
+      const { sideBySide: _pairs, ...nest } = airframe.settings.nest;
+      return { ...airframe, settings: { ...airframe.settings, nest } };
+    }
     case 'turns':
       return nestWith({ turnStep: change.turnStep });
     case 'clearance':
@@ -67,7 +72,7 @@ function freed(part: Part): Part {
 
 /** The changes that are worth trying on an airframe. */
 function changesOf(airframe: Airframe): readonly NestChange[] {
-  const { turnStep, clearanceMm, edgeMarginMm } = airframe.settings.nest;
+  const { turnStep, clearanceMm, edgeMarginMm, sideBySide } = airframe.settings.nest;
   const areas = new Map<string, number>();
   for (const { part, quantity } of piecesToNest(airframe))
     areas.set(part.id, (areas.get(part.id) ?? 0) + part.areaMm2 * quantity);
@@ -79,6 +84,7 @@ function changesOf(airframe: Airframe): readonly NestChange[] {
   return [
     ...held.slice(0, MOST_PARTS).map((id): NestChange => ({ kind: 'grain', partIds: [id] })),
     ...(held.length > 1 ? [{ kind: 'grain' as const, partIds: held }] : []),
+    ...(sideBySide ? [{ kind: 'apart' as const }] : []),
     ...TURN_STEPS.filter((step) => step < turnStep && step >= 30).map((step): NestChange => ({
       kind: 'turns',
       turnStep: step,

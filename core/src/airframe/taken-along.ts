@@ -74,13 +74,16 @@ export function withGuest(nest: NestSettings, guest: NestGuest): NestSettings {
   return { ...nest, guests: isThere ? guests.map((one) => (one.id === guest.id ? guest : one)) : [...guests, guest] };
 }
 
-/** Settings without a guest, and without what was kept to clean boards of it: its id may be another's later. */
+/** Settings without a guest, and without what was kept to clean boards or side by side of it: its id may be another's later. */
 export function withoutGuest(nest: NestSettings, id: string): NestSettings {
-  const { guests = [], onCleanBoards = [], ...rest } = nest;
+  const { guests = [], onCleanBoards = [], sideBySide = [], ...rest } = nest;
+  const isOther = (pieceId: string): boolean => !pieceId.startsWith(`${id}-`);
   const others = guests.filter((one) => one.id !== id),
-    clean = onCleanBoards.filter((one) => !one.startsWith(`${id}-`));
+    clean = onCleanBoards.filter(isOther),
+    pairs = sideBySide.filter(({ first, second }) => isOther(first) && isOther(second));
   return {
     ...rest,
+    ...(pairs.length > 0 ? { sideBySide: pairs } : {}),
     ...(clean.length > 0 ? { onCleanBoards: clean } : {}),
     ...(others.length > 0 ? { guests: others } : {}),
   };

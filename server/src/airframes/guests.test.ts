@@ -51,9 +51,13 @@ const saving = ({ airframe, versions }: OpenedAirframe, changes: object): Return
 test('guests and clean boards are kept, written to a file and read again; 150 pieces of 200 corners are no trouble', async () => {
   const host = await made(),
     guests = [guest(150, 200)];
-  await saving(host, { guests, onCleanBoards: ['p1', 'guest1-3'] }).expect(200);
+  const sideBySide = [
+    { first: 'p1', second: 'p1:starboard' },
+    { first: 'guest1-3', second: 'guest1-3' },
+  ];
+  await saving(host, { guests, onCleanBoards: ['p1', 'guest1-3'], sideBySide }).expect(200);
   const after = await open(host.airframe.id);
-  expect(after.airframe.settings.nest).toMatchObject({ guests, onCleanBoards: ['p1', 'guest1-3'] });
+  expect(after.airframe.settings.nest).toMatchObject({ guests, onCleanBoards: ['p1', 'guest1-3'], sideBySide });
   const file = await builder.get(`/airframes/${host.airframe.id}/export`).expect(200);
   const again = (await builder.post('/airframes/import', { text: file.text }).expect(201)).body as OpenedAirframe;
   expect(again.airframe.settings.nest).toEqual(after.airframe.settings.nest);

@@ -70,8 +70,8 @@ const whilePlacing =
 useKeys('boards', {
   nest: () => (placing.held.value ? placing.putDown() : void nesting.start(order.value)),
   stop: () => (nesting.isRunning.value ? nesting.stop() : hand.isSwapping.value ? hand.swap() : placing.backOut()),
-  next: whilePlacing(() => placing.step(1)),
-  previous: whilePlacing(() => placing.step(-1)),
+  next: () => !nesting.isRunning.value && placing.step(1),
+  previous: () => !nesting.isRunning.value && placing.step(-1),
   turn: whilePlacing((event) => placing.turn(event.shiftKey ? -1 : 1)),
   nudge: whilePlacing((event) => {
     if (!placing.chosen.value) return false;
@@ -101,6 +101,7 @@ useKeys('boards', {
           (at) => {
             if (mayPlace && hand.isSwapping.value) hand.swapWith(placing.pieceAt(at));
             else if (mayPlace) placing.press(at);
+            else if (!nesting.isRunning.value) placing.choose(at);
           }
         "
         @move="(at, event) => placing.move(at, event.altKey)"
@@ -176,7 +177,7 @@ useKeys('boards', {
             :disabled="!placing.chosen.value || !mayPlace"
             @press="hand.swap()"
           />
-          <ToolButton key-name="]" word="next piece" :disabled="!mayPlace" @press="placing.step(1)" />
+          <ToolButton key-name="]" word="next piece" :disabled="nesting.isRunning.value" @press="placing.step(1)" />
           <ToolButton word="undo" :disabled="!work.undoLabel" @press="work.undo()" />
         </div>
       </MatCanvas>
@@ -222,6 +223,7 @@ useKeys('boards', {
           :boards="boards"
           :view="boards[placing.chosen.value.board]!.view"
           :is-fixed="!mayPlace"
+          :may-set="!nesting.isRunning.value"
           @nest-board="nesting.start(order, { board: $event })"
         />
       </NestSlip>

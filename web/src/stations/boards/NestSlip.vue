@@ -4,6 +4,7 @@ import {
   boardsAtLeast,
   keptOffcut,
   largestRestOf,
+  lyingApart,
   piecesOnBoards,
   wholeRestOf,
   type AirframeNest,
@@ -74,6 +75,17 @@ const unplaced = computed(() =>
       };
     }),
 );
+/** Pairs that are to lie side by side and do not, in words. */
+const apart = computed(() => {
+  if (props.nesting.isRunning.value || props.isOld) return [];
+  const sided = ({ part }: ReturnType<typeof lyingApart>[number]['first']): string =>
+    part.side === 'single' ? part.name : `${part.name}, ${part.side}`;
+  return lyingApart(work.airframe!, props.views).map(({ first, second, count }) =>
+    first === second
+      ? `Two of ${sided(first)} lie apart${count > 1 ? `, ${count} times` : ''}.`
+      : `${sided(first)} and ${sided(second)} lie apart${count > 1 ? `, ${count} times` : ''}.`,
+  );
+});
 const held = computed(() => {
   const kept = settings.value.onCleanBoards ?? [],
     onClean = new Set(pieces.value.map(({ part }) => part.id).filter((id) => kept.includes(id)));
@@ -81,6 +93,9 @@ const held = computed(() => {
   return [
     { word: 'Held to the grain', count: parts.filter(({ grain }) => grain.rule !== 'any').length, unit: 'part' },
     { word: 'Port and starboard', count: parts.filter(({ handed }) => handed === 'pair').length, unit: 'handed pair' },
+    ...(settings.value.sideBySide
+      ? [{ word: 'Cut side by side', count: settings.value.sideBySide.length, unit: 'pair' }]
+      : []),
     ...(onClean.size > 0 ? [{ word: 'Kept to clean boards', count: onClean.size, unit: 'part' }] : []),
     { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
@@ -126,6 +141,10 @@ const held = computed(() => {
           ? `Count more ${one.isKeptToClean ? 'clean ' : ''}boards of ${one.material} on Stock, or let the part ${one.isKeptToClean ? 'lie on any board' : 'turn'}.`
           : `There is no board of ${one.material} in stock.`
       }}
+    </div>
+    <div v-for="words in apart" :key="words" class="warn">
+      <b>{{ words }}</b> They are to be cut side by side: nest again, or lay them so by hand. Where no board has room
+      for both, they stay apart.
     </div>
     <InTurn>
       <section v-if="views.length > 0">

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { shapeOf, turnsOn, withPartOnCleanBoards, type BoardView } from '@grain-fold/core/airframe';
+import {
+  matesFor,
+  mateOf,
+  shapeOf,
+  turnsOn,
+  withMate,
+  withPartOnCleanBoards,
+  type BoardView,
+} from '@grain-fold/core/airframe';
 import { boundsOf } from '@grain-fold/core/geometry';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -17,6 +25,8 @@ const props = defineProps<{
   view: BoardView;
   boards: readonly BoardOnMat[];
   isFixed: boolean;
+  /** Whether what the next nest keeps to may be changed: an older nest is no bar to that. */
+  maySet: boolean;
 }>();
 const emit = defineEmits<{ nestBoard: [board: number] }>();
 const work = useAirframe();
@@ -40,6 +50,31 @@ function keepToClean(isKept: boolean): void {
   work.changeSettings(isKept ? `Keep ${name} to clean boards` : `Let ${name} lie on any board`, {
     nest: withPartOnCleanBoards(work.airframe!.settings.nest, partId.value, isKept),
   });
+}
+const sided = ({ part }: BoardView['pieces'][number]['piece']): string =>
+  part.side === 'single' ? part.name : `${part.name}, ${part.side}`;
+const NO_MATE = '';
+const mate = computed(() => mateOf(work.airframe!.settings.nest, piece.value.piece.id) ?? NO_MATE);
+/** What it can be cut side by side with: the other hand of it first, for matched foam. */
+const mates = computed(() => {
+  const { id, part } = piece.value.piece;
+  const own = matesFor(work.airframe!, piece.value.piece);
+  const isOwn = (one: (typeof own)[number]): boolean => one.part.id === part.id;
+  return [
+    [NO_MATE, 'anything'] as const,
+    ...[...own.filter(isOwn), ...own.filter((one) => !isOwn(one))].map(
+      (one) => [one.id, one.id === id ? 'another of it' : sided(one)] as const,
+    ),
+  ];
+});
+function keepBeside(id: string): void {
+  const other = mates.value.find(([value]) => value === id)?.[1] ?? '';
+  work.changeSettings(
+    id === NO_MATE
+      ? `Let ${sided(piece.value.piece)} lie beside anything`
+      : `Cut ${sided(piece.value.piece)} beside ${other}`,
+    { nest: withMate(work.airframe!.settings.nest, piece.value.piece.id, id || undefined) },
+  );
 }
 const isHeld = computed(() => props.placing.held.value !== undefined);
 </script>
@@ -93,8 +128,17 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
     <TickBox
       label="Only on clean boards: whole, no dents"
       :model-value="isOnClean"
-      :disabled="isFixed || isHeld || view.isCut"
+      :disabled="!maySet || isHeld || view.isCut"
       @update:model-value="keepToClean"
+    />
+    <ChoiceRow
+      v-if="mates.length > 1"
+      label="Cut beside"
+      is-list
+      :model-value="mate"
+      :choices="mates"
+      :disabled="!maySet || isHeld || view.isCut"
+      @update:model-value="keepBeside"
     />
     <p v-if="placing.heldFault.value || placing.refusal.value" class="warn" role="alert">
       {{ placing.heldFault.value || placing.refusal.value }}

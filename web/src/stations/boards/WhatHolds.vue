@@ -48,6 +48,8 @@ function words({ change }: NestAdvice): string {
   switch (change.kind) {
     case 'grain':
       return `Letting ${named(change.partIds)} lie across the grain`;
+    case 'apart':
+      return 'Letting pairs lie apart';
     case 'turns':
       return `Turning free parts by ${change.turnStep}°`;
     case 'clearance':
@@ -73,7 +75,7 @@ function accept(advice: NestAdvice): void {
   <section aria-label="What holds it">
     <h2 class="eyebrow">What holds it</h2>
     <p v-if="!step && !isTrying" class="hint">
-      Grain, turns and distances are let go one after the other, to see which of them costs foam.
+      Grain, turns, pairs and distances are let go one after the other, to see which of them costs foam.
     </p>
     <div v-for="advice in step?.found ?? []" :key="words(advice)" class="advice">
       <p>

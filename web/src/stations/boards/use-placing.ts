@@ -108,12 +108,15 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     return isInsideRegion({ x: p.x - on.origin.x, y: p.y - on.origin.y }, outer, holes);
   }
 
+  /** Chooses the piece at a place, or none. */
+  function choose(at: Point): void {
+    refusal.value = '';
+    held.value = undefined;
+    chosen.value = pieceAt(at);
+  }
   function press(at: Point): void {
     refusal.value = '';
-    if (!isOnHeld(at)) {
-      held.value = undefined;
-      chosen.value = pieceAt(at);
-    }
+    if (!isOnHeld(at)) choose(at);
     const from = where();
     drag.value = from && !isFast.value ? { start: at, from } : undefined;
   }
@@ -278,6 +281,7 @@ export function usePlacing(boards: ComputedRef<readonly BoardOnMat[]>) {
     isFast,
     isKept,
     pieceAt,
+    choose,
     press,
     move,
     release,

@@ -55,7 +55,7 @@ test('a rest takes the dents with it that lie on it, from its own corner', () =>
   const nested = { ...airframe, nest: quickNest(airframe).nest };
   const [view] = boardViews(nested, nested.nest);
   expect(restsOf(view!, 2, 80)).toHaveLength(1);
-  const { rests } = cutBoard(nested, 0, restsOf(view!, 2, 80), () => 'r')!;
+  const { rests } = cutBoard(nested, 0, restsOf(view!, 2, 80), () => 'r', '2026-01-02')!;
   expect(rests[0]!.blemishes).toHaveLength(1);
   const [{ x, y }] = rests[0]!.blemishes! as unknown as [{ x: number; y: number }];
   expect(y).toBeCloseTo(100, 6);

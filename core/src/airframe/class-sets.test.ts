@@ -74,7 +74,7 @@ test('boards too few for all sets place what they can; one that is cut is there 
   expect(held(short)).toEqual({ a: 3 });
   expect(short.nest.unplaced).toEqual([{ pieceId: 'a', quantity: 2 }]);
   const enough = nested(classOf(4, [plate(600, 400, 'a')]), 6);
-  const { airframe } = cutBoard(enough, 1, [], () => 'rest')!;
+  const { airframe } = cutBoard(enough, 1, [], () => 'rest', '2026-01-02')!;
   expect(piecesToNest(airframe).map(({ quantity }) => quantity)).toEqual([3]);
   expect(isNestCurrent(airframe)).toBe(true);
 });

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { airframeOf, foam, plate, polygonPart } from '../../test/samples.ts';
 import { polygonArea, regionArea, intersectionOf } from '../geometry/index.ts';
-import { boardAreaMm2, boardCorners } from '../stock/index.ts';
+import { boardAreaMm2, boardCorners, eventWords, MOST_EVENTS, withEvent } from '../stock/index.ts';
 import type { Airframe } from './airframe.ts';
 import { cutBoard, restsOf, restsOfBoards } from './cut-boards.ts';
 import { nestHash, piecesToNest } from './funnel.ts';
 import { boardViews, isNestCurrent, pieceFaults, quickNest, searchAirframeNest } from './nest-airframe.ts';
 
+const DAY = '2026-01-02';
 let id = 0;
 const freshId = (): string => `r${(id += 1)}`;
 const nested = (airframe: Airframe): Airframe => ({ ...airframe, nest: quickNest(airframe, 3).nest });
@@ -23,7 +24,7 @@ test('a board with one plate in its corner leaves an L whose area is what the pl
       boards: [{ boardId: 'b1', placements: [{ pieceId: 'a', x: 3, y: 3, rotation: 0 }] }],
     },
   };
-  const { airframe: after, rests } = cutBoard(airframe, 0, restsOfBoards(airframe, 80)[0]!, freshId)!;
+  const { airframe: after, rests } = cutBoard(airframe, 0, restsOfBoards(airframe, 80)[0]!, freshId, DAY)!;
   // 700 × 500 less the corner up to (305, 205): the strips of 3 mm left of the plate and below it are no rest.
   expect(rests).toHaveLength(1);
   expect(boardAreaMm2(rests[0]!)).toBeCloseTo(700 * 500 - 305 * 205, -1);
@@ -33,8 +34,23 @@ test('a board with one plate in its corner leaves an L whose area is what the pl
   expect(isNestCurrent(after)).toBe(true);
   expect(piecesToNest(after)).toEqual([]);
   expect(restsOfBoards(after, 80)).toEqual([[]]);
-  expect(cutBoard(after, 0, [], freshId)).toBeUndefined();
-  expect(cutBoard(after, 5, [], freshId)).toBeUndefined();
+  expect(cutBoard(after, 0, [], freshId, DAY)).toBeUndefined();
+  expect(cutBoard(after, 5, [], freshId, DAY)).toBeUndefined();
+  const { name } = airframe;
+  expect(rests[0]!.history).toEqual([{ date: DAY, kind: 'cut', from: 'Foam', airframe: name }]);
+  expect(eventWords(rests[0]!.history![0]!)).toBe(`cut from Foam for ${name}`);
+  // What befell a board is of no matter to a nest.
+  const told = {
+    ...after,
+    boards: after.boards.map((board) => withEvent(board, { date: DAY, kind: 'bought', count: 3 })),
+  };
+  expect(nestHash(told)).toBe(nestHash(after));
+  const often = Array.from({ length: 30 }, (_, at) => at + 1).reduce(
+    (board, count) => withEvent(board, { date: DAY, kind: 'bought', count }),
+    rests[0]!,
+  );
+  expect(often.history).toHaveLength(MOST_EVENTS);
+  expect(often.history!.at(-1)).toMatchObject({ count: 30 });
 });
 
 test('after some boards are cut only the rest is nested, on what is left and on the rests, and nothing is lost', () => {
@@ -61,7 +77,7 @@ test('after some boards are cut only the rest is nested, on what is left and on 
         );
         fc.pre(airframe.nest!.boards.length > 1 && airframe.nest!.unplaced.length === 0);
         const before = boardViews(airframe, airframe.nest!)[0]!;
-        const { airframe: after, rests } = cutBoard(airframe, 0, restsOfBoards(airframe, least)[0]!, freshId)!;
+        const { airframe: after, rests } = cutBoard(airframe, 0, restsOfBoards(airframe, least)[0]!, freshId, DAY)!;
         // Board, pieces and rests: the rests lie on the board and none is larger than what the pieces leave.
         const pieces = before.pieces.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);
         const kept = rests.reduce((sum, rest) => sum + boardAreaMm2(rest), 0);

@@ -1,6 +1,6 @@
 import { boundsHeight, boundsWidth, polygonArea, type Bounds, type Polygon, type Shape } from '../geometry/index.ts';
 import { largestRest, restShapes, type NestBoard } from '../nesting/index.ts';
-import { boardCorners, offcutShape, type Board } from '../stock/index.ts';
+import { boardCorners, offcutShape, withEvent, type Board } from '../stock/index.ts';
 import { memo } from '../units/index.ts';
 import type { Airframe } from './airframe.ts';
 import { nestHash } from './funnel.ts';
@@ -85,6 +85,7 @@ export interface AfterCut {
  * more. The rest of the nest still stands.
  * @param at the board's place in the nest
  * @param corners of its rests, as restsOfBoards has them
+ * @param date of the day, as 2026-01-02: the rests remember when they were cut, and from what
  * @returns undefined where there is no such board, or it is cut already
  */
 export function cutBoard(
@@ -92,6 +93,7 @@ export function cutBoard(
   at: number,
   corners: readonly Polygon[],
   freshId: () => string,
+  date: string,
 ): AfterCut | undefined {
   const { nest } = airframe;
   const nested = nest?.boards[at];
@@ -106,7 +108,7 @@ export function cutBoard(
   for (const edge of corners) {
     const offcut = keptOffcut(stock, view, freshId(), edge);
     if (!offcut) continue;
-    rests.push({ ...offcut, count: 1 });
+    rests.push(withEvent({ ...offcut, count: 1 }, { date, kind: 'cut', from: board.name, airframe: airframe.name }));
     stock = { ...stock, boards: [...stock.boards, rests.at(-1)!] };
   }
   const cutFrom = { ...board, count: 1 };

@@ -8,6 +8,7 @@ import {
   type ResolveContext,
   type ResolvedPart,
 } from '../resolve/index.ts';
+import { withoutHistory } from '../stock/index.ts';
 import { stableHash, memo, identityOf } from '../units/index.ts';
 import { setsOf, type Airframe } from './airframe.ts';
 import { guestPieces } from './guests.ts';
@@ -103,7 +104,7 @@ export function nestHash(airframe: Airframe): string {
   return stableHash([
     piecesToNest(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
     // Boards that are not there hold nothing.
-    airframe.boards.filter(({ count }) => count > 0),
+    airframe.boards.filter(({ count }) => count > 0).map(withoutHistory),
     distances,
   ]);
 }

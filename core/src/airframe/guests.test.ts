@@ -110,7 +110,10 @@ test('guests keep their size when the host is scaled, come once when the host is
   expect(sets.map(({ quantity }) => quantity)).toEqual([3, 1, 1, 1]);
   const nested = { ...it, nest: quickNest(it, 6).nest };
   expect(isGuestCut(nested, 'guest1')).toBe(false);
-  const cut = nested.nest.boards.reduce((now: Airframe, _, at) => cutBoard(now, at, [], () => 'b77')!.airframe, nested);
+  const cut = nested.nest.boards.reduce(
+    (now: Airframe, _, at) => cutBoard(now, at, [], () => 'b77', '2026-01-02')!.airframe,
+    nested,
+  );
   expect(piecesToNest(cut)).toEqual([]);
   expect(isGuestCut(cut, 'guest1')).toBe(true);
   expect(isGuestCut(cut, 'guest')).toBe(false);

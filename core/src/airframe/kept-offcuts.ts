@@ -48,14 +48,15 @@ export function keptOffcut(airframe: Airframe, view: BoardView, id: string, corn
   const { outline: _outline, blemishes = [], ...like } = view.board;
   const { minX, minY } = boundsOf(edge);
   const kept = blemishesOn(blemishes, { x: minX, y: minY }, size);
-  const name = `Offcut of board ${view.number}, ${like.name}`.slice(0, 80);
-  const taken = airframe.boards.filter((board) => board.name.startsWith(name.slice(0, 70))).length;
+  const head = `Offcut of board ${view.number}`,
+    taken = airframe.boards.filter(({ name }) => name.startsWith(`${head},`) || name.startsWith(`${head} (`)).length;
   return {
     ...like,
     ...size,
     ...(kept.length > 0 ? { blemishes: kept } : {}),
     id,
-    name: taken > 0 ? `${name.slice(0, 74)} (${taken + 1})` : name,
+    // The number first: it is what sets them apart, and names are cut off at their ends.
+    name: `${head}${taken > 0 ? ` (${taken + 1})` : ''}, ${like.name}`.slice(0, 80),
     count: 0,
     price: 0,
   };

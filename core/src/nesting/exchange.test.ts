@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { seededRandom } from '../units/index.ts';
 import { Attempt } from './attempt.ts';
-import { drawExchange } from './exchange.ts';
+import { bestExchange, drawExchange } from './exchange.ts';
 import type { NestInstance, XY } from './instance.ts';
 import { PieceSet } from './piece-set.ts';
 
@@ -86,4 +86,19 @@ test('pieces that have to stay on a board stay there, though another has more ro
   const boards = attempt.spots().map(({ board }) => board);
   expect(new Set(boards)).toEqual(new Set([0]));
   expect(attempt.isSolved).toBe(true);
+});
+
+test('of exchanges drawn at once the one whose piece finds room without overlap is tried', () => {
+  // 600 × 380 leaves a strip 20 high on 600 × 400: a plate of 260 × 18 lies there, squares as large do not.
+  const plates: Plate[] = [
+    { width: 600, height: 380, board: 0 },
+    { width: 260, height: 18, board: 1 },
+    ...Array.from({ length: 4 }, (): Plate => ({ width: 68, height: 68, board: 1 })),
+  ];
+  const { set, spots } = setOf(plates);
+  const taken = (draw: typeof drawExchange): number =>
+    Array.from({ length: 60 }, (_, seed) => draw(set, { kinds: [0, 0], spots }, seededRandom(seed + 1))).filter(
+      (found) => found?.fromLast.join() === '1',
+    ).length;
+  expect(taken(bestExchange)).toBeGreaterThan(2 * taken(drawExchange));
 });

@@ -1,4 +1,6 @@
 import type { RandomSource } from '../units/index.ts';
+import { Arrangement } from './arrangement.ts';
+import { PlaceFinder } from './place-finder.ts';
 import type { PieceSet, SpotsOnBoards } from './piece-set.ts';
 
 /** What the other board may gain in area, as shares of it, and how full it may become. */
@@ -17,6 +19,55 @@ export interface Exchange {
   readonly toLast: readonly number[];
   /** By how much less the last board holds, as a share of the other. */
   readonly gain: number;
+}
+
+/** Exchanges that are compared for one that is tried. */
+const COMPARED = 24;
+
+/** Of some exchanges the one whose pieces find the least overlap in the room that the others leave; undefined where there is none. */
+export function bestExchange(set: PieceSet, chain: SpotsOnBoards, random: RandomSource): Exchange | undefined {
+  let best: Exchange | undefined,
+    least = Infinity;
+  const lots = 1 + Math.floor(random() * COMPARED);
+  for (let lot = 0; lot < lots && least > 0; lot++) {
+    const exchange = drawExchange(set, chain, random);
+    if (!exchange) continue;
+    const cost = costOf(set, chain, exchange, random);
+    if (cost >= least) continue;
+    least = cost;
+    best = exchange;
+  }
+  return best;
+}
+
+/** How much the pieces that come to the other board overlap others there, each laid at the best place that a look round finds, in mm. */
+function costOf(set: PieceSet, { kinds, spots }: SpotsOnBoards, exchange: Exchange, random: RandomSource): number {
+  const { other, fromLast, toLast } = exchange,
+    { poses } = set;
+  const staying = spots.flatMap((spot, piece) => (spot?.board === other && !toLast.includes(piece) ? [piece] : []));
+  const blocked = set.blockedPose[kinds[other]!]!,
+    { room } = set.boardRooms[kinds[other]!]!;
+  const count = staying.length + fromLast.length + (blocked >= 0 ? 1 : 0);
+  const state = new Arrangement(poses, [room], count);
+  staying.forEach((piece, at) => {
+    const { pose, x, row } = spots[piece]!;
+    state.put(at, 0, pose, x, row);
+  });
+  if (blocked >= 0) state.put(count - 1, 0, blocked, room.minX - 1, -1);
+  const finder = new PlaceFinder(state, random);
+  let cost = 0;
+  fromLast.forEach((piece, index) => {
+    const at = staying.length + index,
+      { pose } = spots[piece]!,
+      there = spots[toLast[index] ?? toLast[0] ?? staying[0] ?? piece]!;
+    const x = Math.max(room.minX, Math.min(state.lastX(0, pose), there.x)),
+      row = Math.max(0, Math.min(state.lastRow(0, pose), there.row));
+    state.put(at, 0, pose, x, row);
+    const place = finder.find(at, set.parts[piece]!);
+    cost += place.cost;
+    if (place.board >= 0) state.put(at, 0, place.pose, place.x, place.row);
+  });
+  return cost;
 }
 
 /** Draws an exchange that the other board may have room for; undefined where lots find none. */

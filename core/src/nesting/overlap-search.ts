@@ -3,7 +3,7 @@ import type { Room } from './arrangement.ts';
 import type { Spot } from './attempt.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
-import { drawExchange, type Exchange } from './exchange.ts';
+import { bestExchange, type Exchange } from './exchange.ts';
 import type { NestInstance } from './instance.ts';
 import { PieceSet, type SpotsOnBoards } from './piece-set.ts';
 import { RepeatedAttempt } from './repeated-attempt.ts';
@@ -136,7 +136,7 @@ export class OverlapSearch {
     if (homeless >= 0) return this.attemptToPlace(homeless);
     if (this.isToLeaveOut()) return this.attemptToLeaveOut();
     const isExchange = chain.kinds.length > 1 && this.random() < EXCHANGE_SHARE;
-    const exchange = isExchange ? drawExchange(this.pieces, chain, this.random) : undefined;
+    const exchange = isExchange ? bestExchange(this.pieces, chain, this.random) : undefined;
     return exchange ? this.attemptToExchange(exchange) : this.attemptToShrink();
   }
 

@@ -1,4 +1,5 @@
 import { polygonArea, type Polygon } from '../geometry/index.ts';
+import type { BoardEvent } from './history.ts';
 
 /** Nothing of a board may be thinner than paper or thicker than a slab. */
 export const THINNEST_BOARD_MM = 0.5;
@@ -39,6 +40,8 @@ export interface Board {
   readonly outline?: Polygon;
   /** Places that no part is cut from. */
   readonly blemishes?: readonly Blemish[];
+  /** What befell it, the oldest first. */
+  readonly history?: readonly BoardEvent[];
 }
 
 /** The thickness a part of a material is figured with: that of the first board of the material in stock. */

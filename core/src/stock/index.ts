@@ -16,5 +16,6 @@ export {
 } from './board.ts';
 export { blemishRing, blemishesOn, markedApart } from './blemishes.ts';
 export { boardName, changedBoard, isNamedBySize } from './board-name.ts';
+export { BOARD_EVENTS, type BoardEvent, MOST_EVENTS, eventWords, withEvent, withoutHistory } from './history.ts';
 export { type OffcutShape, SHORTEST_BOARD_MM, boardCorners, offcutShape } from './offcut.ts';
 export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns, mayLieTurned } from './grain.ts';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Sequelize, Transaction } from 'sequelize';
 import type { HandBoards, OpenedAirframe, WorkshopBoards, WorkshopStock } from '@grain-fold/contract';
 import type { AirframeNest } from '@grain-fold/core/airframe';
-import { MOST_BOARDS, type Board } from '@grain-fold/core/stock';
+import { MOST_BOARDS, withEvent, type Board } from '@grain-fold/core/stock';
 import { countOf } from '@grain-fold/core/units';
 import { stateOf } from '../airframes/airframe-state.ts';
 import { saveChanges } from '../airframes/save-changes.ts';
@@ -14,9 +14,9 @@ import { Airframe, BoardRow, NestRow } from '../models/index.ts';
 const reservedBy = (nest: AirframeNest | null | undefined, boardId: string): number =>
   (nest?.boards ?? []).filter((one) => one.boardId === boardId && !one.cutFrom).length;
 
-/** Whether two kinds of boards are one: the same but for their ids, counts and prices. */
+/** Whether two kinds of boards are one: the same but for their ids, counts, prices and what befell them. */
 const isAlike = (a: Board, b: Board): boolean => {
-  const kindOf = ({ id: _id, count: _count, price: _price, ...kind }: Board): string =>
+  const kindOf = ({ id: _id, count: _count, price: _price, history: _history, ...kind }: Board): string =>
     JSON.stringify(Object.entries(kind).sort(([one], [other]) => (one < other ? -1 : 1)));
   return kindOf(a) === kindOf(b);
 };
@@ -82,6 +82,7 @@ export class StockService {
         },
         transaction,
       );
+      const taken = { date: new Date().toISOString().slice(0, 10), kind: 'taken' as const, airframe: giver.name };
       const like = own.airframe.boards.find((one) => isAlike(one, board) && one.count + count <= MOST_BOARDS);
       await saveChanges(
         taker,
@@ -90,7 +91,9 @@ export class StockService {
           boards: [
             changed(
               own,
-              like ? { ...like, count: like.count + count } : { ...board, id: `b${randomUUID().slice(0, 8)}`, count },
+              like && like.count > 0
+                ? { ...like, count: like.count + count }
+                : withEvent({ ...board, id: like?.id ?? `b${randomUUID().slice(0, 8)}`, count }, taken),
             ),
           ],
         },

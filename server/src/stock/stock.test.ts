@@ -50,7 +50,9 @@ test('an offcut of one airframe is handed to another whole, with its outline; bo
   const hand = { from: giver.airframe.id, to: taker.airframe.id, boardId: 'cut1', count: 1 };
   const got = (await builder.post('/stock/hand', hand).expect(200)).body as OpenedAirframe;
   const taken = got.airframe.boards.at(-1)!;
-  expect({ ...taken, id: 'cut1' }).toEqual(offcut);
+  const { history, ...kind } = taken;
+  expect({ ...kind, id: 'cut1' }).toEqual(offcut);
+  expect(history).toEqual([{ date: expect.stringMatching(/^20\d\d-/), kind: 'taken', airframe: 'Giver' }]);
   const after = await opened(giver.airframe.id);
   expect(after.airframe.boards.find(({ id }) => id === 'cut1')!.count).toBe(0);
   expect((await stock()).filter(({ board }) => board.name === offcut.name).map(({ airframe }) => airframe)).toEqual([
@@ -73,6 +75,10 @@ test('an offcut of one airframe is handed to another whole, with its outline; bo
   const returned = (await builder.post('/stock/hand', back).expect(200)).body as OpenedAirframe;
   expect(returned.airframe.boards).toHaveLength(2);
   expect(returned.airframe.boards[1]).toMatchObject({ id: 'cut1', count: 1 });
+  expect(returned.airframe.boards[1]!.history!.map((event) => event.kind !== 'bought' && event.airframe)).toEqual([
+    'Giver',
+    'Taker',
+  ]);
 });
 
 test('what a nest is to be cut from is reserved; what is cut is not', async () => {
@@ -135,4 +141,27 @@ test('strangers, guests, oneself and nonsense get nothing', async () => {
     { from: giver.airframe.id, to: theirs.airframe.id, boardId: 'b1', count: 1.5 },
   ])
     await builder.post('/stock/hand', bad).expect(400);
+});
+
+test.each([
+  ['a kind that there is not', { date: '2026-01-02', kind: 'lost', airframe: 'Mine' }],
+  ['a day that is none', { date: 'yesterday', kind: 'bought', count: 1 }],
+  ['a cut from nothing', { date: '2026-01-02', kind: 'cut', airframe: 'Mine' }],
+  ['none bought', { date: '2026-01-02', kind: 'bought', count: 0 }],
+])('a board with %s in its history is refused, and one without fault comes back from a file', async (_, event) => {
+  const { airframe } = await made('Historian');
+  const saving = (history: readonly object[]) =>
+    builder.post(`/airframes/${airframe.id}/save`, {
+      label: 'Count',
+      boards: [{ id: 'cut1', basedOn: 0, position: 1, value: { ...offcut, history } }],
+    });
+  await saving([event]).expect(400);
+  const history = [
+    { date: '2026-01-02', kind: 'bought', count: 4 },
+    { date: '2026-02-03', kind: 'cut', from: 'Foam', airframe: 'Mine' },
+  ];
+  await saving(history).expect(200);
+  const file = await builder.get(`/airframes/${airframe.id}/export`).expect(200);
+  const again = (await builder.post('/airframes/import', { text: file.text }).expect(201)).body as OpenedAirframe;
+  expect(again.airframe.boards.find(({ id }) => id === 'cut1')).toEqual({ ...offcut, history });
 });

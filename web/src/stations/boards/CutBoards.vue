@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { cutBoard, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsOf, boundsWidth, type Polygon } from '@grain-fold/core/geometry';
@@ -36,7 +37,7 @@ const rows = computed(() =>
   }),
 );
 function cut(view: BoardView, rests: readonly Polygon[]): void {
-  const after = cutBoard(work.airframe!, view.number - 1, rests, () => work.freshId('b'));
+  const after = cutBoard(work.airframe!, view.number - 1, rests, () => work.freshId('b'), dayjs().format('YYYY-MM-DD'));
   if (!after) {
     outcome.value = `Board ${view.number} cannot be marked: ${view.board.name} counts none in stock.`;
     return;

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, useId, useTemplateRef } from 'vue';
-import { boardCorners, THICKEST_BOARD_MM, THINNEST_BOARD_MM, type Blemish, type Board } from '@grain-fold/core/stock';
+import {
+  boardCorners,
+  eventWords,
+  THICKEST_BOARD_MM,
+  THINNEST_BOARD_MM,
+  type Blemish,
+  type Board,
+} from '@grain-fold/core/stock';
 import { fromMassPerArea, toMassPerArea, type LengthUnit, type MassPerArea } from '@grain-fold/core/units';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -155,6 +162,11 @@ const grainLines = computed(() => {
       @change="emit('mark', $event)"
       @place="placing = $event"
     />
+    <ul v-if="board.history?.length" class="history" aria-label="What befell it">
+      <li v-for="(event, index) in board.history.toReversed()" :key="index">
+        <time :datetime="event.date">{{ event.date }}</time> {{ eventWords(event) }}
+      </li>
+    </ul>
     <p v-if="board.outline" class="offcut">An offcut: its outline has {{ board.outline.length }} corners.</p>
     <el-button text size="small" @click="emit('shape')">{{
       board.outline ? 'Its shape' : 'Give it a shape'
@@ -183,6 +195,22 @@ svg {
   font-weight: 600;
   font-size: 16px;
   text-align: left;
+}
+.history {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+.history li {
+  padding: 2px 0;
+}
+time {
+  font-family: var(--figures, inherit);
+  font-weight: 600;
+  color: var(--ink);
+  margin-right: 4px;
 }
 .offcut {
   color: var(--ink-soft);

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { ToBuy } from '@grain-fold/core/airframe';
-import type { Board } from '@grain-fold/core/stock';
+import { withEvent, type Board } from '@grain-fold/core/stock';
 import { formatPrice, worded } from '@grain-fold/core/units';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { slowly } from '../../workers/index.ts';
@@ -40,7 +41,11 @@ function bought(board: Board, count: number): void {
   told.value = undefined;
   work.setBoards(
     `Count ${count} more of ${board.name}`,
-    work.airframe!.boards.map((one) => (one.id === board.id ? { ...one, count: one.count + count } : one)),
+    work.airframe!.boards.map((one) =>
+      one.id === board.id
+        ? withEvent({ ...one, count: one.count + count }, { date: dayjs().format('YYYY-MM-DD'), kind: 'bought', count })
+        : one,
+    ),
   );
 }
 </script>

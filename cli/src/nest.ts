@@ -1,5 +1,5 @@
 import { boardViews, searchAirframeNest } from '@grain-fold/core/airframe';
-import { instanceFault, searchNest, type NestInstance } from '@grain-fold/core/nesting';
+import { instanceFault, searchNest, withKerfInClearance, type NestInstance } from '@grain-fold/core/nesting';
 import { numberOption, type CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
 import type { CommandOutcome } from './outcome.ts';
@@ -53,7 +53,7 @@ function asInstance(text: string, file: string): NestInstance | undefined {
   if (typeof data === 'object' && data !== null && 'format' in data) return undefined;
   const fault = instanceFault(data);
   if (fault) throw new CliError('FILE', `${file}: ${fault}`);
-  return data as NestInstance;
+  return withKerfInClearance(data as NestInstance);
 }
 
 /** Says after each try whether the search is over, and then how many processor seconds it took. */

@@ -185,9 +185,14 @@ test('on a printer that knows black alone nothing comes out as dots: one bit sho
     return file;
   };
   const [black, grey] = [await write('black'), await write('grey')];
-  // The fourteenth has work on the back.
-  for (const page of [6, 14]) expect(shareOtherwise(black, page)).toBeLessThan(0.03);
-  expect(shareOtherwise(grey, 14)).toBeGreaterThan(1.3 * shareOtherwise(black, 14));
+  // Work on the back is what a grey pen draws in grey: the page that has the most of it, and the sixth.
+  const shares = papers.map((paper) => {
+    const tones = [...JSON.stringify(paper).matchAll(/"tone":"(\w+)"/g)].map(([, tone]) => tone);
+    return tones.filter((tone) => tone === 'grey').length / tones.length;
+  });
+  const most = shares.indexOf(Math.max(...shares)) + 1;
+  for (const page of [6, most]) expect(shareOtherwise(black, page)).toBeLessThan(0.03);
+  expect(shareOtherwise(grey, most)).toBeGreaterThan(1.2 * shareOtherwise(black, most));
 });
 
 test('layers of operations, names, joins and frame can be turned off, and qpdf finds nothing wrong in them', () => {

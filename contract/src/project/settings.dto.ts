@@ -1,4 +1,4 @@
-import { MOST_GUESTS, MOST_PACKINGS, MOST_SETS } from '@grain-fold/core/airframe';
+import { MOST_GUESTS, MOST_PACKINGS, MOST_SETS, WIDEST_KERF_MM } from '@grain-fold/core/airframe';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
@@ -100,6 +100,8 @@ export class SidePairDto {
 /** How parts are laid on boards. */
 export class NestSettingsDto {
   @IsNumberBetween(0, 100) clearanceMm!: number;
+  /** What the cut itself takes away between two parts. */
+  @IsOptional() @IsNumberBetween(0, WIDEST_KERF_MM) kerfMm?: number;
   @IsNumberBetween(0, 200) edgeMarginMm!: number;
   @IsOneOf(TURN_STEPS) turnStep!: number;
   @IsCountBetween(0, 4_294_967_295) seed!: number;

@@ -10,7 +10,9 @@ import { MM_PER_INCH, type LengthUnit, type MassPerArea } from '../units/index.t
 export interface NestSettings {
   /** Least distance between parts in mm. */
   readonly clearanceMm: number;
-  /** Least distance from a board's edge in mm. */
+  /** What the cut itself takes away between two parts, beside the distance, in mm: a wire's or a cutter's width; none when undefined. */
+  readonly kerfMm?: number;
+  /** Least distance from a board's edge in mm; a cut may run over the edge. */
   readonly edgeMarginMm: number;
   readonly turnStep: TurnStep;
   /** Same seed, same nest. */
@@ -54,6 +56,11 @@ export interface GuestPiece {
 export interface GuestRing {
   readonly corners: readonly number[];
 }
+
+/** Most that a cut takes away, in mm. */
+export const WIDEST_KERF_MM = 20;
+/** Least distance between the outlines of two parts, in mm: that between their cuts, and a cut. */
+export const gapBetweenParts = ({ clearanceMm, kerfMm = 0 }: NestSettings): number => clearanceMm + kerfMm;
 
 /** Most of one airframe that are cut together. */
 export const MOST_SETS = 60;

@@ -2,7 +2,7 @@ import { boundsCentre, boundsOf, type Shape } from '../geometry/index.ts';
 import { FreeRoom } from '../nesting/index.ts';
 import { mayLieTurned } from '../stock/index.ts';
 import { memo } from '../units/index.ts';
-import { mayBeCutFrom, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
+import { gapBetweenParts, mayBeCutFrom, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
 import type { Piece } from './piece.ts';
 import { nestBoard, shapeOf } from './material-nests.ts';
 import { pieceFaults, turnsOn, type BoardView } from './nest-airframe.ts';
@@ -24,14 +24,14 @@ export const rounded = (placed: PlacedPiece): PlacedPiece => ({
 
 /** The room of a board, all its pieces but one taken; -1 for all. */
 export const roomBeside = memo(
-  (view: BoardView, index: number, { clearanceMm, edgeMarginMm }: Airframe['settings']['nest']) =>
+  (view: BoardView, index: number, nest: Airframe['settings']['nest']) =>
     new FreeRoom(
       nestBoard(view.board, false),
       view.pieces.filter((_, at) => at !== index).map(({ shape }) => shape),
-      clearanceMm,
-      edgeMarginMm,
+      gapBetweenParts(nest),
+      nest.edgeMarginMm,
     ),
-  (index, { clearanceMm, edgeMarginMm }) => `${index}/${clearanceMm}/${edgeMarginMm}`,
+  (index, nest) => `${index}/${gapBetweenParts(nest)}/${nest.edgeMarginMm}`,
 );
 /** A piece turned, its drawing's origin at that of the board. */
 const turnedShape = memo(

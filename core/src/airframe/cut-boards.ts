@@ -2,7 +2,7 @@ import { boundsHeight, boundsWidth, polygonArea, type Bounds, type Polygon, type
 import { largestRest, restShapes, type NestBoard } from '../nesting/index.ts';
 import { boardCorners, offcutShape, withEvent, type Board } from '../stock/index.ts';
 import { memo } from '../units/index.ts';
-import type { Airframe } from './airframe.ts';
+import { gapBetweenParts, type Airframe } from './airframe.ts';
 import { nestHash } from './funnel.ts';
 import { keptOffcut } from './kept-offcuts.ts';
 import { boardViews, type BoardView } from './nest-airframe.ts';
@@ -70,7 +70,7 @@ export function restsOfBoards(airframe: Airframe, leastMm: number): readonly (re
   const views = boardViews(airframe, nest);
   return nest.boards.map((_, at) => {
     const view = views.find(({ number }) => number === at + 1);
-    return view && !view.isCut ? restsOf(view, settings.nest.clearanceMm, leastMm) : [];
+    return view && !view.isCut ? restsOf(view, gapBetweenParts(settings.nest), leastMm) : [];
   });
 }
 

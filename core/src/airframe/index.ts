@@ -8,6 +8,8 @@ export {
   type PlacedPiece,
   setsOf,
   standardBoard,
+  WIDEST_KERF_MM,
+  gapBetweenParts,
   mayBeCutFrom,
   type SidePair,
   withPartOnCleanBoards,

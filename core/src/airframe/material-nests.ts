@@ -10,7 +10,7 @@ import {
 } from '../nesting/index.ts';
 import { allowedTurns, blemishRing, type Board } from '../stock/index.ts';
 import { defined } from '../units/index.ts';
-import { mayBeCutFrom, type Airframe, type PlacedPiece } from './airframe.ts';
+import { gapBetweenParts, mayBeCutFrom, type Airframe, type PlacedPiece } from './airframe.ts';
 import { piecesToNest } from './funnel.ts';
 import type { Piece } from './piece.ts';
 
@@ -60,7 +60,7 @@ export function materialNests(airframe: Airframe, quantities?: ReadonlyMap<strin
       lying: new Map(),
       instance: {
         name: material,
-        clearance: airframe.settings.nest.clearanceMm,
+        clearance: gapBetweenParts(airframe.settings.nest),
         edgeMargin: airframe.settings.nest.edgeMarginMm,
         boards: boards.map((board) => nestBoard(board, turned.has(board.id))),
         parts: own.map((piece) => nestPart(piece, hasGrain, airframe, boards)),

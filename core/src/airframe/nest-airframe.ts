@@ -14,7 +14,7 @@ import {
 } from '../nesting/index.ts';
 import { allowedTurns, boardAreaMm2, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
-import { setsOf, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
+import { gapBetweenParts, setsOf, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
 import { nestHash, piecesOnBoards } from './funnel.ts';
 import type { Piece } from './piece.ts';
 import {
@@ -200,8 +200,15 @@ export function pieceFaults(
   placed: PlacedPiece,
 ): readonly PlacementFault[] {
   const shapes = view.pieces.map((one, at) => (at === index ? shapeOf(one.piece, placed) : one.shape));
-  const { clearanceMm, edgeMarginMm } = airframe.settings.nest;
-  return placementFaults(nestBoard(view.board, false), shapes, index, clearanceMm, edgeMarginMm, NEST_TOLERANCE_MM);
+  const { nest } = airframe.settings;
+  return placementFaults(
+    nestBoard(view.board, false),
+    shapes,
+    index,
+    gapBetweenParts(nest),
+    nest.edgeMarginMm,
+    NEST_TOLERANCE_MM,
+  );
 }
 
 /** The turns a piece may take on a board. */

@@ -2,6 +2,7 @@ import type { Shape } from '../geometry/index.ts';
 import { placementFaults, type NestBoard, type Placement, type TakenShape } from '../nesting/index.ts';
 import { mayLieTurned, type Board } from '../stock/index.ts';
 import {
+  gapBetweenParts,
   mayBeCutFrom,
   type Airframe,
   type AirframeNest,
@@ -33,7 +34,7 @@ const lyingId = ({ id }: Board, at: number): string => `${id}@${at}`;
 
 /** Whether a piece lies where a newer shape of it, or another of its board, leaves it. */
 function isSound(airframe: Airframe, board: Board, pieces: readonly Piece[], lying: readonly PlacedPiece[]): boolean {
-  const { clearanceMm, edgeMarginMm } = airframe.settings.nest;
+  const { nest } = airframe.settings;
   const shapes = lying.map((placed): Shape => shapeOf(pieceOf(pieces, placed)!, placed));
   const last = shapes.length - 1;
   const { part } = pieceOf(pieces, lying[last]!)!;
@@ -41,7 +42,8 @@ function isSound(airframe: Airframe, board: Board, pieces: readonly Piece[], lyi
     part.material === board.material &&
     mayBeCutFrom(airframe, part.id, board) &&
     mayLieTurned(part.grain, board.grain, lying[last]!.rotation) &&
-    placementFaults(nestBoard(board, false), shapes, last, clearanceMm, edgeMarginMm, NEST_TOLERANCE_MM).length === 0
+    placementFaults(nestBoard(board, false), shapes, last, gapBetweenParts(nest), nest.edgeMarginMm, NEST_TOLERANCE_MM)
+      .length === 0
   );
 }
 const pieceOf = (pieces: readonly Piece[], { pieceId }: PlacedPiece): Piece | undefined =>

@@ -1,5 +1,5 @@
 import { separation } from '../geometry/index.ts';
-import { setsOf, type Airframe, type NestSettings } from './airframe.ts';
+import { gapBetweenParts, setsOf, type Airframe, type NestSettings } from './airframe.ts';
 import { piecesOnBoards } from './funnel.ts';
 import type { BoardView } from './nest-airframe.ts';
 import type { Piece } from './piece.ts';
@@ -40,7 +40,8 @@ export interface PairApart {
 
 /** The pairs that lie apart in a nest, boards that are cut left aside. */
 export function lyingApart(airframe: Airframe, views: readonly BoardView[]): readonly PairApart[] {
-  const { sideBySide = [], clearanceMm } = airframe.settings.nest;
+  const { nest } = airframe.settings,
+    { sideBySide = [] } = nest;
   const open = views.filter(({ isCut }) => !isCut);
   const pieces = new Map(open.flatMap((view) => view.pieces.map(({ piece }) => [piece.id, piece] as const)));
   return sideBySide.flatMap((pair): readonly PairApart[] => {
@@ -49,7 +50,10 @@ export function lyingApart(airframe: Airframe, views: readonly BoardView[]): rea
     const placed = (id: string): number =>
       open.reduce((sum, view) => sum + view.pieces.filter(({ piece }) => piece.id === id).length, 0);
     const pairs = first === second ? Math.floor(placed(first.id) / 2) : Math.min(placed(first.id), placed(second.id));
-    const near = open.reduce((sum, view) => sum + pairsOn(view, first.id, second.id, clearanceMm + BESIDE_MM), 0);
+    const near = open.reduce(
+      (sum, view) => sum + pairsOn(view, first.id, second.id, gapBetweenParts(nest) + BESIDE_MM),
+      0,
+    );
     return near < pairs ? [{ first, second, count: pairs - near }] : [];
   });
 }

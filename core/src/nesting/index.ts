@@ -1,5 +1,6 @@
 export { type PlacementFault, layoutFaults, placementFaults } from './check-layout.ts';
 export type { NestBoard, NestInstance, NestLayout, NestPart, Placement, TakenShape, XY } from './instance.ts';
+export { withKerfInClearance } from './instance.ts';
 export { isBetter, type NestScore } from './effective-boards.ts';
 export { FreeRoom } from './free-room.ts';
 export { largestRest } from './largest-rest.ts';

@@ -42,11 +42,20 @@ export interface NestInstance {
   readonly boards: readonly NestBoard[];
   /** Least distance between parts. */
   readonly clearance: number;
+  /** What a cut takes away between two parts, on top of the clearance; `withKerfInClearance` adds it there. */
+  readonly kerf?: number;
   /** Least distance from a board's edge; the clearance when left out. */
   readonly edgeMargin?: number;
   readonly parts: readonly NestPart[];
   /** Pairs of part ids whose pieces are cut side by side, as often as there are both; twice the same id for two of one part. */
   readonly sideBySide?: readonly (readonly [string, string])[];
+}
+
+/** An instance whose clearance has the kerf in it: what is nested. The edge margin stays what it was, for a cut may run over the edge. */
+export function withKerfInClearance({ kerf = 0, ...instance }: NestInstance): NestInstance {
+  if (kerf === 0) return instance;
+  const { clearance, edgeMargin = clearance } = instance;
+  return { ...instance, clearance: clearance + kerf, edgeMargin };
 }
 
 /** Where one piece lies: mirrored in x if so, turned about its own origin, then moved by x, y. Board origin lower left, y up. */

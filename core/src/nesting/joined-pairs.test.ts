@@ -2,7 +2,14 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { separation } from '../geometry/index.ts';
 import { layoutFaults } from './check-layout.ts';
-import type { NestInstance, NestLayout, NestPart, Placement, XY } from './instance.ts';
+import {
+  withKerfInClearance,
+  type NestInstance,
+  type NestLayout,
+  type NestPart,
+  type Placement,
+  type XY,
+} from './instance.ts';
 import { placedShape } from './nest-piece.ts';
 import { instanceFault } from './read-instance.ts';
 import { searchNest } from './search-nest.ts';
@@ -163,5 +170,8 @@ test('a file names pairs of parts that there are, each in one pair', () => {
     ]),
   ).toBe('sideBySide[1]: "b" is in a pair already');
   expect(faultOf([['a']])).toBe('sideBySide[0]: must be the ids of two parts');
+  expect(instanceFault({ ...instanceOf(parts), kerf: -1 })).toBe('kerf: must be 0 or more mm, got -1');
+  const { edgeMargin: _margin, ...bare } = instanceOf(parts);
+  expect(withKerfInClearance({ ...bare, kerf: 1.5 })).toEqual({ ...bare, clearance: 4.5, edgeMargin: 3 });
   expect(faultOf('a b')).toBe('sideBySide: must be a list of pairs of ids');
 });

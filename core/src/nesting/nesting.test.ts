@@ -401,3 +401,23 @@ test('a part as large as the board leaves between its margins is placed at once,
     { numRuns: 60 },
   );
 });
+
+test('few pieces are nested in every order, so that the order in which they are given is of no matter', () => {
+  const shapes = fc.tuple(fc.integer({ min: 60, max: 240 }), fc.integer({ min: 60, max: 240 }));
+  fc.assert(
+    fc.property(fc.array(shapes, { minLength: 2, maxLength: 4 }), fc.integer({ min: 0, max: 3 }), (sizes, by) => {
+      const parts = sizes.map(([width, height], at) => ({
+        id: `p${at}`,
+        polygon: box(width, height),
+        quantity: 1,
+        rotations: [0],
+      }));
+      const boards = [{ id: 'B', width: 300, height: 300, count: 4 }];
+      const orders = [0, 1, 2, 6, 24][sizes.length]!;
+      const boardsFor = (list: typeof parts, seed: number): number =>
+        nest({ name: 'few', boards, clearance: 0, parts: list }, { seed, steps: 9 + orders }).score.effectiveBoards;
+      expect(boardsFor([...parts.slice(by), ...parts.slice(0, by)].reverse(), 7)).toBeCloseTo(boardsFor(parts, 1), 6);
+    }),
+    { numRuns: 15 },
+  );
+});

@@ -14,8 +14,10 @@ interface Trial extends OrderStep {
 }
 
 const RULES = [0.02, 0.25, 0.6] as const;
-/** How many orders are fixed: those that usually do well. */
-export const FIRST_ORDERS = 9;
+/** Orders that usually do well. */
+const FIRST_ORDERS = 9;
+/** Pieces of a set that is tried in every order there is: 120 at most. */
+const FEW_PIECES = 5;
 
 /** Area of each part in mm², by its id. */
 export const partAreas = (instance: NestInstance, pieces: readonly NestPiece[]): ReadonlyMap<string, number> =>
@@ -27,7 +29,7 @@ export const usualPitch = (instance: NestInstance): number =>
 
 /**
  * Nests found by placing pieces one after the other, in orders that differ: first those that usually do well, then small changes of
- * the best. Without end; each is as it came, not the best so far, and of many pieces it is told as it grows.
+ * the best; few pieces in every order between. Without end; each is as it came, not the best so far, and of many pieces it is told as it grows.
  */
 export function* searchOrders(
   instance: NestInstance,
@@ -47,7 +49,7 @@ export function* searchOrders(
       yield trial;
     }
   };
-  const firsts = firstOrders(all);
+  const firsts = fixedOrders(all);
   let best: NestScore | undefined, bestTrial: Trial | undefined, current: Trial | undefined;
   for (let tried = 1; ; tried++) {
     const first = firsts[tried - 1];
@@ -60,6 +62,26 @@ export function* searchOrders(
     if (tried % 60 === 0) current = bestTrial;
     yield trial;
   }
+}
+
+/** How many orders an instance is nested in before any by chance. */
+export const fixedOrderCount = ({ parts }: NestInstance): number => {
+  const all = parts.flatMap((part) => Array.from({ length: Math.min(part.quantity, FEW_PIECES + 1) }, () => part.id));
+  return FIRST_ORDERS + (all.length > FEW_PIECES ? 0 : everyOrder(all).length);
+};
+
+/** The orders that usually do well, and where pieces are few all others too. */
+const fixedOrders = (all: readonly NestPiece[]): ReturnType<typeof firstOrders> => [
+  ...firstOrders(all),
+  ...(all.length > FEW_PIECES ? [] : everyOrder(all).map((order) => ({ order, lean: RULES[0] }))),
+];
+
+/** Every order of a few things; what is alike changes places with itself to no effect, and is left out. */
+function everyOrder<Thing>(things: readonly Thing[]): readonly (readonly Thing[])[] {
+  if (things.length < 2) return [things];
+  return [...new Set(things)].flatMap((first) =>
+    everyOrder(things.toSpliced(things.indexOf(first), 1)).map((rest) => [first, ...rest]),
+  );
 }
 
 /** The orders that usually do well: by area, by length and by both, each with every rule of placing. */

@@ -9,6 +9,7 @@ export function instanceFault(data: unknown): string | undefined {
   if (!isLength(data.clearance, 0)) return `clearance: must be 0 or more mm, got ${String(data.clearance)}`;
   if (data.edgeMargin !== undefined && !isLength(data.edgeMargin, 0))
     return `edgeMargin: must be 0 or more mm, got ${String(data.edgeMargin)}`;
+  if (data.kerf !== undefined && !isLength(data.kerf, 0)) return `kerf: must be 0 or more mm, got ${String(data.kerf)}`;
   return (
     firstOf(data.boards, 'boards', boardFault) ??
     firstOf(data.parts, 'parts', partFault) ??

@@ -3,7 +3,7 @@ import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
 import { nestPiece } from './nest-piece.ts';
-import { FIRST_ORDERS, partAreas, searchOrders, usualPitch } from './order-search.ts';
+import { fixedOrderCount, partAreas, searchOrders, usualPitch } from './order-search.ts';
 import { OverlapSearch } from './overlap-search.ts';
 
 /** What a search is given besides the instance. */
@@ -56,7 +56,8 @@ export function* searchParts(instance: NestInstance, options: SearchOptions): Ge
     isGrowing = false;
     yield step(scored(instance, options.start, areas));
   }
-  for (let whole = 0; whole < FIRST_ORDERS;) {
+  const fixed = fixedOrderCount(instance);
+  for (let whole = 0; whole < fixed;) {
     const found = orders.next().value;
     if (found.isWhole) {
       whole += 1;

@@ -1,5 +1,4 @@
 import { polygonArea, type Polygon } from '../geometry/index.ts';
-import type { BoardEvent } from './history.ts';
 
 /** Nothing of a board may be thinner than paper or thicker than a slab. */
 export const THINNEST_BOARD_MM = 0.5;
@@ -18,6 +17,12 @@ export interface Blemish {
 /** Most blemishes of one board, and how far one may reach, in mm. */
 export const MOST_BLEMISHES = 40;
 export const WIDEST_BLEMISH_MM = 1000;
+
+/** What befell a board on a day: some were bought, it was cut from another for an airframe, or came over from one. */
+export type BoardEvent =
+  | { readonly date: string; readonly kind: 'bought'; readonly count: number }
+  | { readonly date: string; readonly kind: 'cut'; readonly from: string; readonly airframe: string }
+  | { readonly date: string; readonly kind: 'taken'; readonly airframe: string };
 
 /** Boards of one size and material in the workshop's stock. */
 export interface Board {

@@ -1,10 +1,6 @@
-import type { Board } from './board.ts';
+import type { Board, BoardEvent } from './board.ts';
 
-/** What befell a board on a day: some were bought, it was cut from another for an airframe, or came over from one. */
-export type BoardEvent =
-  | { readonly date: string; readonly kind: 'bought'; readonly count: number }
-  | { readonly date: string; readonly kind: 'cut'; readonly from: string; readonly airframe: string }
-  | { readonly date: string; readonly kind: 'taken'; readonly airframe: string };
+/** What may befall a board. */
 export const BOARD_EVENTS = ['bought', 'cut', 'taken'] as const satisfies readonly BoardEvent['kind'][];
 
 /** Events that are kept of one board: the last ones. */

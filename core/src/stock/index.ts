@@ -2,6 +2,7 @@ export {
   BOARD_GRAINS,
   type Blemish,
   type Board,
+  type BoardEvent,
   LONGEST_BOARD_MM,
   MOST_BLEMISHES,
   MOST_BOARDS,
@@ -16,6 +17,6 @@ export {
 } from './board.ts';
 export { blemishRing, blemishesOn, markedApart } from './blemishes.ts';
 export { boardName, changedBoard, isNamedBySize } from './board-name.ts';
-export { BOARD_EVENTS, type BoardEvent, MOST_EVENTS, eventWords, withEvent, withoutHistory } from './history.ts';
+export { BOARD_EVENTS, MOST_EVENTS, eventWords, withEvent, withoutHistory } from './history.ts';
 export { type OffcutShape, SHORTEST_BOARD_MM, boardCorners, offcutShape } from './offcut.ts';
 export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns, mayLieTurned } from './grain.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { MOST_SETS, setsOf, type NestSettings } from '@grain-fold/core/airframe';
+import { MOST_SETS, setsOf, WIDEST_KERF_MM, type NestSettings } from '@grain-fold/core/airframe';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -15,6 +15,11 @@ const work = useAirframe();
 const settings = computed(() => work.airframe!.settings.nest);
 const change = (changes: Partial<NestSettings>): void =>
   work.changeSettings('Change nest', { nest: { ...settings.value, ...changes } });
+/** A blade's cut takes nothing away: that is not noted. */
+function changeKerf(kerfMm: number): void {
+  const { kerfMm: _before, ...rest } = settings.value;
+  work.changeSettings('Change kerf', { nest: kerfMm > 0 ? { ...rest, kerfMm } : rest });
+}
 /** How many are cut together; one is not noted. */
 function changeSets(sets: number): void {
   const { sets: _before, ...rest } = settings.value;
@@ -40,6 +45,14 @@ const isTakingOut = ref(false);
         :least="0"
         :most="50"
         @update:model-value="change({ clearanceMm: $event })"
+      />
+      <MeasureField
+        label="A cut takes away"
+        :unit="work.unit"
+        :model-value="settings.kerfMm ?? 0"
+        :least="0"
+        :most="WIDEST_KERF_MM"
+        @update:model-value="changeKerf($event)"
       />
       <MeasureField
         label="From the board's edge"

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import {
   boardsAtLeast,
+  gapBetweenParts,
   keptOffcut,
   largestRestOf,
   lyingApart,
@@ -40,7 +41,7 @@ const yieldOfAll = computed(() => {
   return total > 0 ? props.views.reduce((sum, view) => sum + view.yield * area(view), 0) / total : 0;
 });
 const largest = computed(() => largestRestOf(props.views.filter(({ isCut }) => !isCut)));
-const whole = computed(() => largest.value && wholeRestOf(largest.value, settings.value.clearanceMm));
+const whole = computed(() => largest.value && wholeRestOf(largest.value, gapBetweenParts(settings.value)));
 const restWords = ({ rest }: BoardView): string =>
   `${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLengthWithUnit(rest.maxY - rest.minY, work.unit, 0)}`;
 /** Puts a rest in stock, to be counted when its board is cut; the nest stays. */
@@ -89,13 +90,14 @@ const apart = computed(() => {
 const held = computed(() => {
   const kept = settings.value.onCleanBoards ?? [],
     onClean = new Set(pieces.value.map(({ part }) => part.id).filter((id) => kept.includes(id)));
+  // A pair whose piece is gone is none.
+  const ids = new Set(pieces.value.map(({ id }) => id)),
+    pairs = (settings.value.sideBySide ?? []).filter(({ first, second }) => ids.has(first) && ids.has(second));
   const parts = work.airframe!.parts;
   return [
     { word: 'Held to the grain', count: parts.filter(({ grain }) => grain.rule !== 'any').length, unit: 'part' },
     { word: 'Port and starboard', count: parts.filter(({ handed }) => handed === 'pair').length, unit: 'handed pair' },
-    ...(settings.value.sideBySide
-      ? [{ word: 'Cut side by side', count: settings.value.sideBySide.length, unit: 'pair' }]
-      : []),
+    ...(pairs.length > 0 ? [{ word: 'Cut side by side', count: pairs.length, unit: 'pair' }] : []),
     ...(onClean.size > 0 ? [{ word: 'Kept to clean boards', count: onClean.size, unit: 'part' }] : []),
     { word: 'May turn freely', count: parts.filter(({ grain }) => grain.rule === 'any').length, unit: 'part' },
   ];
@@ -106,7 +108,9 @@ const held = computed(() => {
   <aside class="slip" aria-label="Boards">
     <div class="slip-head">
       <h1>{{ countOf(views.length, 'board') }}{{ views.length > 0 ? ` · ${Math.round(yieldOfAll * 100)} %` : '' }}</h1>
-      <p>{{ countOf(placed, 'piece') }} placed · {{ formatLengthWithUnit(settings.clearanceMm, work.unit) }} apart</p>
+      <p>
+        {{ countOf(placed, 'piece') }} placed · {{ formatLengthWithUnit(gapBetweenParts(settings), work.unit) }} apart
+      </p>
     </div>
     <slot />
     <div v-if="isOld && views.length > 0 && !nesting.isRunning.value" class="note" role="status">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { formContext } from '@grain-fold/core/airframe';
+import { formContext, gapBetweenParts } from '@grain-fold/core/airframe';
 import { isWing, restOfBoards, type StandsBy } from '@grain-fold/core/forms';
 import { formatLengthWithUnit } from '@grain-fold/core/units';
 import ChoiceRow from '../../../kit/ChoiceRow.vue';
@@ -47,8 +47,13 @@ watch(
 function takeFromRest(): void {
   const { airframe } = work;
   if (!airframe || !leader.value) return;
-  const { clearanceMm, edgeMarginMm } = airframe.settings.nest;
-  const rest = restOfBoards(leader.value, form.value, formContext(airframe), Math.max(clearanceMm, edgeMarginMm));
+  const { nest } = airframe.settings;
+  const rest = restOfBoards(
+    leader.value,
+    form.value,
+    formContext(airframe),
+    Math.max(gapBetweenParts(nest), nest.edgeMarginMm),
+  );
   if ('refused' in rest) {
     left.value = rest.refused;
     return;

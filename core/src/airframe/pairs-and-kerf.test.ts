@@ -129,3 +129,19 @@ test('letting pairs lie apart is advised where it saves a board', () => {
   expect(own.nest.boards).toHaveLength(2);
   expect(lyingApart(kept, boardViews(kept, own.nest))).toMatchObject([{ count: 1 }]);
 });
+
+test('a kerf keeps parts farther apart, not farther from the edge, and flush fits still fit', () => {
+  // 342 + 2 + 3.5 + 346.5 = 694 between margins of 3 on 700.
+  const parts = [plate(342, 488, 'a'), plate(346.5, 488, 'b')];
+  const base = airframeOf(parts, { boards: [{ ...foam, count: 2 }] });
+  const withKerf = (kerfMm: number): Airframe => ({
+    ...base,
+    settings: { ...base.settings, nest: { ...base.settings.nest, kerfMm } },
+  });
+  const views = boardViews(withKerf(3.5), quickNest(withKerf(3.5), 12).nest);
+  expect(views).toHaveLength(1);
+  const [a, b] = views[0]!.pieces;
+  expect(separation(a!.shape, b!.shape, 20)).toBeGreaterThanOrEqual(5.49);
+  expect(quickNest(withKerf(3.7), 12).nest.boards).toHaveLength(2);
+  expect(isNestCurrent({ ...withKerf(3.7), nest: quickNest(withKerf(3.5), 2).nest })).toBe(false);
+});

@@ -163,6 +163,8 @@ test('a search on the server goes on when the page is left and the server is kil
     ['Two', '390', '210'],
     ['Three', '330', '260'],
     ['Four', '280', '240'],
+    ['Five', '210', '130'],
+    ['Six', '160', '90'],
   ] as const)
     await drawPlate(page, name, width, height);
   await station(page, 'Boards');
@@ -184,7 +186,7 @@ test('a search on the server goes on when the page is left and the server is kil
   await expect(page.getByText('nesting on the server')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Nests found' })).toBeVisible({ timeout: 60_000 });
   await searched(page);
-  await expect(page.getByText('4 pieces placed')).toBeVisible();
+  await expect(page.getByText('6 pieces placed')).toBeVisible();
   await test.step('stop is heard while the server is only being asked for a search', async () => {
     await choose(page, 'Search', 'ten minutes or so');
     await choose(page, 'It runs', 'on the server');

@@ -131,8 +131,8 @@ test('letting pairs lie apart is advised where it saves a board', () => {
 });
 
 test('a kerf keeps parts farther apart, not farther from the edge, and flush fits still fit', () => {
-  // 342 + 2 + 3.5 + 346.5 = 694 between margins of 3 on 700.
-  const parts = [plate(342, 488, 'a'), plate(346.5, 488, 'b')];
+  // 342 + 2 + 3.5 + 346.4 = 693.9, of 694 between margins of 3 on 700.
+  const parts = [plate(342, 488, 'a'), plate(346.4, 488, 'b')];
   const base = airframeOf(parts, { boards: [{ ...foam, count: 2 }] });
   const withKerf = (kerfMm: number): Airframe => ({
     ...base,

@@ -8,3 +8,7 @@ export interface Piece {
   /** The airframe that it belongs to, where it is another one's. */
   readonly guest?: string;
 }
+
+/** What a piece is called: its part's name, and its side where it has one. */
+export const pieceName = ({ part }: Piece): string =>
+  part.side === 'single' ? part.name : `${part.name}, ${part.side}`;

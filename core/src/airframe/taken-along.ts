@@ -3,7 +3,7 @@ import { MOST_NODES } from '../part/index.ts';
 import { materialsOf } from '../stock/index.ts';
 import type { Airframe, GuestPiece, GuestRing, NestGuest, NestSettings } from './airframe.ts';
 import { ownPiecesToNest } from './funnel.ts';
-import type { Piece } from './piece.ts';
+import { pieceName } from './piece.ts';
 
 /** Most airframes that are nested together with one, and most pieces that each brings along: two of every part that an airframe may have. */
 export const MOST_GUESTS = 3,
@@ -24,8 +24,6 @@ function ringOf(ring: Polygon): GuestRing {
   const corners = ring.length > MOST_NODES ? (withoutFlatCorners([ring], FLAT_MM)[0] ?? ring) : ring;
   return { corners: corners.flatMap(({ x, y }) => [rounded(x), rounded(y)]) };
 }
-
-const nameOf = ({ part }: Piece): string => (part.side === 'single' ? part.name : `${part.name}, ${part.side}`);
 
 /** Gives pieces ids of a guest: those that they had when it was taken before, by their names in turn, so that locks and clean boards stay theirs. */
 function idsFor(id: string, before: readonly GuestPiece[]): (name: string) => string {
@@ -48,7 +46,7 @@ export function takenAlong(host: Airframe, other: Airframe, id: string): TakenAl
   const idOf = idsFor(id, host.settings.nest.guests?.find((guest) => guest.id === id)?.pieces ?? []);
   const taken = pieces
     .filter(({ part }) => materials.has(part.material))
-    .map((piece) => ({ ...piece, name: nameOf(piece) }))
+    .map((piece) => ({ ...piece, name: pieceName(piece) }))
     .map(({ part, quantity, name }): GuestPiece => ({
       id: idOf(name),
       name,

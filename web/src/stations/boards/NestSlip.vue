@@ -6,6 +6,7 @@ import {
   keptOffcut,
   largestRestOf,
   lyingApart,
+  pieceName,
   piecesOnBoards,
   wholeRestOf,
   type AirframeNest,
@@ -79,12 +80,10 @@ const unplaced = computed(() =>
 /** Pairs that are to lie side by side and do not, in words. */
 const apart = computed(() => {
   if (props.nesting.isRunning.value || props.isOld) return [];
-  const sided = ({ part }: ReturnType<typeof lyingApart>[number]['first']): string =>
-    part.side === 'single' ? part.name : `${part.name}, ${part.side}`;
   return lyingApart(work.airframe!, props.views).map(({ first, second, count }) =>
     first === second
-      ? `Two of ${sided(first)} lie apart${count > 1 ? `, ${count} times` : ''}.`
-      : `${sided(first)} and ${sided(second)} lie apart${count > 1 ? `, ${count} times` : ''}.`,
+      ? `Two of ${pieceName(first)} lie apart${count > 1 ? `, ${count} times` : ''}.`
+      : `${pieceName(first)} and ${pieceName(second)} lie apart${count > 1 ? `, ${count} times` : ''}.`,
   );
 });
 const held = computed(() => {

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import {
   matesFor,
   mateOf,
+  pieceName,
   shapeOf,
   turnsOn,
   withMate,
@@ -51,8 +52,6 @@ function keepToClean(isKept: boolean): void {
     nest: withPartOnCleanBoards(work.airframe!.settings.nest, partId.value, isKept),
   });
 }
-const sided = ({ part }: BoardView['pieces'][number]['piece']): string =>
-  part.side === 'single' ? part.name : `${part.name}, ${part.side}`;
 const NO_MATE = '';
 const mate = computed(() => mateOf(work.airframe!.settings.nest, piece.value.piece.id) ?? NO_MATE);
 /** What it can be cut side by side with: the other hand of it first, for matched foam. */
@@ -63,7 +62,7 @@ const mates = computed(() => {
   return [
     [NO_MATE, 'anything'] as const,
     ...[...own.filter(isOwn), ...own.filter((one) => !isOwn(one))].map(
-      (one) => [one.id, one.id === id ? 'another of it' : sided(one)] as const,
+      (one) => [one.id, one.id === id ? 'another of it' : pieceName(one)] as const,
     ),
   ];
 });
@@ -71,8 +70,8 @@ function keepBeside(id: string): void {
   const other = mates.value.find(([value]) => value === id)?.[1] ?? '';
   work.changeSettings(
     id === NO_MATE
-      ? `Let ${sided(piece.value.piece)} lie beside anything`
-      : `Cut ${sided(piece.value.piece)} beside ${other}`,
+      ? `Let ${pieceName(piece.value.piece)} lie beside anything`
+      : `Cut ${pieceName(piece.value.piece)} beside ${other}`,
     { nest: withMate(work.airframe!.settings.nest, piece.value.piece.id, id || undefined) },
   );
 }
@@ -81,10 +80,7 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
 
 <template>
   <section class="piece" aria-label="Chosen piece">
-    <h2>
-      {{ piece.piece.part.name
-      }}<template v-if="piece.piece.part.side !== 'single'">, {{ piece.piece.part.side }}</template>
-    </h2>
+    <h2>{{ pieceName(piece.piece) }}</h2>
     <div v-if="choices.length < 2 || isFixed || placing.isFast.value" class="row">
       <span>On</span
       ><span class="value"

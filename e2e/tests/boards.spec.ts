@@ -149,6 +149,26 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await expect(section).toHaveCount(0);
     await saved(page);
   });
+  await test.step('what the third cuts of the second is told there, counted as cut and nested there no more', async () => {
+    await station(page, 'Boards');
+    await choose(page, 'Pieces of', 'Second');
+    await page.getByRole('button', { name: 'Nest again' }).first().click();
+    await searched(page);
+    await expect(page.getByText('2 pieces placed')).toBeVisible();
+    await page.getByRole('button', { name: 'Mark as cut: board 1' }).click();
+    await saved(page);
+    await page.getByRole('link', { name: 'All airframes' }).click();
+    await page.getByRole('link', { name: 'Open Second' }).click();
+    await station(page, 'Boards');
+    const section = page.getByRole('region', { name: 'On boards of others' });
+    await expect(section).toContainText('1 of them cut there. Nested here they would be cut twice.');
+    await section.getByRole('button', { name: 'Count as cut: Third' }).click();
+    await expect(section).toContainText('1 of them cut there, and not nested here any more.');
+    await expect(page.getByRole('heading', { name: 'This nest is older than the parts' })).toBeVisible();
+    await section.getByRole('button', { name: 'Nest them here after all: Third' }).click();
+    await expect(page.getByRole('heading', { name: 'This nest is older than the parts' })).toHaveCount(0);
+    await saved(page);
+  });
 });
 
 test('a search on the server goes on when the page is left and the server is killed, and its nest is there', async ({

@@ -5,9 +5,10 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches } from 'class-
 import { GrainDto } from './part.dto.ts';
 import { BOUNDS, EachNested, EachNumberBetween, IsCountBetween, IsIdentifier, IsNameUpTo, Nested } from './rules.ts';
 
-/** Most holes of one piece, and most of one piece that are cut. */
-const MOST_HOLES = 500,
-  MOST_COPIES = 10_000;
+/** Most holes of one piece. */
+const MOST_HOLES = 500;
+/** Most of one piece that are cut. */
+export const MOST_COPIES = 10_000;
 
 /** Corners round a ring: x and y of each in turn. */
 export class GuestRingDto {

@@ -1,4 +1,4 @@
-import { MOST_GUESTS, MOST_PACKINGS, MOST_SETS, WIDEST_KERF_MM } from '@grain-fold/core/airframe';
+import { MOST_GUEST_PIECES, MOST_GUESTS, MOST_PACKINGS, MOST_SETS, WIDEST_KERF_MM } from '@grain-fold/core/airframe';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
@@ -17,7 +17,7 @@ import { LENGTH_UNITS, MASS_PER_AREA } from '@grain-fold/core/units';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches } from 'class-validator';
 import { IsFlag } from './form-fields.ts';
-import { NestGuestDto } from './guest.dto.ts';
+import { MOST_COPIES, NestGuestDto } from './guest.dto.ts';
 import {
   BOUNDS,
   EachNested,
@@ -97,6 +97,27 @@ export class SidePairDto {
   @Matches(PIECE_ID, NO_PIECE_ID) second!: string;
 }
 
+/** A piece that was cut from the board of another airframe, and how often. */
+export class CountedPieceDto {
+  @Matches(PIECE_ID, NO_PIECE_ID) id!: string;
+  @IsCountBetween(1, MOST_COPIES) quantity!: number;
+}
+
+/** Pieces that were cut from the boards of another airframe. */
+export class CutElsewhereDto {
+  @IsNameUpTo(80) airframeId!: string;
+  @IsNameUpTo(BOUNDS.nameLength) name!: string;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_GUEST_PIECES)
+  @EachNested()
+  @Type(() => CountedPieceDto)
+  pieces!: CountedPieceDto[];
+}
+
+/** Airframes whose boards may have held pieces of one. */
+const MOST_HOSTS = 50;
+
 /** How parts are laid on boards. */
 export class NestSettingsDto {
   @IsNumberBetween(0, 100) clearanceMm!: number;
@@ -122,6 +143,13 @@ export class NestSettingsDto {
   sideBySide?: SidePairDto[];
   /** Pieces of other airframes that are cut from the same boards. */
   @IsOptional() @IsArray() @ArrayMaxSize(MOST_GUESTS) @EachNested() @Type(() => NestGuestDto) guests?: NestGuestDto[];
+  /** Pieces of this airframe that were cut from the boards of others. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_HOSTS)
+  @EachNested()
+  @Type(() => CutElsewhereDto)
+  cutElsewhere?: CutElsewhereDto[];
 }
 
 /** How folds are made where a fold does not say so itself. */

@@ -25,6 +25,15 @@ export interface NestSettings {
   readonly sideBySide?: readonly SidePair[];
   /** Pieces of other airframes that are cut from the same boards. */
   readonly guests?: readonly NestGuest[];
+  /** Pieces of this airframe that were cut from the boards of others, and are not cut here any more. */
+  readonly cutElsewhere?: readonly CutElsewhere[];
+}
+
+/** Pieces that were cut from the boards of another airframe, by its id and its name then. */
+export interface CutElsewhere {
+  readonly airframeId: string;
+  readonly name: string;
+  readonly pieces: readonly { readonly id: string; readonly quantity: number }[];
 }
 
 /** Two pieces by their ids, twice the same for two of one. */

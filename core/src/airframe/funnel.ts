@@ -41,7 +41,7 @@ export const piecesOnBoards = (airframe: Airframe): readonly Piece[] =>
     ? [...piecesOfAirframe(airframe), ...guestPieces(airframe)]
     : piecesOfAirframe(airframe);
 
-/** The pieces that are still to be nested, of every set and of guests: what boards that are cut already held is there. */
+/** The pieces that are still to be nested, of every set and of guests: what is cut already, here or elsewhere, is there. */
 export const piecesToNest = (airframe: Airframe): readonly Piece[] =>
   ownPiecesToNest(airframe).concat(airframe.settings.nest.guests ? uncut(airframe, 1, guestPieces(airframe)) : []);
 /** The same without those of guests. */
@@ -52,6 +52,8 @@ function uncut(airframe: Airframe, sets: number, pieces: readonly Piece[]): read
   const cut = new Map<string, number>();
   for (const { cutFrom, placements } of airframe.nest?.boards ?? [])
     if (cutFrom) for (const { pieceId } of placements) cut.set(pieceId, (cut.get(pieceId) ?? 0) + 1);
+  for (const { pieces: elsewhere } of airframe.settings.nest.cutElsewhere ?? [])
+    for (const { id, quantity } of elsewhere) cut.set(id, (cut.get(id) ?? 0) + quantity);
   if (cut.size === 0 && sets === 1) return pieces;
   return pieces.flatMap((piece) => {
     const quantity = piece.quantity * sets - (cut.get(piece.id) ?? 0);
@@ -99,8 +101,8 @@ const shapeHash = memo((part: ResolvedPart): string =>
 
 /** Fingerprint of all that a nest depends on: shapes, quantities, boards and distances. */
 export function nestHash(airframe: Airframe): string {
-  // What guests bring along is among the pieces.
-  const { seed: _seed, guests: _guests, ...distances } = airframe.settings.nest;
+  // What guests bring along is among the pieces, and what was cut elsewhere is not.
+  const { seed: _seed, guests: _guests, cutElsewhere: _cut, ...distances } = airframe.settings.nest;
   return stableHash([
     piecesToNest(airframe).map(({ id, part, quantity }) => [id, shapeHash(part), quantity]),
     // Boards that are not there hold nothing.

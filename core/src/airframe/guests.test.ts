@@ -3,10 +3,12 @@ import { regionArea } from '../geometry/index.ts';
 import { rectangleDraft } from '../paths/index.ts';
 import { withPartOnCleanBoards, type Airframe } from './airframe.ts';
 import { cutBoard } from './cut-boards.ts';
+import { countedFrom, onHost, withCutElsewhere } from './cut-elsewhere.ts';
 import { cutListOf, quickFigures } from './figures.ts';
 import { nestHash, piecesOnBoards, piecesToNest } from './funnel.ts';
 import { boardViews, pieceFaults, quickNest } from './nest-airframe.ts';
 import { sectionPieces } from './page-set.ts';
+import { withMate } from './side-by-side.ts';
 import { freshGuestId, isGuestCut, takenAlong, withGuest, withoutGuest } from './taken-along.ts';
 
 /** A triangle of 300 × 200, area 30,000 mm², with a window of 20 × 30, once to port and once to starboard. */
@@ -151,6 +153,70 @@ test('taken anew, a piece keeps its id by its name, so that its tick and its loc
   // While its pieces still lie in the kept nest its id is nobody else's.
   const gone = { ...host, nest: quickNest(it, 3).nest };
   expect(freshGuestId(gone)).toBe('guest2');
+});
+
+test('its own pairs and clean boards come along; what was set here for the same pieces stays', () => {
+  const rules = { sideBySide: [{ first: 'rib', second: 'rib:starboard' }], onCleanBoards: ['skin', 'tray'] };
+  const asking = { ...other, settings: { ...other.settings, nest: { ...other.settings.nest, ...rules } } };
+  const taken = takenAlong(host, asking, 'guest1');
+  // The tray is of plywood, which there is no board of here.
+  expect(taken.rules).toEqual({
+    sideBySide: [{ first: 'guest1-1', second: 'guest1-2' }],
+    onCleanBoards: ['guest1-3'],
+  });
+  const nest = withGuest(withPartOnCleanBoards(host.settings.nest, 'own', true), taken.guest, taken.rules);
+  expect(nest).toMatchObject({ ...taken.rules, onCleanBoards: ['guest1-3', 'own'] });
+  // Paired otherwise here, and taken anew.
+  const otherwise = withMate(nest, 'guest1-1', 'guest1-3'),
+    anew = withGuest(otherwise, taken.guest, taken.rules);
+  expect(anew.sideBySide).toEqual([{ first: 'guest1-1', second: 'guest1-3' }]);
+  expect(anew.guests).toHaveLength(1);
+  // Of two that are a pair with each other one is cut already: there is no pair any more.
+  const twice = (quantity: number): Airframe => ({
+    ...airframeOf([{ ...plate(300, 60, 'spar'), quantity }]),
+    settings: { ...other.settings, nest: { ...other.settings.nest, sideBySide: [{ first: 'spar', second: 'spar' }] } },
+  });
+  expect([2, 1].map((count) => takenAlong(host, twice(count), 'guest1').rules.sideBySide)).toEqual([
+    [{ first: 'guest1-1', second: 'guest1-1' }],
+    [],
+  ]);
+});
+
+test('what is cut on the boards of a host is told by name, counted where it belongs and nested no more', () => {
+  const it = together(),
+    nested = { ...it, nest: quickNest(it, 6).nest };
+  expect(onHost(host, 'a2')).toBeUndefined();
+  expect(onHost(nested, 'a2')).toEqual({ id: 'a1', name: 'Dunlin', pieces: 3, cut: [] });
+  const all = nested.nest.boards.reduce(
+    (now: Airframe, _, at) => cutBoard(now, at, [], () => 'b77', '2026-01-02')!.airframe,
+    nested,
+  );
+  const told = onHost(all, 'a2')!;
+  expect(told.cut).toEqual([
+    { name: 'Rib, port', quantity: 1 },
+    { name: 'Rib, starboard', quantity: 1 },
+    { name: 'Part skin', quantity: 1 },
+  ]);
+  // Three sets of the guest's own: of each piece one is cut, two are left. The tray was never taken along.
+  const counting = (from: Airframe, sets: number): Airframe => {
+    const nest = withCutElsewhere({ ...from.settings.nest, sets }, countedFrom(from, told));
+    return { ...from, settings: { ...from.settings, nest } };
+  };
+  const left = (of: Airframe): unknown => piecesToNest(of).map(({ id, quantity }) => [id, quantity]);
+  expect(left(counting(other, 3))).toEqual([
+    ['rib', 2],
+    ['rib:starboard', 2],
+    ['tray', 3],
+    ['skin', 2],
+  ]);
+  expect(left(counting(other, 1))).toEqual([['tray', 1]]);
+  expect(nestHash(counting(other, 1))).not.toBe(nestHash(other));
+  // Counted twice it is counted once; renamed since it is nobody's; counted no more all is as it was.
+  expect(counting(counting(other, 1), 1)).toEqual(counting(other, 1));
+  const renamed = { ...other, parts: other.parts.map((part) => ({ ...part, name: `${part.name} b` })) };
+  expect(countedFrom(renamed, told).pieces).toEqual([]);
+  const none = { ...countedFrom(other, told), pieces: [] };
+  expect(withCutElsewhere(counting(other, 1).settings.nest, none)).not.toHaveProperty('cutElsewhere');
 });
 
 test('a ring of a hand-written file that bounds nothing lies on no board', () => {

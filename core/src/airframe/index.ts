@@ -68,6 +68,7 @@ export {
   withGuest,
   withoutGuest,
 } from './taken-along.ts';
+export { type NamedPieces, type OnHost, countedFrom, onHost, pieceCount, withCutElsewhere } from './cut-elsewhere.ts';
 export { pieceName } from './piece.ts';
 export { lyingApart, mateOf, matesFor, withMate } from './side-by-side.ts';
 export { contextOf, partsInVariant } from './made-at-scale.ts';

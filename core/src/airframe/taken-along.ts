@@ -1,9 +1,17 @@
 import { withoutFlatCorners, type Polygon } from '../geometry/index.ts';
 import { MOST_NODES } from '../part/index.ts';
 import { materialsOf } from '../stock/index.ts';
-import type { Airframe, GuestPiece, GuestRing, NestGuest, NestSettings } from './airframe.ts';
+import {
+  withPartOnCleanBoards,
+  type Airframe,
+  type GuestPiece,
+  type GuestRing,
+  type NestGuest,
+  type NestSettings,
+} from './airframe.ts';
 import { ownPiecesToNest } from './funnel.ts';
-import { pieceName } from './piece.ts';
+import { pieceName, type Piece } from './piece.ts';
+import { mateOf, withMate } from './side-by-side.ts';
 
 /** Most airframes that are nested together with one, and most pieces that each brings along: two of every part that an airframe may have. */
 export const MOST_GUESTS = 3,
@@ -14,7 +22,12 @@ export interface TakenAlong {
   readonly guest: NestGuest;
   /** Materials of its pieces that there are no boards of, and how many pieces stay behind for each. */
   readonly left: readonly { readonly material: string; readonly pieces: number }[];
+  /** What its own airframe asks for its pieces, by the ids that they have here. */
+  readonly rules: GuestRules;
 }
+
+/** Pairs of a guest's pieces that are cut side by side, and its pieces that lie on clean boards. */
+export type GuestRules = Pick<NestSettings, 'sideBySide' | 'onCleanBoards'>;
 
 /** Corners that stand out less than this are left out where a ring has too many, in mm. */
 const FLAT_MM = 0.02;
@@ -46,18 +59,10 @@ export function takenAlong(host: Airframe, other: Airframe, id: string): TakenAl
   const idOf = idsFor(id, host.settings.nest.guests?.find((guest) => guest.id === id)?.pieces ?? []);
   const taken = pieces
     .filter(({ part }) => materials.has(part.material))
-    .map((piece) => ({ ...piece, name: pieceName(piece) }))
-    .map(({ part, quantity, name }): GuestPiece => ({
-      id: idOf(name),
-      name,
-      material: part.material,
-      quantity,
-      grain: part.grain,
-      outline: ringOf(part.outer),
-      ...(part.holeRings.length > 0 ? { holes: part.holeRings.map(ringOf) } : {}),
-    }));
+    .map((piece) => ({ piece, copy: copyOf(piece, idOf) }));
   return {
-    guest: { id, airframeId: other.id, name: other.name, pieces: taken },
+    guest: { id, airframeId: other.id, name: other.name, pieces: taken.map(({ copy }) => copy) },
+    rules: rulesOf(other.settings.nest, taken),
     left: [...new Set(behind.map(({ part }) => part.material))].map((material) => ({
       material,
       pieces: behind.filter(({ part }) => part.material === material).reduce((sum, { quantity }) => sum + quantity, 0),
@@ -65,11 +70,55 @@ export function takenAlong(host: Airframe, other: Airframe, id: string): TakenAl
   };
 }
 
-/** Settings with a guest, in place of the one of its id where there is one. */
-export function withGuest(nest: NestSettings, guest: NestGuest): NestSettings {
+function copyOf(piece: Piece, idOf: (name: string) => string): GuestPiece {
+  const { part, quantity } = piece,
+    name = pieceName(piece);
+  return {
+    id: idOf(name),
+    name,
+    material: part.material,
+    quantity,
+    grain: part.grain,
+    outline: ringOf(part.outer),
+    ...(part.holeRings.length > 0 ? { holes: part.holeRings.map(ringOf) } : {}),
+  };
+}
+
+/** The rules of an airframe for those of its pieces that are taken along. */
+function rulesOf(
+  { sideBySide = [], onCleanBoards = [] }: NestSettings,
+  taken: readonly { readonly piece: Piece; readonly copy: GuestPiece }[],
+): GuestRules {
+  const copies = new Map(taken.map(({ piece, copy }) => [piece.id, copy]));
+  return {
+    sideBySide: sideBySide.flatMap((pair) => {
+      const [first, second] = [copies.get(pair.first), copies.get(pair.second)];
+      // What is cut twice is a pair with itself only while there are two of it left.
+      if (!first || !second || (first === second && first.quantity < 2)) return [];
+      return [{ first: first.id, second: second.id }];
+    }),
+    onCleanBoards: taken
+      .filter(({ piece }) => onCleanBoards.includes(piece.part.id))
+      .map(({ copy }) => copy.id)
+      .sort(),
+  };
+}
+
+/**
+ * Settings with a guest, in place of the one of its id where there is one. What was set here for its pieces stays; of the rules of its own
+ * airframe come those that say nothing else of the same piece.
+ */
+export function withGuest(nest: NestSettings, guest: NestGuest, rules: GuestRules = {}): NestSettings {
   const guests = nest.guests ?? [];
   const isThere = guests.some(({ id }) => id === guest.id);
-  return { ...nest, guests: isThere ? guests.map((one) => (one.id === guest.id ? guest : one)) : [...guests, guest] };
+  const withIt: NestSettings = {
+    ...nest,
+    guests: isThere ? guests.map((one) => (one.id === guest.id ? guest : one)) : [...guests, guest],
+  };
+  const paired = (rules.sideBySide ?? [])
+    .filter(({ first, second }) => mateOf(nest, first) === undefined && mateOf(nest, second) === undefined)
+    .reduce((all, { first, second }) => withMate(all, first, second), withIt);
+  return (rules.onCleanBoards ?? []).reduce((all, id) => withPartOnCleanBoards(all, id, true), paired);
 }
 
 /** Settings without a guest, and without what was kept to clean boards or side by side of it: its id may be another's later. */

@@ -95,6 +95,9 @@ export function airframeRoutes(
   router.get('/:id', async (ctx) => {
     ctx.body = await airframes.open(owner(ctx), idOf(ctx));
   });
+  router.get('/:id/hosts', async (ctx) => {
+    ctx.body = await airframes.hosts(owner(ctx), idOf(ctx));
+  });
   router.post('/:id/save', async (ctx) => {
     const id = idOf(ctx);
     ctx.body = await airframes.save(owner(ctx), id, await reading.save(owner(ctx), textOf(ctx)));

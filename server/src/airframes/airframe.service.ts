@@ -8,7 +8,13 @@ import {
   type SaveAirframe,
   type SaveReceipt,
 } from '@grain-fold/contract';
-import { DEFAULT_SETTINGS, standardBoard, type Airframe as AirframeData } from '@grain-fold/core/airframe';
+import {
+  DEFAULT_SETTINGS,
+  onHost,
+  standardBoard,
+  type Airframe as AirframeData,
+  type OnHost,
+} from '@grain-fold/core/airframe';
 import { defined, type LengthUnit } from '@grain-fold/core/units';
 import { ServerProblem } from '../http/server-problem.ts';
 import { Airframe, BoardRow, FormRow, NestRow, PartRow, PlanRow, Revision, RevisionEntry } from '../models/index.ts';
@@ -52,6 +58,21 @@ export class AirframeService {
       putAwayAt: row.putAwayAt?.toISOString() ?? null,
     }));
     return { lines, total, away };
+  }
+
+  /** The airframes that have pieces of one on their boards, those put away among them, by name. */
+  async hosts(accountId: string, id: string): Promise<readonly OnHost[]> {
+    await this.find(accountId, id);
+    // Looked for in the text first: few airframes have guests, and settings are read for none of the others.
+    const rows = await Airframe.findAll({
+      where: { accountId, id: { [Op.ne]: id }, settings: { [Op.like]: `%${id}%` } as never },
+      order: [['name', 'ASC']],
+    });
+    const nests = await NestRow.findAll({ where: { airframeId: rows.map((row) => row.id) } });
+    return rows.flatMap((row) => {
+      const nest = nests.find(({ airframeId }) => airframeId === row.id)?.body ?? undefined;
+      return onHost({ id: row.id, name: row.name, settings: row.settings, ...defined({ nest }) }, id) ?? [];
+    });
   }
 
   create(accountId: string, name: string, unit: LengthUnit): Promise<OpenedAirframe> {

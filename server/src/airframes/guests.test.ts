@@ -63,6 +63,51 @@ test('guests and clean boards are kept, written to a file and read again; 150 pi
   expect(again.airframe.settings.nest).toEqual(after.airframe.settings.nest);
 });
 
+test('an airframe is told which others of its workshop have its pieces on their boards, and what is cut there', async () => {
+  const own = await made(),
+    host = await made();
+  const along = { ...guest(2, 4), airframeId: own.airframe.id };
+  await saving(host, { guests: [along] }).expect(200);
+  const told = async (): Promise<unknown> =>
+    (await builder.get(`/airframes/${own.airframe.id}/hosts`).expect(200)).body;
+  const line = { id: host.airframe.id, name: 'Host', pieces: 4 };
+  expect(await told()).toEqual([{ ...line, cut: [] }]);
+  const placement = { pieceId: 'guest1-2', x: 0, y: 0, rotation: 0 },
+    board = { boardId: 'b1', placements: [placement, { ...placement, x: 210 }] };
+  const { version } = await open(host.airframe.id);
+  expect(version).toBeGreaterThan(1);
+  await builder
+    .post(`/airframes/${host.airframe.id}/save`, {
+      label: 'Cut',
+      nest: {
+        basedOn: 0,
+        value: {
+          readHash: '0'.repeat(16),
+          seed: 1,
+          tried: 1,
+          boards: [{ ...board, cutFrom: host.airframe.boards[0] }, board],
+          unplaced: [],
+        },
+      },
+    })
+    .expect(200);
+  expect(await told()).toEqual([{ ...line, cut: [{ name: 'Rib 2, port', quantity: 2 }] }]);
+  // Put away it still holds them. Itself it is no host of its own, and a stranger is told nothing.
+  await builder.post(`/airframes/${host.airframe.id}/put-away`, {}).expect(204);
+  expect(await told()).toHaveLength(1);
+  expect((await builder.get(`/airframes/${host.airframe.id}/hosts`).expect(200)).body).toEqual([]);
+  await (await server.newcomer()).get(`/airframes/${own.airframe.id}/hosts`).expect(404);
+  // Counted, it is kept, written and read again.
+  const cutElsewhere = [{ airframeId: host.airframe.id, name: 'Host', pieces: [{ id: 'p1:starboard', quantity: 2 }] }];
+  await saving(own, { cutElsewhere }).expect(200);
+  const file = await builder.get(`/airframes/${own.airframe.id}/export`).expect(200);
+  const again = (await builder.post('/airframes/import', { text: file.text }).expect(201)).body as OpenedAirframe;
+  expect(again.airframe.settings.nest).toMatchObject({ cutElsewhere });
+  const after = await open(own.airframe.id);
+  for (const pieces of [[], [{ id: '<b>', quantity: 1 }], [{ id: 'p1', quantity: 0 }], [{ id: 'p1' }], 'all'])
+    await saving(after, { cutElsewhere: [{ ...cutElsewhere[0], pieces }] }).expect(400);
+});
+
 const piece = (changes: object): object => {
   const one = guest(1, 4);
   return { ...one, pieces: [{ ...(one.pieces as object[])[0], ...changes }] };

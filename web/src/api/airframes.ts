@@ -1,5 +1,5 @@
 import type { AirframePage, Me, OpenedAirframe, RevisionPage, SaveAirframe, SaveReceipt } from '@grain-fold/contract';
-import type { Airframe } from '@grain-fold/core/airframe';
+import type { Airframe, OnHost } from '@grain-fold/core/airframe';
 import type { LengthUnit } from '@grain-fold/core/units';
 import { ask } from './client.ts';
 
@@ -19,6 +19,7 @@ export const airframesApi = {
   create: (name: string, unit: LengthUnit) => ask<OpenedAirframe>('POST', '/airframes', { name, unit }),
   import: (text: string) => ask<OpenedAirframe>('POST', '/airframes/import', { text }),
   open: (id: string) => ask<OpenedAirframe>('GET', `/airframes/${id}`),
+  hosts: (id: string) => ask<readonly OnHost[]>('GET', `/airframes/${id}/hosts`),
   save: (id: string, changes: SaveAirframe) => ask<SaveReceipt>('POST', `/airframes/${id}/save`, changes),
   rename: (id: string, name: string) => ask<void>('PATCH', `/airframes/${id}`, { name }),
   duplicate: (id: string) => ask<OpenedAirframe>('POST', `/airframes/${id}/duplicate`, {}),

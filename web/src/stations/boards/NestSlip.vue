@@ -19,6 +19,7 @@ import { countOf, formatLength, formatLengthWithUnit, formatPrice } from '@grain
 import InTurn from '../../kit/InTurn.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import CutBoards from './CutBoards.vue';
+import CutWithOthers from './CutWithOthers.vue';
 import NestCourse from './NestCourse.vue';
 import NestDistances from './NestDistances.vue';
 import NestsFound from './NestsFound.vue';
@@ -187,6 +188,7 @@ const held = computed(() => {
         @another="emit('nest', { isAnother: true })"
     /></InTurn>
     <InTurn><NestTogether :is-running="nesting.isRunning.value" /></InTurn>
+    <InTurn><CutWithOthers :is-running="nesting.isRunning.value" /></InTurn>
     <InTurn>
       <section>
         <h2 class="eyebrow">Held by</h2>

@@ -37,7 +37,9 @@ const piecesOf = ({ pieces }: Guest): string =>
   );
 /** What stays behind, in words. */
 const leftWords = ({ left }: TakenAlong): string =>
-  left.map(({ material, pieces }) => ` Without a board here: ${countOf(pieces, 'piece')} of ${material}.`).join('');
+  left.length === 0
+    ? ''
+    : ` Without a board here: ${left.map(({ material, pieces }) => `${countOf(pieces, 'piece')} of ${material}`).join(', ')}.`;
 
 async function look(): Promise<void> {
   try {
@@ -67,7 +69,7 @@ async function take(airframeId: string, id: string): Promise<void> {
       return;
     }
     work.changeSettings(`Cut together with ${other.name}`, {
-      nest: withGuest(work.airframe.settings.nest, taken.guest),
+      nest: withGuest(work.airframe.settings.nest, taken.guest, taken.rules),
     });
     message.value = `Taken along for the next nest: ${piecesOf(taken.guest)} of ${other.name}.${leftWords(taken)}`;
   } catch (error) {
@@ -113,7 +115,7 @@ onMounted(look);
       @update:model-value="$event && take($event, freshGuestId(work.airframe!))"
     />
     <p v-if="guests.length > 0" class="hint">
-      Their pieces are as they were when taken. Once cut here, leave them out of their own airframe's boards.
+      Their pieces are as they were when taken. Once cut here, count them as cut on the boards of their own airframe.
     </p>
     <p v-if="message" role="status">{{ message }}</p>
   </section>

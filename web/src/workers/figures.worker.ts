@@ -1,13 +1,19 @@
 import { expose } from 'comlink';
 import {
+  boardViews,
   changedPieces,
   cutListOf,
+  gapBetweenParts,
   pagesOf,
   restsOfBoards,
   scaleFigures,
+  sentTo,
   slowFigures,
   takenAlong,
   toBuy,
+  wholeRestOf,
+  type ByHand,
+  type PieceAddress,
   type ScaleFigures,
   type Airframe,
   type SlowFigures,
@@ -45,6 +51,16 @@ const figures = {
   cutList: (change: AirframeChange): CutList => cutListOf(keeper.take(change)),
   rests: (change: AirframeChange, leastMm: number): readonly (readonly Polygon[])[] =>
     restsOfBoards(keeper.take(change), leastMm),
+  /** All that is left of a board around its largest rest. */
+  wholeRest(change: AirframeChange, board: number): Polygon | undefined {
+    const airframe = keeper.take(change),
+      view = airframe.nest && boardViews(airframe, airframe.nest)[board];
+    return view && wholeRestOf(view, gapBetweenParts(airframe.settings.nest));
+  },
+  sentTo(change: AirframeChange, from: PieceAddress, board: number): ByHand {
+    const airframe = keeper.take(change);
+    return sentTo(airframe, boardViews(airframe, airframe.nest!), airframe.nest!, from, board);
+  },
   toBuy: (change: AirframeChange): ToBuy => toBuy(keeper.take(change)),
   /** What of another airframe can be cut from the boards of this one, as a guest of an id. */
   takenAlong: (change: AirframeChange, other: Airframe, id: string): TakenAlong =>

@@ -7,6 +7,7 @@ import type {
   NestScope,
   OtherBoard,
   PageSearch,
+  PieceAddress,
   ScaleGoal,
   ScaleSearch,
 } from '@grain-fold/core/airframe';
@@ -81,6 +82,10 @@ export const slowly = {
   /** The rests of each board of the kept nest. */
   rests: (airframe: Airframe, leastMm: number): Answer<FiguresWorker['rests']> =>
     figures.ask(airframe, async (change) => figures.jobs.rests(change, leastMm)),
+  wholeRest: (airframe: Airframe, board: number): Answer<FiguresWorker['wholeRest']> =>
+    figures.ask(airframe, async (change) => figures.jobs.wholeRest(change, board)),
+  sentTo: (airframe: Airframe, from: PieceAddress, board: number): Answer<FiguresWorker['sentTo']> =>
+    figures.ask(airframe, async (change) => figures.jobs.sentTo(change, { ...from }, board)),
   /** What is to be bought so that every piece finds a place. */
   toBuy: (airframe: Airframe): Answer<FiguresWorker['toBuy']> =>
     figures.ask(airframe, async (change) => figures.jobs.toBuy(change)),

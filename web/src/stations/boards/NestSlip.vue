@@ -3,23 +3,21 @@ import { computed } from 'vue';
 import {
   boardsAtLeast,
   gapBetweenParts,
-  keptOffcut,
   largestRestOf,
   lyingApart,
   pieceName,
   piecesOnBoards,
-  wholeRestOf,
   type AirframeNest,
   type BoardView,
   type NestScope,
 } from '@grain-fold/core/airframe';
-import type { Polygon } from '@grain-fold/core/geometry';
 import { boardAreaMm2 } from '@grain-fold/core/stock';
-import { countOf, formatLength, formatLengthWithUnit, formatPrice } from '@grain-fold/core/units';
+import { countOf, formatLengthWithUnit, formatPrice } from '@grain-fold/core/units';
 import InTurn from '../../kit/InTurn.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import CutBoards from './CutBoards.vue';
 import CutWithOthers from './CutWithOthers.vue';
+import LargestRest from './LargestRest.vue';
 import NestCourse from './NestCourse.vue';
 import NestDistances from './NestDistances.vue';
 import NestsFound from './NestsFound.vue';
@@ -43,16 +41,6 @@ const yieldOfAll = computed(() => {
   return total > 0 ? props.views.reduce((sum, view) => sum + view.yield * area(view), 0) / total : 0;
 });
 const largest = computed(() => largestRestOf(props.views.filter(({ isCut }) => !isCut)));
-const whole = computed(() => largest.value && wholeRestOf(largest.value, gapBetweenParts(settings.value)));
-const restWords = ({ rest }: BoardView): string =>
-  `${formatLength(rest.maxX - rest.minX, work.unit, 0)} × ${formatLengthWithUnit(rest.maxY - rest.minY, work.unit, 0)}`;
-/** Puts a rest in stock, to be counted when its board is cut; the nest stays. */
-function keep(view: BoardView, corners?: Polygon): void {
-  const offcut = keptOffcut(work.airframe!, view, work.freshId('b'), corners);
-  if (!offcut) return;
-  work.setBoards(`Keep ${offcut.name}`, [...work.airframe!.boards, offcut]);
-  work.message = `${offcut.name} is in Stock with none counted: count it there when the board is cut.`;
-}
 const priceWords = (price: number): string => formatPrice(price, work.airframe?.settings.currency);
 const lay = (other: AirframeNest): void => {
   props.nesting.outcome.value = '';
@@ -164,17 +152,12 @@ const held = computed(() => {
         <div class="row">
           <span>Boards cost</span><span class="value">{{ priceWords(cost) }}</span>
         </div>
-        <template v-if="largest">
-          <div class="row">
-            <span
-              >Largest rest<small v-if="views.length > 1">, board {{ largest.number }}</small></span
-            ><span class="value">{{ restWords(largest) }}</span>
-          </div>
-          <div v-if="!isOld && !nesting.isRunning.value" class="keep">
-            <el-button size="small" @click="keep(largest)">Keep it as an offcut</el-button>
-            <el-button v-if="whole" size="small" @click="keep(largest, whole)">Keep all around it too</el-button>
-          </div>
-        </template>
+        <LargestRest
+          v-if="largest"
+          :view="largest"
+          :is-one-of-several="views.length > 1"
+          :can-keep="!isOld && !nesting.isRunning.value"
+        />
       </section>
     </InTurn>
     <InTurn v-if="!nesting.isRunning.value"><NestsFound @lay="lay" /></InTurn>
@@ -230,12 +213,6 @@ const held = computed(() => {
   min-width: 44px;
   text-align: right;
 }
-.keep {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 6px 0;
-}
 .outcome {
   margin-top: 12px;
   font-weight: 500;
@@ -243,9 +220,6 @@ const held = computed(() => {
 .hint {
   color: var(--ink-soft);
   margin-top: 4px;
-}
-.keep .el-button {
-  margin: 0;
 }
 .note {
   margin-top: 14px;

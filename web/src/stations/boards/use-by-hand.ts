@@ -1,6 +1,7 @@
 import { computed, ref, type ComputedRef } from 'vue';
-import { locked, pushed, sentTo, swapped, type ByHand, type PieceAddress } from '@grain-fold/core/airframe';
+import { locked, pushed, swapped, type ByHand, type PieceAddress } from '@grain-fold/core/airframe';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
+import { slowly } from '../../workers/index.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';
 import type { Placing } from './use-placing.ts';
 
@@ -44,12 +45,21 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
     if (nest && view && !placing.held.value && !placing.isKept())
       keep(`Push ${name()}`, pushed(work.airframe!, view, nest, at, { x, y }));
   }
-  function send(board: number): void {
-    const nest = work.airframe?.nest,
+  /** Sends the chosen piece to the lowest free place of another board, which is looked for in a worker. */
+  async function send(board: number): Promise<void> {
+    const airframe = work.airframe,
       from = placing.chosen.value;
-    if (!nest || !from || placing.isKept()) return;
-    const count = nest.boards.length;
-    if (!keep(`Send ${name()} to board ${board + 1}`, sentTo(work.airframe!, views(), nest, from, board))) return;
+    if (!airframe?.nest || !from || placing.isKept()) return;
+    const count = airframe.nest.boards.length,
+      label = `Send ${name()} to board ${board + 1}`;
+    let sent: ByHand;
+    try {
+      sent = await slowly.sentTo(airframe, from, board);
+    } catch (error) {
+      sent = { ok: false, message: error instanceof Error ? error.message : 'No place could be looked for.' };
+    }
+    // What was done meanwhile stands: the place was looked for in a nest that is no more.
+    if (work.airframe !== airframe || !keep(label, sent)) return;
     const isEmptied = work.airframe!.nest!.boards.length < count && from.board < board;
     const to = isEmptied ? board - 1 : board;
     placing.chosen.value = { board: to, index: work.airframe!.nest!.boards[to]!.placements.length - 1 };

@@ -53,6 +53,12 @@ export class Arrangement {
     return this.rooms[board]!.maxX - this.poses.strips[pose]!.width + 1e-6;
   }
 
+  /** The whole row that is nearest to a place between rows, and within the board where one beside it is. */
+  rowNear(board: number, pose: number, row: number): number {
+    const near = Math.round(row);
+    return near > this.lastRow(board, pose) ? Math.floor(row) : near;
+  }
+
   /** Puts a piece somewhere and works out its overlaps anew. */
   put(piece: number, board: number, pose: number, x: number, row: number): void {
     this.lift(piece);

@@ -2,9 +2,9 @@ import type { RandomSource } from '../units/index.ts';
 import { Arrangement, type Room } from './arrangement.ts';
 import { PlaceFinder } from './place-finder.ts';
 import type { PoseSet } from './pose-set.ts';
-import { Separator } from './separate.ts';
+import { Separator, type Weighing } from './separate.ts';
 
-/** Where a piece lies: on which of the boards, in which pose, its left side in mm and its foot in rows. */
+/** Where a piece lies: on which of the boards, in which pose, its left side in mm and its foot in rows, a part of one where a last touch has moved it. */
 export interface Spot {
   readonly board: number;
   readonly pose: number;
@@ -21,18 +21,26 @@ export interface AttemptStart {
   readonly blocked: readonly number[];
   /** Part of each piece, by its index in the pose set. */
   readonly parts: readonly number[];
-  /** Where each piece lay; those that lie there no more are put anywhere. */
+  /** Where each piece lay, between rows too; those that lie there no more are put anywhere. */
   readonly spots: readonly (Spot | undefined)[];
   /** The boards that each piece may lie on; left out where all may lie on any. */
   readonly choices?: readonly (readonly number[])[];
 }
 
-/** Passes without less overlap after which an attempt is given up. */
-const PATIENCE = 60;
+/** How long an attempt goes on, and how its overlaps weigh. */
+export interface Manner extends Weighing {
+  /** Passes without less overlap after which it is given up. */
+  readonly patience: number;
+  /** Moves for each piece that it may take. */
+  readonly movesAPiece: number;
+}
+/** Most attempts: many places are tried, quickly. */
+export const QUICK: Manner = { patience: 60, movesAPiece: 40, leastGrowth: 1.05, mostGrowth: 1.4, decay: 0.98 };
+/** Where a whole board is to be saved: seldom, and for as long as it takes. */
+export const PATIENT: Manner = { patience: 300, movesAPiece: 1000, leastGrowth: 1.05, mostGrowth: 1.2, decay: 0.95 };
+
 /** Overlap counts as less when it is below this share of the least before. */
 const LESS = 0.99;
-/** Moves for each piece that an attempt may take. */
-const MOVES_A_PIECE = 40;
 const LOTS_FOR_A_PLACE = 200;
 
 /** One attempt to lay pieces on fewer or smaller boards: they start where they lay, overlapping, and are separated. */
@@ -49,6 +57,7 @@ export class Attempt {
   constructor(
     private readonly start: AttemptStart,
     private readonly random: RandomSource,
+    private readonly manner: Manner = QUICK,
   ) {
     const { poses, rooms, blocked, parts } = start;
     this.pieces = parts.length;
@@ -56,9 +65,15 @@ export class Attempt {
     this.state = new Arrangement(poses, rooms, parts.length + blockedCount);
     let next = parts.length;
     blocked.forEach((pose, board) => {
-      if (pose >= 0) this.state.put(next++, board, pose, rooms[board]!.minX - 1, -1);
+      if (pose >= 0) this.state.put(next++, board, pose, rooms[board]!.minX - 1, -poses.rowsInOne);
     });
-    this.separator = new Separator(this.state, new PlaceFinder(this.state, random, start.choices), parts, random);
+    this.separator = new Separator(
+      this.state,
+      new PlaceFinder(this.state, random, start.choices),
+      parts,
+      random,
+      manner,
+    );
     const isPut = parts.map((part, piece) => this.putAt(piece, part, start.spots[piece]));
     if (!isPut.every(Boolean)) this.isSolved = false;
   }
@@ -74,8 +89,9 @@ export class Attempt {
         this.stale = 0;
         this.leastSpots = this.spots();
       } else this.stale += 1;
-      if (overlap > 0 && (this.stale >= PATIENCE || this.separator.moves >= MOVES_A_PIECE * this.pieces))
-        this.isSolved = false;
+      const isOver =
+        this.stale >= this.manner.patience || this.separator.moves >= this.manner.movesAPiece * this.pieces;
+      if (overlap > 0 && isOver) this.isSolved = false;
     }
   }
 
@@ -100,8 +116,9 @@ export class Attempt {
     const { poses, rooms, choices } = this.start,
       boards = choices?.[piece];
     if (boards?.length === 0) return false;
-    if (spot && spot.x <= state.lastX(spot.board, spot.pose) && spot.row <= state.lastRow(spot.board, spot.pose)) {
-      state.put(piece, spot.board, spot.pose, spot.x, spot.row);
+    const row = spot && state.rowNear(spot.board, spot.pose, spot.row);
+    if (spot && spot.x <= state.lastX(spot.board, spot.pose) && row! <= state.lastRow(spot.board, spot.pose)) {
+      state.put(piece, spot.board, spot.pose, spot.x, row!);
       return true;
     }
     for (let lot = 0; lot < LOTS_FOR_A_PLACE; lot++) {

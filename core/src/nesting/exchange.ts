@@ -51,7 +51,7 @@ function costOf(set: PieceSet, { kinds, spots }: SpotsOnBoards, exchange: Exchan
   const state = new Arrangement(poses, [room], count);
   staying.forEach((piece, at) => {
     const { pose, x, row } = spots[piece]!;
-    state.put(at, 0, pose, x, row);
+    state.put(at, 0, pose, x, state.rowNear(0, pose, row));
   });
   if (blocked >= 0) state.put(count - 1, 0, blocked, room.minX - 1, -1);
   const finder = new PlaceFinder(state, random);
@@ -61,7 +61,7 @@ function costOf(set: PieceSet, { kinds, spots }: SpotsOnBoards, exchange: Exchan
       { pose } = spots[piece]!,
       there = spots[toLast[index] ?? toLast[0] ?? staying[0] ?? piece]!;
     const x = Math.max(room.minX, Math.min(state.lastX(0, pose), there.x)),
-      row = Math.max(0, Math.min(state.lastRow(0, pose), there.row));
+      row = Math.max(0, Math.min(state.lastRow(0, pose), Math.round(there.row)));
     state.put(at, 0, pose, x, row);
     const place = finder.find(at, set.parts[piece]!);
     cost += place.cost;

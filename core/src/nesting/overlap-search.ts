@@ -1,12 +1,12 @@
 import { defined, type RandomSource } from '../units/index.ts';
 import type { Room } from './arrangement.ts';
-import type { Spot } from './attempt.ts';
+import { PATIENT, type Spot } from './attempt.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
 import { bestExchange, type Exchange } from './exchange.ts';
 import type { NestInstance } from './instance.ts';
 import { PieceSet, type SpotsOnBoards } from './piece-set.ts';
-import { RepeatedAttempt } from './repeated-attempt.ts';
+import { RepeatedAttempt, type Worth } from './repeated-attempt.ts';
 
 /** A last board smaller than this share is given up altogether. */
 const SMALLEST_LAST = 0.04;
@@ -16,11 +16,11 @@ const FIRST_STEP = 0.06,
   MOST_STEP = 0.2,
   AFTER_SUCCESS = 1.3,
   AFTER_FAILURE = 0.6;
-/** Where all pieces would fill the other boards less than this, leaving the last one out is tried so often, however full it is. */
+/** Where all pieces would fill the other boards less than this, such a share of all moves goes into leaving the last one out, however full it is. */
 const DENSEST_HOPE = 0.87,
   LEAVE_OUT_SHARE = 0.5;
-/** How many times as far off an attempt that saves a board may be and still be gone on with. */
-const BOARD_PATIENCE = 2;
+/** What saves a whole board is worth going on with from twice as far off, and for long. */
+const BOARD_SAVED: Worth = { patience: 2, manner: PATIENT };
 /** Most pieces that are moved in one attempt; of larger nests some boards at a time. */
 const MOST_PIECES = 160;
 /** Share of attempts that leave all but two or three boards as they are. */
@@ -60,6 +60,9 @@ export class OverlapSearch {
   private steps: [number, number] = [FIRST_STEP, FIRST_STEP];
   private axis: 0 | 1 = 0;
   private failures = 0;
+  /** Moves since it began, and those of them that went into leaving the last board out. */
+  private moves = 0;
+  private movesToLeaveOut = 0;
 
   constructor(
     private readonly instance: NestInstance,
@@ -76,6 +79,8 @@ export class OverlapSearch {
     this.running = undefined;
     this.steps = [FIRST_STEP, FIRST_STEP];
     this.failures = 0;
+    this.moves = 0;
+    this.movesToLeaveOut = 0;
   }
 
   /** Whether it has failed so often that another nest to start from is worth more. */
@@ -90,8 +95,10 @@ export class OverlapSearch {
       this.failures = STALE_AFTER;
       return undefined;
     }
-    const { attempt, axis, isExchange } = this.running;
+    const { attempt, axis, kinds, isExchange } = this.running;
     attempt.run(moves);
+    this.moves += moves;
+    if (kinds.length < this.chain!.kinds.length) this.movesToLeaveOut += moves;
     if (attempt.isSolved === undefined) return undefined;
     const found = attempt.isSolved ? this.taken(this.running) : undefined;
     this.running = undefined;
@@ -147,7 +154,7 @@ export class OverlapSearch {
     if (last < 0 || this.shareLeft() < SMALLEST_LAST) return true;
     const { taken } = this.pieces.boardRooms[kinds[last]!]!.board;
     const isHopeful = last > 0 && !taken && this.pieces.fillOf(kinds.slice(0, -1), spots) < DENSEST_HOPE;
-    return isHopeful && this.random() < LEAVE_OUT_SHARE;
+    return isHopeful && this.movesToLeaveOut <= LEAVE_OUT_SHARE * this.moves;
   }
   /** Share of the last board that the next step along the axis leaves. */
   private shareLeft(): number {
@@ -159,7 +166,7 @@ export class OverlapSearch {
     const { kinds } = this.chain!;
     const last = kinds.length - 1;
     if (last < 1 || this.pieces.boardRooms[kinds[last]!]!.board.taken) return undefined;
-    return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {}, { patience: BOARD_PATIENCE });
+    return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {}, { worth: BOARD_SAVED });
   }
 
   /** Both boards of an exchange with their pieces kept to them, the last no larger than it was, or smaller by some of the gain. */
@@ -256,7 +263,7 @@ export class OverlapSearch {
     kinds: readonly number[],
     boards: readonly number[],
     shrunk: Partial<Room>,
-    { homeless, patience }: { readonly homeless?: number; readonly patience?: number } = {},
+    { homeless, worth }: { readonly homeless?: number; readonly worth?: Worth } = {},
   ): Running {
     const { spots } = this.chain!;
     const here = new Map(boards.map((board, at) => [board, at]));
@@ -285,7 +292,7 @@ export class OverlapSearch {
         }),
       },
       this.random,
-      patience,
+      worth,
     );
     return { attempt, boards, pieces, kinds };
   }

@@ -2,7 +2,7 @@ import { regionArea } from '../geometry/index.ts';
 import type { Spot } from './attempt.ts';
 import { boardRooms, type BoardRoom } from './board-room.ts';
 import { mayLieOn, type NestInstance, type NestLayout } from './instance.ts';
-import { PoseSet, stripGrowth } from './pose-set.ts';
+import { FINE_ROWS, PoseSet, stripGrowth } from './pose-set.ts';
 import { stripsArea } from './strips.ts';
 
 /** A nest as boards of kinds, each by index in the instance, and where each piece lies on them; undefined for what has no place. */
@@ -28,7 +28,7 @@ export class PieceSet {
   ) {
     this.boardRooms = boardRooms(instance, pitchMm, stripGrowth(instance.clearance));
     const blocked = this.boardRooms.map((one) => one.blocked);
-    this.poses = new PoseSet(
+    this.poses = PoseSet.of(
       instance.parts,
       instance.clearance,
       pitchMm,
@@ -75,7 +75,7 @@ export class PieceSet {
     return wanted / there;
   }
 
-  /** A nest as boards and spots; feet are moved to the nearest row, and what stands a hair over the edge back into the room. */
+  /** A nest as boards and spots; feet are moved to the nearest fine row, and what stands a hair over the edge back into the room. */
   read(layout: NestLayout): SpotsOnBoards {
     const { instance, poses } = this;
     const kinds = layout.boards.map(({ boardId }) => instance.boards.findIndex(({ id }) => id === boardId));
@@ -89,12 +89,13 @@ export class PieceSet {
         const part = partOf.get(partId)!;
         const pose = poses.poseOf(part, { rotation, mirrored: mirrored ?? false });
         const strips = poses.strips[pose]!,
-          lastRow = Math.floor((maxY - minY - strips.height) / this.pitchMm + 1e-6);
+          fineMm = this.pitchMm / FINE_ROWS,
+          lastRow = Math.floor((maxY - minY - strips.height) / fineMm + 1e-6);
         spots[free[part]!.pop()!] = {
           board,
           pose,
           x: Math.max(minX, Math.min(maxX - strips.width, x + strips.minX)),
-          row: Math.max(0, Math.min(lastRow, Math.round((y + strips.minY - minY) / this.pitchMm))),
+          row: Math.max(0, Math.min(lastRow, Math.round((y + strips.minY - minY) / fineMm))) / FINE_ROWS,
         };
       }
     });

@@ -12,9 +12,12 @@ export interface FoundPlace {
 }
 
 /** Rows looked along for one move: anywhere on any board, and near where the piece lies. */
-const ROWS_ANYWHERE = 16,
-  ROWS_NEAR = 4,
+const ROWS_ANYWHERE = 8,
+  ROWS_NEAR = 2,
   NEAR_ROWS = 20;
+/** Fine rows looked along for the last touch, and how far they may be: a usual row up or down. */
+const FINE_SAMPLES = 6,
+  NEAR_FINE_ROWS = 16;
 /** Places that are refined, and how often each may slide. */
 const PLACES_KEPT = 3,
   REFINE_ROUNDS = 4;
@@ -53,8 +56,11 @@ export class PlaceFinder {
   /** The best place found for a piece that lies somewhere already. Valid until the next piece is looked at. */
   find(piece: number, part: number): Readonly<FoundPlace> {
     for (const place of this.best) place.cost = Infinity;
-    this.lookAnywhere(piece, part);
-    this.lookNear(piece, part);
+    if (this.arrangement.poses.rowsInOne > 1) this.lookClose(piece);
+    else {
+      this.lookAnywhere(piece, part);
+      this.lookNear(piece, part);
+    }
     let best = this.best[0]!;
     for (const place of this.best) {
       if (place.cost === Infinity) continue;
@@ -85,6 +91,18 @@ export class PlaceFinder {
         by = sample === 0 ? 0 : Math.round((2 * random() - 1) * NEAR_ROWS),
         last = state.lastRow(board, pose);
       if (last >= 0) this.tryRow(piece, board, pose, Math.max(0, Math.min(last, state.row[piece]! + by)));
+    }
+  }
+
+  /** As it is turned, on the fine rows round its own. */
+  private lookClose(piece: number): void {
+    const { arrangement: state, random } = this;
+    const board = state.board[piece]!,
+      pose = state.pose[piece]!,
+      last = state.lastRow(board, pose);
+    for (let sample = 0; sample < FINE_SAMPLES; sample++) {
+      const by = sample === 0 ? 0 : Math.round((2 * random() - 1) * NEAR_FINE_ROWS);
+      this.tryRow(piece, board, pose, Math.max(0, Math.min(last, state.row[piece]! + by)));
     }
   }
 

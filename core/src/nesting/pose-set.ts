@@ -27,6 +27,10 @@ const COARSE_MM = 4;
 const COLUMN_MM = 2;
 /** What overlaps by the rows' table and not by the columns' is taken to overlap so deep, in mm. */
 const LEAST_DEPTH_MM = 0.25;
+/** Into how many finer rows a row is divided, the width of a column with them, and the least depth told there, in mm. */
+export const FINE_ROWS = 16;
+const FINE_COLUMN_MM = 0.1,
+  LEAST_FINE_DEPTH_MM = 0.02;
 /** Depths below this are the rounding of sums, in mm. */
 const SLIVER_MM = 1e-7;
 
@@ -36,12 +40,31 @@ export interface Turn {
   readonly mirrored: boolean;
 }
 
+/** All poses of all parts, numbered through. */
+interface Poses {
+  readonly turns: readonly Turn[];
+  readonly strips: readonly Strips[];
+  /** The same outlines with rows for columns. */
+  readonly columnStrips: readonly Strips[];
+  readonly poseOfTurn: readonly ReadonlyMap<string, number>[];
+  /** For each part, its poses from `from` up to `to`. */
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+}
+
+/** How finely overlaps are told apart, in mm. */
+interface Pitches {
+  readonly rowMm: number;
+  readonly coarseMm: number;
+  readonly columnMm: number;
+  /** What overlaps by the rows' table and not by the columns' is taken to overlap so deep. */
+  readonly leastDepthMm: number;
+}
+
 /** All poses of all parts, numbered through, and where they overlap. */
 export class PoseSet {
   readonly turns: readonly Turn[];
   readonly strips: readonly Strips[];
-  private readonly poseOfTurn: readonly Map<string, number>[];
-  /** For each part, its poses from `from` up to `to`. */
   readonly from: Int32Array;
   readonly to: Int32Array;
   /** Forbidden shifts along x for whole rows; what is free there is free. */
@@ -50,52 +73,44 @@ export class PoseSet {
   readonly coarse: ForbiddenShifts;
   /** Forbidden shifts along y for whole columns: a guide. */
   readonly columns: ForbiddenShifts;
+  private fine: PoseSet | undefined;
 
-  /**
-   * @param others outlines that lie as they are, such as what of a board cannot be used; poses after those of the parts
-   */
-  constructor(parts: readonly NestPart[], clearanceMm: number, pitchMm: number, others: readonly Region[] = []) {
-    const turns: Turn[] = [],
-      strips: Strips[] = [];
-    this.from = new Int32Array(parts.length);
-    this.to = new Int32Array(parts.length);
-    const columns: Strips[] = [];
-    this.poseOfTurn = parts.map(() => new Map<string, number>());
-    const mostTurns = Math.max(8, Math.floor(MOST_POSES / parts.length));
-    const add = (own: Strips, ofColumns: Strips, turn: Turn): void => {
-      turns.push(turn);
-      strips.push(own);
-      columns.push(ofColumns);
-    };
-    parts.forEach((part, index) => {
-      this.from[index] = turns.length;
-      const grown = grownOutline(part, clearanceMm);
-      const seen: Strips[] = [];
-      for (const turn of turnsOf(part, mostTurns)) {
-        const t = placementTransform({ x: 0, y: 0, ...turn });
-        const region = grown.map((ring) => ring.map((p) => applyTransform(t, p)));
-        const corners = part.polygon.map(([x, y]) => applyTransform(t, { x, y })),
-          box = growBounds(boundsOf(corners), stripGrowth(clearanceMm)),
-          own = stripsWithin(region, box);
-        const alike = seen.findIndex((one) => isAlike(one, own));
-        this.poseOfTurn[index]!.set(nameOf(turn), this.from[index]! + (alike < 0 ? seen.length : alike));
-        if (alike >= 0) continue;
-        seen.push(own);
-        add(own, stripsWithin(turnedOver(region), boundsOver(box)), turn);
-      }
-      this.to[index] = turns.length;
-    });
-    for (const region of others) add(stripsOf(region), stripsOf(turnedOver(region)), { rotation: 0, mirrored: false });
+  /** @param rowsInOne into how many rows a usual row is divided; more than one for the last touch */
+  private constructor(
+    private readonly poses: Poses,
+    private readonly pitches: Pitches,
+    readonly rowsInOne: number,
+  ) {
+    const { turns, strips, columnStrips, from, to } = poses,
+      { rowMm, coarseMm, columnMm } = pitches;
     this.turns = turns;
     this.strips = strips;
-    this.rows = new ForbiddenShifts(strips, pitchMm);
-    this.coarse = new ForbiddenShifts(strips, COARSE_MM);
-    this.columns = new ForbiddenShifts(columns, COLUMN_MM);
+    this.from = from;
+    this.to = to;
+    this.rows = new ForbiddenShifts(strips, rowMm);
+    this.coarse = coarseMm === rowMm ? this.rows : new ForbiddenShifts(strips, coarseMm);
+    this.columns = new ForbiddenShifts(columnStrips, columnMm);
+  }
+
+  /**
+   * @param pitchMm height of a row
+   * @param others outlines that lie as they are, such as what of a board cannot be used; poses after those of the parts
+   */
+  static of(parts: readonly NestPart[], clearanceMm: number, pitchMm: number, others: readonly Region[] = []): PoseSet {
+    const pitches = { rowMm: pitchMm, coarseMm: COARSE_MM, columnMm: COLUMN_MM, leastDepthMm: LEAST_DEPTH_MM };
+    return new PoseSet(posesOf(parts, clearanceMm, others), pitches, 1);
+  }
+
+  /** The same poses on finer rows, for pieces that nearly lie free: tables of all their rows would be too large to look anywhere. */
+  finer(): PoseSet {
+    const rowMm = this.pitches.rowMm / FINE_ROWS;
+    const pitches = { rowMm, coarseMm: rowMm, columnMm: FINE_COLUMN_MM, leastDepthMm: LEAST_FINE_DEPTH_MM };
+    return (this.fine ??= new PoseSet(this.poses, pitches, FINE_ROWS));
   }
 
   /** The pose of a part that looks as it does so turned, or its first one where there are too many turns to know them all. */
   poseOf(part: number, turn: Turn): number {
-    return this.poseOfTurn[part]!.get(nameOf(turn)) ?? this.from[part]!;
+    return this.poses.poseOfTurn[part]!.get(nameOf(turn)) ?? this.from[part]!;
   }
 
   /**
@@ -112,11 +127,46 @@ export class PoseSet {
     if (along === 0) return 0;
     const across = depthIn(
       this.columns,
-      this.columns.place(a, b, Math.round(dx / COLUMN_MM)),
+      this.columns.place(a, b, Math.round(dx / this.pitches.columnMm)),
       rows * this.rows.pitchMm,
     );
-    return Math.min(along, Math.max(across, LEAST_DEPTH_MM));
+    return Math.min(along, Math.max(across, this.pitches.leastDepthMm));
   }
+}
+
+function posesOf(parts: readonly NestPart[], clearanceMm: number, others: readonly Region[]): Poses {
+  const turns: Turn[] = [],
+    strips: Strips[] = [],
+    columnStrips: Strips[] = [];
+  const from = new Int32Array(parts.length),
+    to = new Int32Array(parts.length);
+  const poseOfTurn = parts.map(() => new Map<string, number>());
+  const mostTurns = Math.max(8, Math.floor(MOST_POSES / parts.length));
+  const add = (own: Strips, ofColumns: Strips, turn: Turn): void => {
+    turns.push(turn);
+    strips.push(own);
+    columnStrips.push(ofColumns);
+  };
+  parts.forEach((part, index) => {
+    from[index] = turns.length;
+    const grown = grownOutline(part, clearanceMm);
+    const seen: Strips[] = [];
+    for (const turn of turnsOf(part, mostTurns)) {
+      const t = placementTransform({ x: 0, y: 0, ...turn });
+      const region = grown.map((ring) => ring.map((p) => applyTransform(t, p)));
+      const corners = part.polygon.map(([x, y]) => applyTransform(t, { x, y })),
+        box = growBounds(boundsOf(corners), stripGrowth(clearanceMm)),
+        own = stripsWithin(region, box);
+      const alike = seen.findIndex((one) => isAlike(one, own));
+      poseOfTurn[index]!.set(nameOf(turn), from[index]! + (alike < 0 ? seen.length : alike));
+      if (alike >= 0) continue;
+      seen.push(own);
+      add(own, stripsWithin(turnedOver(region), boundsOver(box)), turn);
+    }
+    to[index] = turns.length;
+  });
+  for (const region of others) add(stripsOf(region), stripsOf(turnedOver(region)), { rotation: 0, mirrored: false });
+  return { turns, strips, columnStrips, poseOfTurn, from, to };
 }
 
 /** Rows for columns. */

@@ -2,10 +2,14 @@ import type { RandomSource } from '../units/index.ts';
 import type { Arrangement } from './arrangement.ts';
 import type { PlaceFinder } from './place-finder.ts';
 
-/** By how much the weight of a pair grows in a pass, from the shallowest overlap to the deepest, and what pairs apart keep of theirs. */
-const GROWTH_LEAST = 1.05,
-  GROWTH_MOST = 1.4,
-  DECAY = 0.98;
+/** How the weights of pairs change in a pass. */
+export interface Weighing {
+  /** By how much that of a pair grows, from the shallowest overlap to the deepest. */
+  readonly leastGrowth: number;
+  readonly mostGrowth: number;
+  /** What pairs that are apart keep of theirs. */
+  readonly decay: number;
+}
 
 /** Moves overlapping pieces one at a time to where their overlaps weigh least, while pairs that stay in each other's way grow heavier. */
 export class Separator {
@@ -18,6 +22,7 @@ export class Separator {
     /** The part of each piece that may be moved; the others stay. */
     private readonly parts: readonly number[],
     private readonly random: RandomSource,
+    private readonly weighing: Weighing,
   ) {
     this.queue = new Int32Array(parts.length);
   }
@@ -49,13 +54,14 @@ export class Separator {
   }
 
   private reweigh(): void {
-    const { count, depth, weight } = this.state;
+    const { count, depth, weight } = this.state,
+      { leastGrowth, mostGrowth, decay } = this.weighing;
     let deepest = 0;
     for (let index = 0; index < depth.length; index++) if (depth[index]! > deepest) deepest = depth[index]!;
     for (let a = 0; a < count; a++) {
       for (let b = a + 1; b < count; b++) {
         const index = a * count + b;
-        const by = depth[index]! > 0 ? GROWTH_LEAST + (GROWTH_MOST - GROWTH_LEAST) * (depth[index]! / deepest) : DECAY;
+        const by = depth[index]! > 0 ? leastGrowth + (mostGrowth - leastGrowth) * (depth[index]! / deepest) : decay;
         const heavier = Math.max(1, weight[index]! * by);
         weight[index] = heavier;
         weight[b * count + a] = heavier;

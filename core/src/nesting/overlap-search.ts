@@ -1,6 +1,6 @@
 import { defined, type RandomSource } from '../units/index.ts';
 import type { Room } from './arrangement.ts';
-import { PATIENT, type Spot } from './attempt.ts';
+import { PATIENT, QUICK, type Spot } from './attempt.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
 import { bestExchange, type Exchange } from './exchange.ts';
@@ -18,9 +18,11 @@ const FIRST_STEP = 0.06,
   AFTER_FAILURE = 0.6;
 /** Where all pieces would fill the other boards less than this, such a share of all moves goes into leaving the last one out, however full it is. */
 const DENSEST_HOPE = 0.87,
-  LEAVE_OUT_SHARE = 0.5;
-/** What saves a whole board is worth going on with from twice as far off, and for long. */
-const BOARD_SAVED: Worth = { patience: 2, manner: PATIENT };
+  LEAVE_OUT_SHARE = 0.6;
+/** What saves a whole board is worth going on with from twice as far off. */
+const BOARD_SAVED: Worth = { patience: 2, manner: QUICK };
+/** Where all is to lie on one board there is nothing else to try: it may take long. */
+const ALL_ON_ONE: Worth = { patience: 2, manner: PATIENT };
 /** Most pieces that are moved in one attempt; of larger nests some boards at a time. */
 const MOST_PIECES = 160;
 /** Share of attempts that leave all but two or three boards as they are. */
@@ -166,7 +168,8 @@ export class OverlapSearch {
     const { kinds } = this.chain!;
     const last = kinds.length - 1;
     if (last < 1 || this.pieces.boardRooms[kinds[last]!]!.board.taken) return undefined;
-    return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {}, { worth: BOARD_SAVED });
+    const worth = last === 1 ? ALL_ON_ONE : BOARD_SAVED;
+    return this.attemptOn(kinds.slice(0, -1), this.chosenBoards(last), {}, { worth });
   }
 
   /** Both boards of an exchange with their pieces kept to them, the last no larger than it was, or smaller by some of the gain. */

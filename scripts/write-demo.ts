@@ -2,7 +2,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { writeProjectFile } from '@grain-fold/contract';
-import { faultsIn, searchAirframeNest, standingPart, type Airframe } from '@grain-fold/core/airframe';
+import { faultsIn, searchAirframeNest, squared, standingPart, type Airframe } from '@grain-fold/core/airframe';
 import { applyCommand } from '@grain-fold/core/editing';
 import { paperbarkMite } from './demo/paperbark-mite.ts';
 import { reedling1100 } from './demo/reedling-1100.ts';
@@ -46,5 +46,5 @@ function nestOf(airframe: Airframe): Airframe['nest'] {
   while (step.tried < STEPS) step = search.next().value;
   if (step.nest.unplaced.length > 0)
     throw new Error(`${airframe.name}: ${JSON.stringify(step.nest.unplaced)} found no place`);
-  return step.nest;
+  return squared(airframe, step.nest);
 }

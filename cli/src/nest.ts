@@ -1,4 +1,4 @@
-import { boardViews, searchAirframeNest } from '@grain-fold/core/airframe';
+import { boardViews, searchAirframeNest, squared } from '@grain-fold/core/airframe';
 import { instanceFault, searchNest, withKerfInClearance, type NestInstance } from '@grain-fold/core/nesting';
 import { numberOption, type CliOptions } from './arguments.ts';
 import { CliError } from './cli-error.ts';
@@ -21,7 +21,8 @@ export async function nest(file: string, options: CliOptions): Promise<CommandOu
   const airframe = await readAirframe(file, options);
   let step, seconds;
   for (step of searchAirframeNest(airframe, seed)) if ((seconds = isEnough(step.tried)) !== undefined) break;
-  const { nest: found, tried, score } = step!;
+  const { tried, score } = step!,
+    found = squared(airframe, step!.nest);
   const views = boardViews(airframe, found);
   return {
     exit: found.unplaced.length > 0 ? 'UNPLACED' : 'OK',

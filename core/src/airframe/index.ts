@@ -84,6 +84,7 @@ export {
   turnsOn,
   mayTurnTo,
 } from './nest-airframe.ts';
+export { squared } from './squared.ts';
 export { type AfterCut, cutBoard, restsOfBoards } from './cut-boards.ts';
 export { shapeOf } from './material-nests.ts';
 export { type NestAdvice, type NestAdviceStep, type NestChange, nestAdvice, withChange } from './nest-advice.ts';

@@ -1,4 +1,4 @@
-import { searchAirframeNest } from '@grain-fold/core/airframe';
+import { searchAirframeNest, squared } from '@grain-fold/core/airframe';
 import type { NestSearch, NestTold } from './nest-search.ts';
 
 /** How often a search tells how it stands, in ms. */
@@ -21,7 +21,9 @@ export function* toldSearch(
     const isLast = isToEnd() || now - start >= seconds * 1000;
     if (!isLast && now - told < TELL_EVERY_MS) continue;
     told = now;
-    yield { ...(isNews ? { nest } : {}), tried, score, seconds: (now - start) / 1000 };
+    // At the end pieces are laid square where that costs nothing.
+    const news = isLast ? { nest: squared(airframe, nest, scope.board) } : isNews ? { nest } : {};
+    yield { ...news, tried, score, seconds: (now - start) / 1000 };
     isNews = false;
     if (isLast) return;
   }

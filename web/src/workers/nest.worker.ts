@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { searchAirframeNest, type AirframeNest, type NestScope } from '@grain-fold/core/airframe';
+import { searchAirframeNest, squared, type AirframeNest, type NestScope } from '@grain-fold/core/airframe';
 import type { NestScore } from '@grain-fold/core/nesting';
 import { AirframeKeeper, type AirframeChange } from './kept-airframe.ts';
 
@@ -40,7 +40,8 @@ const nester = {
       const now = performance.now();
       const figures = { tried, score, seconds: (now - start) / 1000 };
       isNews ||= improved;
-      if (own !== running || (tried >= tries && !isGrowing)) return { nest, ...figures };
+      if (own !== running || (tried >= tries && !isGrowing))
+        return { nest: squared(airframe, nest, scope.board), ...figures };
       if (now - told < TELL_EVERY_MS) continue;
       told = now;
       onProgress(isNews ? { nest, ...figures } : figures);

@@ -1,0 +1,78 @@
+import { boundsHeight, boundsWidth } from '../geometry/index.ts';
+import { largestRest } from '../nesting/index.ts';
+import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
+import { relaid, rounded, slidTo } from './by-hand.ts';
+import { nestBoard, shapeOf } from './material-nests.ts';
+import { boardViews, pieceFaults, turnPlaced, turnsOn, type BoardView } from './nest-airframe.ts';
+
+/** Most pieces that a square place is looked for. */
+const MOST_LOOKED_FOR = 200;
+/** Grid on which the rest of a board is compared, in mm. */
+const REST_PITCH_MM = 2;
+
+const isSquare = (rotation: number): boolean => Math.abs(rotation - 90 * Math.round(rotation / 90)) < 1e-9;
+/** How far one turn is from another, 0 to 180 degrees. */
+const turnedBy = (from: number, to: number): number => Math.abs(((((to - from) % 360) + 540) % 360) - 180);
+
+/**
+ * A nest whose pieces lie square to their boards where that costs nothing: each that was turned aslant takes a square place beside its own
+ * where there is one and the rest of its board stays as large. Locked pieces, those of boards that are cut and those to be cut side by side stay.
+ * @param only the board that was nested by itself; left out, all
+ */
+export function squared(airframe: Airframe, nest: AirframeNest, only?: number): AirframeNest {
+  let now = nest,
+    left = MOST_LOOKED_FOR;
+  for (const { number, isCut, alikeTo } of boardViews(airframe, nest)) {
+    const board = number - 1;
+    if (isCut || (only !== undefined && board !== only)) continue;
+    if (alikeTo !== undefined && only === undefined) {
+      // Boards that are laid out alike stay so: they are cut from one list.
+      now = { ...now, boards: now.boards.with(board, now.boards[alikeTo - 1]!) };
+      continue;
+    }
+    for (const index of aslant(airframe, viewOf(airframe, now, board))) {
+      if (left-- <= 0) return now;
+      const place = squarePlace(airframe, viewOf(airframe, now, board), index);
+      if (place) now = relaid(now, board, new Map([[index, rounded(place)]]));
+    }
+  }
+  return now;
+}
+
+const viewOf = (airframe: Airframe, nest: AirframeNest, board: number): BoardView =>
+  boardViews(airframe, nest).find(({ number }) => number === board + 1)!;
+
+/** The pieces of a board that lie aslant and may be moved. */
+function aslant(airframe: Airframe, { pieces }: BoardView): readonly number[] {
+  const paired = (airframe.settings.nest.sideBySide ?? []).flatMap(({ first, second }) => [first, second]);
+  return pieces.flatMap(({ placed, piece }, index) =>
+    isSquare(placed.rotation) || placed.isLocked || paired.includes(piece.id) ? [] : [index],
+  );
+}
+
+/** A square place beside that of a piece, the nearest turn first; undefined where none is free or the rest would be smaller. */
+function squarePlace(airframe: Airframe, view: BoardView, index: number): PlacedPiece | undefined {
+  const { piece, placed } = view.pieces[index]!;
+  const turns = turnsOn(airframe, piece, view.board)
+    .filter(isSquare)
+    .sort((a, b) => turnedBy(placed.rotation, a) - turnedBy(placed.rotation, b));
+  const before = restMm2(view);
+  for (const turn of turns) {
+    const slid = slidTo(airframe, view, index, piece, turnPlaced(piece, placed, turn)),
+      place = slid && rounded(slid);
+    if (!place || pieceFaults(airframe, view, index, place).length > 0) continue;
+    const after = { ...view, pieces: view.pieces.with(index, { piece, placed: place, shape: shapeOf(piece, place) }) };
+    if (restMm2(after) >= before - 1e-6) return place;
+  }
+  return undefined;
+}
+
+/** Area of the largest rectangle that a board has left. */
+function restMm2({ board, pieces }: BoardView): number {
+  const rest = largestRest(
+    nestBoard(board, false),
+    pieces.map(({ shape }) => shape),
+    REST_PITCH_MM,
+  );
+  return boundsWidth(rest) * boundsHeight(rest);
+}

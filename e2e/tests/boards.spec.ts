@@ -152,6 +152,7 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
   await test.step('what the third cuts of the second is told there, counted as cut and nested there no more', async () => {
     await station(page, 'Boards');
     await choose(page, 'Pieces of', 'Second');
+    await expect(page.getByRole('region', { name: 'Cut together' })).toContainText('Taken along for the next nest');
     await page.getByRole('button', { name: 'Nest again' }).first().click();
     await searched(page);
     await expect(page.getByText('2 pieces placed')).toBeVisible();

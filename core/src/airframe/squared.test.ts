@@ -123,4 +123,20 @@ test('whatever a search finds keeps all its pieces, has no fault and as large a 
   const both = squared(airframe, alike);
   expect(both.boards[0]!.placements).toEqual(both.boards[1]!.placements);
   expect(turns(both)[0]! % 90).toBe(0);
+  // One laid out like a cut board is not cut, and one laid out like one with a lock has none; each is looked at by itself.
+  const place = lying('p0', 30, 200, 200);
+  const besideCut = squared(airframe, {
+    ...alike,
+    boards: [{ boardId: foam.id, placements: [place], cutFrom: { ...foam } }, alike.boards[1]!],
+  });
+  expect(besideCut.boards[0]!.placements).toEqual([place]);
+  expect(besideCut.boards[1]).not.toHaveProperty('cutFrom');
+  expect(turns(besideCut, 1)[0]! % 90).toBe(0);
+  for (const at of [0, 1]) {
+    const nest = nestOf(...[0, 1].map((board) => [board === at ? { ...place, isLocked: true } : place]));
+    const after = squared(airframe, nest);
+    expect(after.boards[at]!.placements).toEqual([{ ...place, isLocked: true }]);
+    expect(after.boards[1 - at]!.placements[0]).not.toHaveProperty('isLocked');
+    expect(turns(after, 1 - at)[0]! % 90).toBe(0);
+  }
 });

@@ -25,9 +25,10 @@ export function squared(airframe: Airframe, nest: AirframeNest, only?: number): 
   for (const { number, isCut, alikeTo } of boardViews(airframe, nest)) {
     const board = number - 1;
     if (isCut || (only !== undefined && board !== only)) continue;
-    if (alikeTo !== undefined && only === undefined) {
+    if (alikeTo !== undefined && only === undefined && [alikeTo - 1, board].every((at) => isOpen(nest.boards[at]!))) {
       // Boards that are laid out alike stay so: they are cut from one list.
-      now = { ...now, boards: now.boards.with(board, now.boards[alikeTo - 1]!) };
+      const { placements } = now.boards[alikeTo - 1]!;
+      now = { ...now, boards: now.boards.with(board, { ...now.boards[board]!, placements }) };
       continue;
     }
     for (const index of aslant(airframe, viewOf(airframe, now, board))) {
@@ -38,6 +39,10 @@ export function squared(airframe: Airframe, nest: AirframeNest, only?: number): 
   }
   return now;
 }
+
+/** Whether a board is neither cut nor has a piece that is locked. */
+const isOpen = ({ cutFrom, placements }: AirframeNest['boards'][number]): boolean =>
+  !cutFrom && placements.every(({ isLocked }) => !isLocked);
 
 const viewOf = (airframe: Airframe, nest: AirframeNest, board: number): BoardView =>
   boardViews(airframe, nest).find(({ number }) => number === board + 1)!;

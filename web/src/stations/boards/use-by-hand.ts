@@ -59,7 +59,11 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
       sent = { ok: false, message: error instanceof Error ? error.message : 'No place could be looked for.' };
     }
     // What was done meanwhile stands: the place was looked for in a nest that is no more.
-    if (work.airframe !== airframe || !keep(label, sent)) return;
+    if (work.airframe !== airframe) {
+      placing.refusal.value = 'The nest was changed while a place was looked for: send the piece again.';
+      return;
+    }
+    if (!keep(label, sent)) return;
     const isEmptied = work.airframe!.nest!.boards.length < count && from.board < board;
     const to = isEmptied ? board - 1 : board;
     placing.chosen.value = { board: to, index: work.airframe!.nest!.boards[to]!.placements.length - 1 };

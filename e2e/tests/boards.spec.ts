@@ -172,6 +172,34 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
   });
 });
 
+test('a spar longer than its board is turned freely, lies aslant on it, and stays so in the file', async ({
+  page,
+  workshop,
+}) => {
+  // 825 × 20 fits 700 × 500 at 35° (687 × 490) and at none of 15, 30 and 45°.
+  await signUp(page, workshop);
+  await newAirframe(page, 'Aslant');
+  await drawPlate(page, 'Spar', '825', '20');
+  await page.getByRole('button', { name: 'Turn free parts freely' }).click();
+  await expect(page.getByText('Spar is larger than any board')).toHaveCount(0);
+  await station(page, 'Boards');
+  const freely = page.getByRole('checkbox', { name: 'and by any angle where that lets them fit' });
+  await expect(freely).toBeChecked();
+  await choose(page, 'Search', 'briefly');
+  await page.getByRole('button', { name: 'Nest the parts' }).click();
+  await searched(page);
+  await choosePiece(page, 'Spar');
+  const turn = Number(await chosen(page).getByLabel('Turned').inputValue());
+  expect([35, 145, 215, 325].some((one) => Math.abs(one - turn) < 2)).toBe(true);
+  await saved(page);
+  await page.reload();
+  await expect(freely).toBeChecked();
+  await expect(page.getByText('This nest is older than the parts')).toHaveCount(0);
+  // Without it the nest is one of another rule, and the spar is told to be too long.
+  await freely.uncheck();
+  await expect(page.getByText('This nest is older than the parts')).toBeVisible();
+});
+
 test('a search on the server goes on when the page is left and the server is killed, and its nest is there', async ({
   page,
   workshop,

@@ -15,7 +15,7 @@ import {
 import { TURN_STEPS } from '@grain-fold/core/stock';
 import { LENGTH_UNITS, MASS_PER_AREA } from '@grain-fold/core/units';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, Matches } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsOptional, Matches } from 'class-validator';
 import { IsFlag } from './form-fields.ts';
 import { MOST_COPIES, NestGuestDto } from './guest.dto.ts';
 import {
@@ -125,6 +125,8 @@ export class NestSettingsDto {
   @IsOptional() @IsNumberBetween(0, WIDEST_KERF_MM) kerfMm?: number;
   @IsNumberBetween(0, 200) edgeMarginMm!: number;
   @IsOneOf(TURN_STEPS) turnStep!: number;
+  /** Whether parts that no grain holds may be turned by any angle besides; left out where not. */
+  @IsOptional() @Equals(true, { message: 'must be true, or left out' }) turnsFreely?: true;
   @IsCountBetween(0, 4_294_967_295) seed!: number;
   /** How many of the airframe are cut together. */
   @IsOptional() @IsCountBetween(2, MOST_SETS) sets?: number;

@@ -15,6 +15,8 @@ export interface NestSettings {
   /** Least distance from a board's edge in mm; a cut may run over the edge. */
   readonly edgeMarginMm: number;
   readonly turnStep: TurnStep;
+  /** Whether parts that no grain holds may be turned by any angle besides, where that lets them fit. */
+  readonly turnsFreely?: true;
   /** Same seed, same nest. */
   readonly seed: number;
   /** How many of the airframe are cut together, 2 or more; one when undefined. */

@@ -8,7 +8,7 @@ import {
   type ResolveContext,
   type ResolvedPart,
 } from '../resolve/index.ts';
-import { withoutHistory } from '../stock/index.ts';
+import { fitStep, withoutHistory } from '../stock/index.ts';
 import { stableHash, memo, identityOf } from '../units/index.ts';
 import { setsOf, type Airframe } from './airframe.ts';
 import { guestPieces } from './guests.ts';
@@ -74,7 +74,7 @@ const ownFaults = memo(
       boards,
       scale,
       edgeMarginMm: nest.edgeMarginMm,
-      turnStep: nest.turnStep,
+      turnStep: fitStep(nest),
       variants,
     });
   },

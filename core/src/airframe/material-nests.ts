@@ -1,3 +1,4 @@
+import { turnsToFit } from '../checks/index.ts';
 import type { Point, Shape } from '../geometry/index.ts';
 import {
   placedShape,
@@ -8,7 +9,7 @@ import {
   type Placement,
   type XY,
 } from '../nesting/index.ts';
-import { allowedTurns, blemishRing, type Board } from '../stock/index.ts';
+import { allowedTurns, blemishRing, liesAnyWay, type Board } from '../stock/index.ts';
 import { defined } from '../units/index.ts';
 import { gapBetweenParts, mayBeCutFrom, type Airframe, type PlacedPiece } from './airframe.ts';
 import { piecesToNest } from './funnel.ts';
@@ -93,10 +94,15 @@ function nestPart(
   boards: readonly Board[],
 ): NestPart {
   const own = boards.filter((board) => mayBeCutFrom(airframe, part.id, board));
+  const { turnStep, turnsFreely, edgeMarginMm } = airframe.settings.nest,
+    boardGrain = hasGrain ? 'width' : 'none',
+    listed = allowedTurns(part.grain, boardGrain, turnStep);
+  const isFree = turnsFreely && liesAnyWay(part.grain, boardGrain);
   return {
     id,
     quantity,
-    rotations: allowedTurns(part.grain, hasGrain ? 'width' : 'none', airframe.settings.nest.turnStep),
+    rotations: isFree ? [...listed, ...turnsToFit(part, own, part.grain, edgeMarginMm, turnStep)] : listed,
+    ...(isFree ? { turnsFreely } : {}),
     polygon: part.outer.map(({ x, y }) => [x, y] as const),
     holes: part.holeRings.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
     ...(own.length < boards.length ? { boards: own.map((board) => board.id) } : {}),

@@ -10,6 +10,7 @@ export type NestChange =
   | { readonly kind: 'grain'; readonly partIds: readonly string[] }
   | { readonly kind: 'apart' }
   | { readonly kind: 'turns'; readonly turnStep: TurnStep }
+  | { readonly kind: 'freely' }
   | { readonly kind: 'clearance'; readonly clearanceMm: number }
   | { readonly kind: 'margin'; readonly edgeMarginMm: number };
 
@@ -56,6 +57,8 @@ export function withChange(airframe: Airframe, change: NestChange): Airframe {
     }
     case 'turns':
       return nestWith({ turnStep: change.turnStep });
+    case 'freely':
+      return nestWith({ turnsFreely: true });
     case 'clearance':
       return nestWith({ clearanceMm: change.clearanceMm });
     case 'margin':
@@ -70,9 +73,16 @@ function freed(part: Part): Part {
   return { ...free, source: { ...part.source, own: [...(part.source.own ?? []), 'grain'] } };
 }
 
+const turnsToTry = ({ turnStep, turnsFreely }: Airframe['settings']['nest']): readonly NestChange[] => [
+  ...TURN_STEPS.filter((step) => step < turnStep && step >= 30).map(
+    (step) => ({ kind: 'turns', turnStep: step }) as const,
+  ),
+  ...(turnsFreely ? [] : [{ kind: 'freely' as const }]),
+];
+
 /** The changes that are worth trying on an airframe. */
 function changesOf(airframe: Airframe): readonly NestChange[] {
-  const { turnStep, clearanceMm, edgeMarginMm, sideBySide } = airframe.settings.nest;
+  const { clearanceMm, edgeMarginMm, sideBySide } = airframe.settings.nest;
   const areas = new Map<string, number>();
   for (const { part, quantity } of piecesToNest(airframe))
     areas.set(part.id, (areas.get(part.id) ?? 0) + part.areaMm2 * quantity);
@@ -81,14 +91,12 @@ function changesOf(airframe: Airframe): readonly NestChange[] {
     .filter(({ id, grain }) => grained && grain.rule !== 'any' && areas.has(id))
     .sort((a, b) => areas.get(b.id)! - areas.get(a.id)!)
     .map(({ id }) => id);
+  const isAnyFree = !grained || airframe.parts.some(({ id, grain }) => grain.rule === 'any' && areas.has(id));
   return [
     ...held.slice(0, MOST_PARTS).map((id): NestChange => ({ kind: 'grain', partIds: [id] })),
     ...(held.length > 1 ? [{ kind: 'grain' as const, partIds: held }] : []),
     ...(sideBySide ? [{ kind: 'apart' as const }] : []),
-    ...TURN_STEPS.filter((step) => step < turnStep && step >= 30).map((step): NestChange => ({
-      kind: 'turns',
-      turnStep: step,
-    })),
+    ...(isAnyFree ? turnsToTry(airframe.settings.nest) : []),
     ...(clearanceMm > 1 ? [{ kind: 'clearance' as const, clearanceMm: clearanceMm / 2 }] : []),
     ...(edgeMarginMm > 1 ? [{ kind: 'margin' as const, edgeMarginMm: edgeMarginMm / 2 }] : []),
   ];

@@ -1,8 +1,11 @@
 import { boundsHeight, boundsWidth } from '../geometry/index.ts';
-import { largestRest } from '../nesting/index.ts';
+import { largestRest, squareTurns } from '../nesting/index.ts';
+import { liesAnyWay, type Board } from '../stock/index.ts';
+import { degreesBetween } from '../units/index.ts';
 import type { Airframe, AirframeNest, PlacedPiece } from './airframe.ts';
 import { relaid, rounded, slidTo } from './by-hand.ts';
 import { nestBoard, shapeOf } from './material-nests.ts';
+import type { Piece } from './piece.ts';
 import { boardViews, pieceFaults, turnPlaced, turnsOn, type BoardView } from './nest-airframe.ts';
 
 /** Most pieces that a square place is looked for. */
@@ -10,9 +13,17 @@ const MOST_LOOKED_FOR = 200;
 /** Grid on which the rest of a board is compared, in mm. */
 const REST_PITCH_MM = 2;
 
-const isSquare = (rotation: number): boolean => Math.abs(rotation - 90 * Math.round(rotation / 90)) < 1e-9;
-/** How far one turn is from another, 0 to 180 degrees. */
-const turnedBy = (from: number, to: number): number => Math.abs(((((to - from) % 360) + 540) % 360) - 180);
+/** Turns nearer than this are the same, in degrees: those of edges are rounded. */
+const SAME_DEGREES = 0.05;
+
+const isUpright = (rotation: number): boolean => Math.abs(rotation - 90 * Math.round(rotation / 90)) < 1e-9;
+
+/** The turns in which a piece lies square on a board: upright, and where it may be turned freely with a long edge along the board. */
+function squareTurnsOf(airframe: Airframe, piece: Piece, board: Board): readonly number[] {
+  const isFree = airframe.settings.nest.turnsFreely && liesAnyWay(piece.part.grain, board.grain);
+  const ofEdges = isFree ? squareTurns(piece.part.outer.map(({ x, y }) => [x, y])) : [];
+  return [...turnsOn(airframe, piece, board).filter(isUpright), ...ofEdges];
+}
 
 /**
  * A nest whose pieces lie square to their boards where that costs nothing: each that was turned aslant takes a square place beside its own
@@ -48,19 +59,21 @@ const viewOf = (airframe: Airframe, nest: AirframeNest, board: number): BoardVie
   boardViews(airframe, nest).find(({ number }) => number === board + 1)!;
 
 /** The pieces of a board that lie aslant and may be moved. */
-function aslant(airframe: Airframe, { pieces }: BoardView): readonly number[] {
+function aslant(airframe: Airframe, { board, pieces }: BoardView): readonly number[] {
   const paired = (airframe.settings.nest.sideBySide ?? []).flatMap(({ first, second }) => [first, second]);
+  const isSquare = (piece: Piece, turn: number): boolean =>
+    isUpright(turn) || squareTurnsOf(airframe, piece, board).some((one) => degreesBetween(one, turn) < SAME_DEGREES);
   return pieces.flatMap(({ placed, piece }, index) =>
-    isSquare(placed.rotation) || placed.isLocked || paired.includes(piece.id) ? [] : [index],
+    placed.isLocked || paired.includes(piece.id) || isSquare(piece, placed.rotation) ? [] : [index],
   );
 }
 
 /** A square place beside that of a piece, the nearest turn first; undefined where none is free or the rest would be smaller. */
 function squarePlace(airframe: Airframe, view: BoardView, index: number): PlacedPiece | undefined {
   const { piece, placed } = view.pieces[index]!;
-  const turns = turnsOn(airframe, piece, view.board)
-    .filter(isSquare)
-    .sort((a, b) => turnedBy(placed.rotation, a) - turnedBy(placed.rotation, b));
+  const turns = squareTurnsOf(airframe, piece, view.board).toSorted(
+    (a, b) => degreesBetween(placed.rotation, a) - degreesBetween(placed.rotation, b),
+  );
   const before = restMm2(view);
   for (const turn of turns) {
     const slid = slidTo(airframe, view, index, piece, turnPlaced(piece, placed, turn)),

@@ -48,7 +48,12 @@ export type AirframeAction =
   | { readonly name: 'setScale'; readonly factor: number }
   | { readonly name: 'addBoard'; readonly material: string }
   | { readonly name: 'addBoardOf'; readonly material: string; readonly widthMm: number; readonly heightMm: number }
-  | { readonly name: 'setNest'; readonly turnStep?: TurnStep; readonly edgeMarginMm?: number }
+  | {
+      readonly name: 'setNest';
+      readonly turnStep?: TurnStep;
+      readonly turnsFreely?: true;
+      readonly edgeMarginMm?: number;
+    }
   | { readonly name: 'removePart'; readonly partId: string }
   | { readonly name: 'splitPart'; readonly partId: string }
   | { readonly name: 'countBoards'; readonly boardId: string; readonly count: number }

@@ -3,7 +3,7 @@ import { midpoint } from '../geometry/index.ts';
 import { operationFaults } from '../operations/index.ts';
 import { featureIdOf, isMirrorId, findPath, type Part } from '../part/index.ts';
 import { expandPart, type ExpandContext, type ResolvedPart } from '../resolve/index.ts';
-import type { Board, TurnStep } from '../stock/index.ts';
+import type { Board, FitStep } from '../stock/index.ts';
 import { drawingFaults, grainFaults } from './drawing-checks.ts';
 import type { Fault, Mend } from './fault.ts';
 import { foldFaults, lipFaults, slantFaults } from './fold-checks.ts';
@@ -18,7 +18,7 @@ export interface CheckContext {
   readonly boards: readonly Board[];
   readonly scale: number;
   readonly edgeMarginMm: number;
-  readonly turnStep: TurnStep;
+  readonly turnStep: FitStep;
   /** Every variant of the airframe. */
   readonly variants: readonly string[];
 }

@@ -2,7 +2,15 @@ import { applyTransform, boundsHeight, boundsOf, boundsWidth, convexHull, rotati
 import { splitPart } from '../editing/index.ts';
 import type { Part } from '../part/index.ts';
 import type { ResolvedPart } from '../resolve/index.ts';
-import { allowedTurns, LONGEST_BOARD_MM, TURN_STEPS, type Board, type TurnStep } from '../stock/index.ts';
+import {
+  allowedTurns,
+  fitStep,
+  LONGEST_BOARD_MM,
+  TURN_STEPS,
+  type Board,
+  type FitStep,
+  type TurnStep,
+} from '../stock/index.ts';
 import type { Fault, Mend } from './fault.ts';
 import { lengthText, sizeText } from '../units/index.ts';
 
@@ -27,14 +35,38 @@ export function largestFit(
   boards: readonly Board[],
   grain: Part['grain'],
   edgeMarginMm: number,
-  step: TurnStep,
+  step: FitStep,
 ): number {
   const fits = boards.flatMap((board) =>
-    sizesIn(part, allowedTurns(grain, board.grain, step)).map(({ width, height }) =>
-      Math.min((board.widthMm - 2 * edgeMarginMm) / width, (board.heightMm - 2 * edgeMarginMm) / height),
-    ),
+    sizesIn(part, allowedTurns(grain, board.grain, step)).map((size) => fitOn(board, size, edgeMarginMm)),
   );
   return Math.max(0, ...fits);
+}
+
+const fitOn = (
+  { widthMm, heightMm }: Board,
+  { width, height }: { readonly width: number; readonly height: number },
+  edgeMarginMm: number,
+): number => Math.min((widthMm - 2 * edgeMarginMm) / width, (heightMm - 2 * edgeMarginMm) / height);
+
+/**
+ * Turns beside the listed ones that a part, to be turned freely, needs so that it fits one of the boards at all: the roomiest by whole degrees, and the
+ * same on a board that lies the other way round. None where it fits as listed.
+ */
+export function turnsToFit(
+  part: ResolvedPart,
+  boards: readonly Board[],
+  grain: Part['grain'],
+  edgeMarginMm: number,
+  step: TurnStep,
+): readonly number[] {
+  if (boards.length === 0 || largestFit(part, boards, grain, edgeMarginMm, step) >= FITS) return [];
+  const halfTurn = Array.from({ length: 180 }, (_, turn) => turn);
+  const factors = sizesIn(part, halfTurn).map((size) =>
+    Math.max(...boards.map((board) => fitOn(board, size, edgeMarginMm))),
+  );
+  const roomiest = factors.indexOf(Math.max(...factors));
+  return [0, 90, 180, 270].map((by) => (roomiest + by) % 360);
 }
 
 /** Slots whose plate's material is not in stock: their width is a guess. */
@@ -63,7 +95,7 @@ export function sizeFaults(
   boards: readonly Board[],
   scale: number,
   edgeMarginMm: number,
-  step: TurnStep,
+  step: FitStep,
 ): readonly Fault[] {
   if (resolved.outer.length === 0) return [];
   const ofMaterial = boards.filter((board) => board.material === part.material && board.count > 0);
@@ -106,7 +138,7 @@ function grainMends(
   resolved: ResolvedPart,
   boards: readonly Board[],
   edgeMarginMm: number,
-  step: TurnStep,
+  step: FitStep,
 ): readonly Mend[] {
   const free = { ...part.grain, rule: 'any' as const };
   return part.grain.rule !== 'any' && largestFit(resolved, boards, free, edgeMarginMm, step) >= FITS
@@ -114,18 +146,21 @@ function grainMends(
     : [];
 }
 
-/** Turned by finer steps it would fit: the coarsest that does. */
+/** Turned by finer steps, or freely, it would fit: the coarsest that does. */
 function stepMends(
   part: Part,
   resolved: ResolvedPart,
   boards: readonly Board[],
   edgeMarginMm: number,
-  step: TurnStep,
+  step: FitStep,
 ): readonly Mend[] {
-  const turnStep = [...TURN_STEPS]
-    .sort((a, b) => b - a)
-    .find((one) => one < step && largestFit(resolved, boards, part.grain, edgeMarginMm, one) >= FITS);
-  return turnStep ? [{ label: `Turn free parts by ${turnStep}°`, action: { name: 'setNest', turnStep } }] : [];
+  const fits = (one: FitStep): boolean =>
+    one < step && largestFit(resolved, boards, part.grain, edgeMarginMm, one) >= FITS;
+  const turnStep = [...TURN_STEPS].sort((a, b) => b - a).find(fits);
+  if (turnStep) return [{ label: `Turn free parts by ${turnStep}°`, action: { name: 'setNest', turnStep } }];
+  return fits(fitStep({ turnStep: 15, turnsFreely: true }))
+    ? [{ label: 'Turn free parts freely', action: { name: 'setNest', turnsFreely: true } }]
+    : [];
 }
 
 /** Nearer to the board's edge it would fit. */
@@ -134,7 +169,7 @@ function marginMends(
   resolved: ResolvedPart,
   boards: readonly Board[],
   edgeMarginMm: number,
-  step: TurnStep,
+  step: FitStep,
 ): readonly Mend[] {
   const most = Math.max(
     ...boards.flatMap((board) =>
@@ -168,7 +203,7 @@ function boardMends(
   resolved: ResolvedPart,
   [like]: readonly Board[],
   edgeMarginMm: number,
-  step: TurnStep,
+  step: FitStep,
 ): readonly Mend[] {
   const withMargin = (size: number): number => Math.ceil((size + 2 * edgeMarginMm) / 10) * 10;
   return sizesIn(resolved, allowedTurns(part.grain, like!.grain, step))

@@ -12,6 +12,7 @@ import {
   type Point,
   type Region,
 } from '../geometry/index.ts';
+import { degreesBetween } from '../units/index.ts';
 import { mayLieOn, type NestInstance, type NestPart, type Placement, type XY } from './instance.ts';
 import { grownShape, placedShape, placementTransform } from './nest-piece.ts';
 import { ShiftIntervals } from './shift-intervals.ts';
@@ -62,7 +63,7 @@ export function lyingBeside(instance: NestInstance, first: NestPart, second: Nes
 }
 
 const isAmong = (turn: number, turns: readonly number[]): boolean =>
-  turns.some((one) => Math.abs(((((one - turn) % 360) + 540) % 360) - 180) < 1e-6);
+  turns.some((one) => degreesBetween(one, turn) < 1e-6);
 
 /** The turns of the second against the first, square ones before others. */
 function turnsBetween({ rotations }: NestPart, second: NestPart): readonly number[] {

@@ -1,5 +1,5 @@
 import { distanceToEdge, isInside, separation, type Polygon, type Shape } from '../geometry/index.ts';
-import { mayLieOn, type NestBoard, type NestInstance, type NestLayout } from './instance.ts';
+import { mayBeTurnedBy, mayLieOn, type NestBoard, type NestInstance, type NestLayout } from './instance.ts';
 import { placedShape, takenShapes } from './nest-piece.ts';
 
 /** What is wrong with one placed piece. */
@@ -93,7 +93,7 @@ export function layoutFaults(instance: NestInstance, layout: NestLayout): readon
     for (const placement of placements) {
       const part = parts.get(placement.partId);
       if (!part) return void faults.push(`board ${at + 1}: there is no part "${placement.partId}"`);
-      if (!part.rotations.some((turn) => Math.abs(((turn - placement.rotation + 540) % 360) - 180) < 1e-6))
+      if (!mayBeTurnedBy(part, placement.rotation))
         faults.push(`${placement.partId}: may not be turned by ${placement.rotation}°`);
       if (placement.mirrored && !part.allowMirror) faults.push(`${placement.partId}: may not be turned over`);
       if (!mayLieOn(part, board)) faults.push(`${placement.partId}: may not lie on board "${boardId}"`);

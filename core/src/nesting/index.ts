@@ -1,3 +1,4 @@
+export { squareTurns } from './free-turns.ts';
 export { type PlacementFault, layoutFaults, placementFaults } from './check-layout.ts';
 export type { NestBoard, NestInstance, NestLayout, NestPart, Placement, TakenShape, XY } from './instance.ts';
 export { withKerfInClearance } from './instance.ts';

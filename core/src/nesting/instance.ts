@@ -1,3 +1,5 @@
+import { degreesBetween } from '../units/index.ts';
+
 /** A point as it stands in nest files: [x, y] in mm. */
 export type XY = readonly [number, number];
 
@@ -29,12 +31,18 @@ export interface NestPart {
   readonly quantity: number;
   /** Turns allowed, degrees counter-clockwise. */
   readonly rotations: readonly number[];
+  /** Whether every other turn is allowed too; those listed are where a search begins. */
+  readonly turnsFreely?: boolean;
   readonly allowMirror?: boolean;
   /** Ids of the boards that it may lie on; any when left out. */
   readonly boards?: readonly string[];
 }
 /** Whether a part may lie on a board. */
 export const mayLieOn = ({ boards }: NestPart, { id }: NestBoard): boolean => boards?.includes(id) ?? true;
+
+/** Whether a part may be turned by so many degrees. */
+export const mayBeTurnedBy = ({ rotations, turnsFreely = false }: NestPart, degrees: number): boolean =>
+  turnsFreely || rotations.some((turn) => degreesBetween(turn, degrees) < 1e-6);
 
 /** What to nest. All lengths in mm. */
 export interface NestInstance {

@@ -15,6 +15,7 @@ import {
   type Polygon,
   type Region,
 } from '../geometry/index.ts';
+import { degreesBetween } from '../units/index.ts';
 import { lyingBeside, placedBeside, ringsBeside, type Beside } from './beside.ts';
 import type { NestInstance, NestLayout, NestPart, Placement, XY } from './instance.ts';
 
@@ -103,6 +104,7 @@ function jointPart(
     holes: rings(region.filter((ring) => signedArea(ring) < 0)),
     rotations: beside.turns,
     ...(first.allowMirror && second.allowMirror ? { allowMirror: true } : {}),
+    ...(first.turnsFreely && second.turnsFreely ? { turnsFreely: true } : {}),
     ...(boards ? { boards } : {}),
   };
 }
@@ -190,4 +192,4 @@ const isSame = (a: Placement, b: Placement): boolean =>
   (a.mirrored ?? false) === (b.mirrored ?? false) &&
   Math.abs(a.x - b.x) < SAME &&
   Math.abs(a.y - b.y) < SAME &&
-  Math.abs(((((a.rotation - b.rotation) % 360) + 540) % 360) - 180) < SAME;
+  degreesBetween(a.rotation, b.rotation) < SAME;

@@ -85,6 +85,11 @@ export class OverlapSearch {
     this.movesToLeaveOut = 0;
   }
 
+  /** The nest that it betters now; its figure is that of the best. */
+  get reached(): ScoredLayout | undefined {
+    return this.chain?.best;
+  }
+
   /** Whether it has failed so often that another nest to start from is worth more. */
   get isStale(): boolean {
     return !this.chain || this.failures >= STALE_AFTER;

@@ -15,8 +15,9 @@ export interface FoundPlace {
 const ROWS_ANYWHERE = 8,
   ROWS_NEAR = 2,
   NEAR_ROWS = 20;
-/** Fine rows looked along for the last touch, and how far they may be: a usual row up or down. */
+/** Fine rows looked along for the last touch, how many more where a part turns freely, and how far they may be: a usual row up or down. */
 const FINE_SAMPLES = 6,
+  FINE_TURNED_SAMPLES = 2,
   NEAR_FINE_ROWS = 16;
 /** Places that are refined, and how often each may slide. */
 const PLACES_KEPT = 3,
@@ -94,14 +95,20 @@ export class PlaceFinder {
     }
   }
 
-  /** As it is turned, on the fine rows round its own. */
+  /** On the fine rows round its own: as it is turned, and where it turns freely also a little otherwise about its middle. */
   private lookClose(piece: number): void {
-    const { arrangement: state, random } = this;
+    const { arrangement: state, random } = this,
+      { near, strips, rows } = state.poses;
     const board = state.board[piece]!,
-      pose = state.pose[piece]!,
-      last = state.lastRow(board, pose);
-    for (let sample = 0; sample < FINE_SAMPLES; sample++) {
-      const by = sample === 0 ? 0 : Math.round((2 * random() - 1) * NEAR_FINE_ROWS);
+      own = state.pose[piece]!,
+      others = near[own]!,
+      samples = FINE_SAMPLES + (others.length > 0 ? FINE_TURNED_SAMPLES : 0);
+    for (let sample = 0; sample < samples; sample++) {
+      const pose = sample < FINE_SAMPLES ? own : others[Math.floor(random() * others.length)]!,
+        last = state.lastRow(board, pose);
+      if (last < 0) continue;
+      const up = (strips[own]!.height - strips[pose]!.height) / (2 * rows.pitchMm),
+        by = sample === 0 ? 0 : Math.round(up + (2 * random() - 1) * NEAR_FINE_ROWS);
       this.tryRow(piece, board, pose, Math.max(0, Math.min(last, state.row[piece]! + by)));
     }
   }

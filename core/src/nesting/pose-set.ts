@@ -10,7 +10,9 @@ import {
   type Point,
   type Region,
 } from '../geometry/index.ts';
+import { degreesBetween } from '../units/index.ts';
 import { ForbiddenShifts, MANY } from './forbidden-shifts.ts';
+import { FARTHEST_BESIDE_DEGREES, mostTurnsOf, type TurnedPart } from './free-turns.ts';
 import type { NestPart, XY } from './instance.ts';
 import { placementTransform } from './nest-piece.ts';
 import { stripsOf, stripsWithin, type Strips } from './strips.ts';
@@ -19,8 +21,6 @@ import { stripsOf, stripsWithin, type Strips } from './strips.ts';
 const RESERVE_MM = 0.05;
 /** Corners that stand out less than this are left out of grown outlines, in mm. */
 const FLAT_MM = 0.03;
-/** Poses of all parts together that tables are kept for; each part has eight at least. */
-const MOST_POSES = 1200;
 /** Height of a row of the table that places are looked for in, in mm. */
 const COARSE_MM = 4;
 /** Width of a column of the table that guides moves up and down, in mm. */
@@ -47,9 +47,11 @@ interface Poses {
   /** The same outlines with rows for columns. */
   readonly columnStrips: readonly Strips[];
   readonly poseOfTurn: readonly ReadonlyMap<string, number>[];
-  /** For each part, its poses from `from` up to `to`. */
+  /** For each part, its poses from `from` up to `to` that it is looked at in anywhere; a few that lie beside them come after. */
   readonly from: Int32Array;
   readonly to: Int32Array;
+  /** For each pose those of the same part that are turned a little otherwise; none where parts do not turn freely. */
+  readonly near: readonly (readonly number[])[];
 }
 
 /** How finely overlaps are told apart, in mm. */
@@ -67,6 +69,7 @@ export class PoseSet {
   readonly strips: readonly Strips[];
   readonly from: Int32Array;
   readonly to: Int32Array;
+  readonly near: Poses['near'];
   /** Forbidden shifts along x for whole rows; what is free there is free. */
   readonly rows: ForbiddenShifts;
   /** Forbidden shifts along x for few rows: a guide that is quick to read. */
@@ -81,12 +84,13 @@ export class PoseSet {
     private readonly pitches: Pitches,
     readonly rowsInOne: number,
   ) {
-    const { turns, strips, columnStrips, from, to } = poses,
+    const { turns, strips, columnStrips, from, to, near } = poses,
       { rowMm, coarseMm, columnMm } = pitches;
     this.turns = turns;
     this.strips = strips;
     this.from = from;
     this.to = to;
+    this.near = near;
     this.rows = new ForbiddenShifts(strips, rowMm);
     this.coarse = coarseMm === rowMm ? this.rows : new ForbiddenShifts(strips, coarseMm);
     this.columns = new ForbiddenShifts(columnStrips, columnMm);
@@ -96,7 +100,12 @@ export class PoseSet {
    * @param pitchMm height of a row
    * @param others outlines that lie as they are, such as what of a board cannot be used; poses after those of the parts
    */
-  static of(parts: readonly NestPart[], clearanceMm: number, pitchMm: number, others: readonly Region[] = []): PoseSet {
+  static of(
+    parts: readonly TurnedPart[],
+    clearanceMm: number,
+    pitchMm: number,
+    others: readonly Region[] = [],
+  ): PoseSet {
     const pitches = { rowMm: pitchMm, coarseMm: COARSE_MM, columnMm: COLUMN_MM, leastDepthMm: LEAST_DEPTH_MM };
     return new PoseSet(posesOf(parts, clearanceMm, others), pitches, 1);
   }
@@ -134,14 +143,15 @@ export class PoseSet {
   }
 }
 
-function posesOf(parts: readonly NestPart[], clearanceMm: number, others: readonly Region[]): Poses {
+function posesOf(parts: readonly TurnedPart[], clearanceMm: number, others: readonly Region[]): Poses {
   const turns: Turn[] = [],
     strips: Strips[] = [],
     columnStrips: Strips[] = [];
   const from = new Int32Array(parts.length),
     to = new Int32Array(parts.length);
+  const near: (readonly number[])[] = [];
   const poseOfTurn = parts.map(() => new Map<string, number>());
-  const mostTurns = Math.max(8, Math.floor(MOST_POSES / parts.length));
+  const mostTurns = mostTurnsOf(parts.length);
   const add = (own: Strips, ofColumns: Strips, turn: Turn): void => {
     turns.push(turn);
     strips.push(own);
@@ -151,7 +161,7 @@ function posesOf(parts: readonly NestPart[], clearanceMm: number, others: readon
     from[index] = turns.length;
     const grown = grownOutline(part, clearanceMm);
     const seen: Strips[] = [];
-    for (const turn of turnsOf(part, mostTurns)) {
+    const addTurn = (turn: Turn): void => {
       const t = placementTransform({ x: 0, y: 0, ...turn });
       const region = grown.map((ring) => ring.map((p) => applyTransform(t, p)));
       const corners = part.polygon.map(([x, y]) => applyTransform(t, { x, y })),
@@ -159,14 +169,18 @@ function posesOf(parts: readonly NestPart[], clearanceMm: number, others: readon
         own = stripsWithin(region, box);
       const alike = seen.findIndex((one) => isAlike(one, own));
       poseOfTurn[index]!.set(nameOf(turn), from[index]! + (alike < 0 ? seen.length : alike));
-      if (alike >= 0) continue;
+      if (alike >= 0) return;
       seen.push(own);
       add(own, stripsWithin(turnedOver(region), boundsOver(box)), turn);
-    }
+    };
+    turnsOf(part, mostTurns).forEach(addTurn);
     to[index] = turns.length;
+    bothSides(part, part.beside ?? []).forEach(addTurn);
+    const own = turns.slice(from[index]);
+    for (const turn of own) near.push(part.turnsFreely ? nearTurns(own, turn).map((at) => from[index]! + at) : []);
   });
   for (const region of others) add(stripsOf(region), stripsOf(turnedOver(region)), { rotation: 0, mirrored: false });
-  return { turns, strips, columnStrips, poseOfTurn, from, to };
+  return { turns, strips, columnStrips, poseOfTurn, from, to, near };
 }
 
 /** Rows for columns. */
@@ -175,14 +189,29 @@ const boundsOver = ({ minX, minY, maxX, maxY }: Bounds): Bounds => ({ minX: minY
 
 const nameOf = ({ rotation, mirrored }: Turn): string => `${rotation} ${mirrored}`;
 
-/** The turns of a part, evenly thinned out where there are more than the most. */
-function turnsOf({ rotations, allowMirror }: NestPart, most: number): readonly Turn[] {
-  const turns = (allowMirror ? [false, true] : [false]).flatMap((mirrored) =>
-    rotations.map((rotation) => ({ rotation, mirrored })),
+/** The turns of a part: those that its pieces have, and what else is listed, evenly thinned out where there are more than the most. */
+function turnsOf(part: TurnedPart, most: number): readonly Turn[] {
+  const { rotations, lying = [] } = part;
+  const others = bothSides(
+    part,
+    rotations.filter((turn) => !lying.includes(turn)),
   );
-  const every = Math.ceil(turns.length / most);
-  return turns.filter((_, index) => index % every === 0);
+  const every = Math.ceil(others.length / most);
+  return [...bothSides(part, lying), ...others.filter((_, index) => index % every === 0)];
 }
+
+const bothSides = ({ allowMirror }: NestPart, rotations: readonly number[]): readonly Turn[] =>
+  (allowMirror ? [false, true] : [false]).flatMap((mirrored) => rotations.map((rotation) => ({ rotation, mirrored })));
+
+/** Where those of some turns stand that are a little otherwise than one of them. */
+const nearTurns = (turns: readonly Turn[], own: Turn): readonly number[] =>
+  turns.flatMap((turn, index) =>
+    turn !== own &&
+    turn.mirrored === own.mirrored &&
+    degreesBetween(turn.rotation, own.rotation) <= FARTHEST_BESIDE_DEGREES
+      ? [index]
+      : [],
+  );
 
 /** How far a shift lies inside the interval that holds it; 0 when none does. */
 function depthIn({ rows, pool }: ForbiddenShifts, place: number, shift: number): number {

@@ -93,6 +93,8 @@ function partFault(part: Json): string | undefined {
     !part.rotations.every((turn) => typeof turn === 'number' && Number.isFinite(turn))
   )
     return 'rotations: a list of 1 to 720 turns in degrees is needed';
+  if (part.turnsFreely !== undefined && typeof part.turnsFreely !== 'boolean')
+    return 'turnsFreely: must be true or false, or left out';
   if (part.boards !== undefined && !(Array.isArray(part.boards) && part.boards.every((id) => typeof id === 'string')))
     return 'boards: must be a list of ids of boards';
   return ringFault(part.polygon, 'polygon') ?? ringsFault(part.holes);

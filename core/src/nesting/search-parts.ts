@@ -2,6 +2,7 @@ import { seededRandom } from '../units/index.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
+import { hasManyTurns, turnedAround, withSquareEdges } from './free-turns.ts';
 import { nestPiece } from './nest-piece.ts';
 import { fixedOrderCount, partAreas, searchOrders, usualPitch } from './order-search.ts';
 import { OverlapSearch } from './overlap-search.ts';
@@ -31,13 +32,16 @@ export interface SearchStep {
 const MOVES_A_STEP = 200;
 /** Orders tried anew when bettering one nest has come to its end; the last of them is bettered then. */
 const ORDERS_ANEW = 5;
+/** Steps after which other turns are tried beside those that freely turned pieces have; tables are worked out anew for it. */
+const STEPS_A_TURN = 1000;
 
 /**
  * Searches for a nest of single parts without end and yields the best so far after each step, never a worse one. It places pieces in orders that
  * usually do well, then takes the best of these, makes its last board smaller again and again and moves what overlaps; when that
  * comes to nothing for long, another order is bettered. The caller stops it, after a time, a number of steps, or when the builder says so.
  */
-export function* searchParts(instance: NestInstance, options: SearchOptions): Generator<SearchStep, never> {
+export function* searchParts(given: NestInstance, options: SearchOptions): Generator<SearchStep, never> {
+  const instance = withSquareEdges(given);
   const pitchMm = options.pitchMm ?? usualPitch(instance);
   const pieces = instance.parts.map((part) => nestPiece(part, instance.clearance, pitchMm));
   const random = seededRandom(options.seed);
@@ -65,11 +69,22 @@ export function* searchParts(instance: NestInstance, options: SearchOptions): Ge
     }
     yield step(found);
   }
-  const overlaps = new OverlapSearch(instance, pitchMm, areas, random);
-  overlaps.begin(best!);
-  for (;;) {
+  const isAround = hasManyTurns(instance);
+  let overlaps: OverlapSearch | undefined;
+  const better = (start: ScoredLayout): OverlapSearch => {
+    const known = isAround ? undefined : overlaps,
+      around = isAround ? turnedAround(instance, start.layout, random) : instance;
+    const search = known ?? new OverlapSearch(around, pitchMm, areas, random);
+    search.begin(start);
+    return search;
+  };
+  overlaps = better(best!);
+  for (let steps = 1; ; steps++) {
     yield step(overlaps.step(MOVES_A_STEP));
-    if (!overlaps.isStale) continue;
+    if (!overlaps.isStale) {
+      if (isAround && steps % STEPS_A_TURN === 0) overlaps = better(overlaps.reached!);
+      continue;
+    }
     let start: ScoredLayout | undefined;
     for (let whole = 0; whole < ORDERS_ANEW || !start;) {
       const found = orders.next().value;
@@ -78,6 +93,6 @@ export function* searchParts(instance: NestInstance, options: SearchOptions): Ge
       whole += 1;
       start = found;
     }
-    overlaps.begin(start);
+    overlaps = better(start);
   }
 }

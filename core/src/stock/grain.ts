@@ -1,4 +1,4 @@
-import { normaliseDegrees } from '../units/index.ts';
+import { degreesBetween, normaliseDegrees } from '../units/index.ts';
 import type { Board } from './board.ts';
 
 /** How the direction of a part lies to the board's grain. */
@@ -13,6 +13,13 @@ export interface GrainRule {
 /** Turns tried for parts that no rule holds, in degrees apart. */
 export const TURN_STEPS = [90, 45, 30, 15] as const;
 export type TurnStep = (typeof TURN_STEPS)[number];
+/** Apart by which fits are looked for where parts may be turned freely, in degrees. */
+const WHOLE_DEGREES = 1;
+/** Turns apart that fits are looked for at, in degrees. */
+export type FitStep = TurnStep | typeof WHOLE_DEGREES;
+/** Turns apart that decide whether a part fits a board, in degrees. */
+export const fitStep = (turns: { readonly turnStep: TurnStep; readonly turnsFreely?: boolean }): FitStep =>
+  turns.turnsFreely ? WHOLE_DEGREES : turns.turnStep;
 
 /**
  * The turns, counter-clockwise in degrees, in which a part may be cut from a board.
@@ -21,16 +28,17 @@ export type TurnStep = (typeof TURN_STEPS)[number];
  * @param boardGrain way of the board's grain
  * @param step turns apart for parts that may lie any way
  */
-export function allowedTurns(grain: GrainRule, boardGrain: Board['grain'], step: TurnStep = 90): readonly number[] {
-  if (grain.rule === 'any' || boardGrain === 'none')
-    return Array.from({ length: 360 / step }, (_, index) => index * step);
+export function allowedTurns(grain: GrainRule, boardGrain: Board['grain'], step: FitStep = 90): readonly number[] {
+  if (liesAnyWay(grain, boardGrain)) return Array.from({ length: 360 / step }, (_, index) => index * step);
   const boardDirection = (boardGrain === 'width' ? 0 : 90) + (grain.rule === 'across' ? 90 : 0);
   const turn = normaliseDegrees(boardDirection - grain.directionDegrees);
   return [turn, normaliseDegrees(turn + 180)].sort((a, b) => a - b);
 }
 
+/** Whether no rule holds a part on a board. */
+export const liesAnyWay = (grain: GrainRule, boardGrain: Board['grain']): boolean =>
+  grain.rule === 'any' || boardGrain === 'none';
+
 /** Whether a part may be cut from a board turned by so many degrees: one that no rule holds may lie at any angle. */
 export const mayLieTurned = (grain: GrainRule, boardGrain: Board['grain'], degrees: number): boolean =>
-  grain.rule === 'any' ||
-  boardGrain === 'none' ||
-  allowedTurns(grain, boardGrain).some((turn) => Math.abs(normaliseDegrees(degrees - turn + 180) - 180) < 1e-6);
+  liesAnyWay(grain, boardGrain) || allowedTurns(grain, boardGrain).some((turn) => degreesBetween(turn, degrees) < 1e-6);

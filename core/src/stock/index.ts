@@ -19,4 +19,14 @@ export { blemishRing, blemishesOn, markedApart } from './blemishes.ts';
 export { boardName, changedBoard, isNamedBySize } from './board-name.ts';
 export { BOARD_EVENTS, MOST_EVENTS, eventWords, withEvent, withoutHistory } from './history.ts';
 export { type OffcutShape, SHORTEST_BOARD_MM, boardCorners, offcutShape } from './offcut.ts';
-export { GRAIN_RULES, type GrainRule, TURN_STEPS, type TurnStep, allowedTurns, mayLieTurned } from './grain.ts';
+export {
+  GRAIN_RULES,
+  type GrainRule,
+  TURN_STEPS,
+  type FitStep,
+  type TurnStep,
+  allowedTurns,
+  fitStep,
+  liesAnyWay,
+  mayLieTurned,
+} from './grain.ts';

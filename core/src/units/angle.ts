@@ -13,3 +13,6 @@ export function normaliseDegrees(angleDegrees: number): number {
   const turned = angleDegrees % 360;
   return turned < 0 ? turned + 360 : turned;
 }
+
+/** How far one turn is from another the shorter way round, 0 to 180 degrees. */
+export const degreesBetween = (a: number, b: number): number => Math.abs(normaliseDegrees(a - b + 180) - 180);

@@ -1,4 +1,4 @@
-export { degrees, normaliseDegrees, radians, withinFullTurn } from './angle.ts';
+export { degrees, degreesBetween, normaliseDegrees, radians, withinFullTurn } from './angle.ts';
 export { CoreError, type CoreErrorCode } from './core-error.ts';
 export { defined } from './defined.ts';
 export {

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { MOST_SETS, setsOf, WIDEST_KERF_MM, type NestSettings } from '@grain-fold/core/airframe';
 import ChoiceRow from '../../kit/ChoiceRow.vue';
 import MeasureField from '../../kit/MeasureField.vue';
+import TickBox from '../../kit/TickBox.vue';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import TakeOutDialog from '../take-out/TakeOutDialog.vue';
 import { SEARCHES, type SearchOrder } from './searches.ts';
@@ -19,6 +20,11 @@ const change = (changes: Partial<NestSettings>): void =>
 function changeKerf(kerfMm: number): void {
   const { kerfMm: _before, ...rest } = settings.value;
   work.changeSettings('Change kerf', { nest: kerfMm > 0 ? { ...rest, kerfMm } : rest });
+}
+/** Square turns are what a nest begins with. */
+function changeFreely(turnsFreely: boolean): void {
+  const { turnsFreely: _before, ...rest } = settings.value;
+  work.changeSettings('Change turns', { nest: turnsFreely ? { ...rest, turnsFreely } : rest });
 }
 /** How many are cut together; one is not noted. */
 function changeSets(sets: number): void {
@@ -72,6 +78,11 @@ const isTakingOut = ref(false);
           ['15', '15°'],
         ]"
         @update:model-value="change({ turnStep: Number($event) as NestSettings['turnStep'] })"
+      />
+      <TickBox
+        label="and by any angle where that lets them fit"
+        :model-value="settings.turnsFreely ?? false"
+        @update:model-value="changeFreely($event)"
       />
       <MeasureField
         label="Sets of the airframe"

@@ -193,6 +193,9 @@ const held = computed(() => {
   margin-top: 4px;
 }
 .big small {
+  display: block;
+  margin-top: 2px;
+  line-height: 1.3;
   font-size: 14px;
   font-weight: 500;
   color: var(--ink-soft);

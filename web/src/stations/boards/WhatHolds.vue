@@ -52,6 +52,8 @@ function words({ change }: NestAdvice): string {
       return 'Letting pairs lie apart';
     case 'turns':
       return `Turning free parts by ${change.turnStep}°`;
+    case 'freely':
+      return 'Turning free parts by any angle that fits';
     case 'clearance':
       return `Parts ${formatLengthWithUnit(change.clearanceMm, work.unit)} apart`;
     case 'margin':

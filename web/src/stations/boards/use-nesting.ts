@@ -12,7 +12,7 @@ import { isBetterNest, isLaidAlike, keepFound, nestFigures } from './nests-found
 /** A point of the search's course: when, and how good the best nest was. */
 export interface CoursePoint {
   readonly seconds: number;
-  readonly effectiveBoards: number;
+  readonly score: NestProgress['score'];
 }
 
 /** A search for a nest in the worker: how it stands, its best so far, and how it came there. */
@@ -73,7 +73,7 @@ export function useNesting() {
       progress.value = step;
       if (step.nest) {
         best.value = step.nest;
-        course.value = [...course.value, { seconds: step.seconds, effectiveBoards: step.score.effectiveBoards }];
+        course.value = [...course.value, { seconds: step.seconds, score: step.score }];
       }
     };
     try {

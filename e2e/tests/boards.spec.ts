@@ -90,6 +90,29 @@ test('nest, lock, slide, nest again, mark as cut, the rest in stock, and the nex
     await expect(page.getByLabel("Board's name").nth(1)).toHaveValue(/^Offcut of board 1/);
     await saved(page);
   });
+  await test.step('what is spoilt, or has changed since, is cut anew; until then the board shows what was cut', async () => {
+    const older = page.getByRole('heading', { name: 'This nest is older than the parts' });
+    await station(page, 'Boards');
+    await choosePiece(page, 'Small');
+    await chosen(page).getByRole('button', { name: 'It is spoilt: cut another' }).click();
+    await expect(older).toBeVisible();
+    await chosen(page).getByRole('button', { name: 'It is good after all' }).click();
+    await expect(older).toHaveCount(0);
+    await station(page, 'Scale');
+    await setFigure(page, 'Factor', '1.1');
+    await station(page, 'Boards');
+    const table = page.getByRole('region', { name: 'At the cutting table' });
+    await expect(table).toContainText(/Changed since: (Small, Wide|Wide, Small)\./);
+    await table.getByRole('button', { name: 'Cut anew: what has changed of board 1' }).click();
+    await expect(table).toContainText('2 pieces of board 1 will be cut anew: nest again.');
+    await page.getByRole('button', { name: 'Nest again' }).first().click();
+    await searched(page);
+    await expect(page.getByText('4 pieces placed')).toBeVisible();
+    for (const _ of ['nest', 'cut anew', 'scale']) await page.keyboard.press('Control+z');
+    await expect(table).not.toContainText('Changed since');
+    await expect(page.getByText('2 pieces placed')).toBeVisible();
+    await saved(page);
+  });
   await test.step('the next airframe takes the offcut over and is nested on it', async () => {
     await page.getByRole('link', { name: 'All airframes' }).click();
     await newAirframe(page, 'Second');

@@ -6,7 +6,7 @@ import { GrainDto } from './part.dto.ts';
 import { BOUNDS, EachNested, EachNumberBetween, IsCountBetween, IsIdentifier, IsNameUpTo, Nested } from './rules.ts';
 
 /** Most holes of one piece. */
-const MOST_HOLES = 500;
+export const MOST_HOLES = 500;
 /** Most of one piece that are cut. */
 export const MOST_COPIES = 10_000;
 

@@ -1,8 +1,9 @@
 import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
+import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
-import { IsCountBetween, IsIdentifier, IsNumberBetween, EachNested, Nested } from './rules.ts';
+import { GuestRingDto, MOST_HOLES } from './guest.dto.ts';
+import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, EachNested, Nested } from './rules.ts';
 
 const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
 
@@ -14,6 +15,20 @@ export class PlacedPieceDto {
   @IsNumberBetween(-360, 360) rotation!: number;
   /** Stays where it lies when nested anew. */
   @IsOptional() @IsBoolean() isLocked?: boolean;
+  /** It was cut and came to nothing; left out where not. */
+  @IsOptional() @Equals(true, { message: 'must be true, or left out' }) isScrap?: true;
+}
+/** A piece as it was when its board was cut. */
+export class CutPieceDto {
+  @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) id!: string;
+  @IsNameUpTo(2 * BOUNDS.nameLength + 20) name!: string;
+  @Nested(() => GuestRingDto) outline!: GuestRingDto;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_HOLES)
+  @EachNested()
+  @Type(() => GuestRingDto)
+  holes?: GuestRingDto[];
 }
 export class NestedBoardDto {
   @IsIdentifier() boardId!: string;
@@ -24,6 +39,8 @@ export class NestedBoardDto {
   placements!: PlacedPieceDto[];
   /** The board as it was when it was cut. */
   @IsOptional() @Nested(() => BoardDto) cutFrom?: BoardDto;
+  /** Its pieces as they were then. */
+  @IsOptional() @IsArray() @ArrayMaxSize(2000) @EachNested() @Type(() => CutPieceDto) cutPieces?: CutPieceDto[];
 }
 export class UnplacedDto {
   @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) pieceId!: string;

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import Ajv2020 from 'ajv/dist/2020.js';
 import fc from 'fast-check';
-import type { Airframe } from '@grain-fold/core/airframe';
+import { cutBoard, scrapped, type Airframe } from '@grain-fold/core/airframe';
 import { LARGEST_PROJECT_FILE, readProjectFile, writeProjectFile } from '../index.ts';
 import { projectSchema, projectSchemaText } from '../schema/project-schema.ts';
 
@@ -34,6 +34,18 @@ test('a file of version 1 is read and written as one of this version', () =>
     JSON.parse(mite),
   ));
 test('a byte-order mark in front is no fault', () => expect(read(`\uFEFF${mite}`).ok).toBe(true));
+
+test('boards that are cut, with what was cut and what came to nothing, are written and read again as they are', () => {
+  const before = airframe(mite);
+  const cut = cutBoard(before, 0, [], () => 'b9', '2026-01-02')!.airframe;
+  const spoilt = {
+    ...cut,
+    settings: { ...cut.settings, nest: { ...cut.settings.nest, turnsFreely: true as const } },
+    nest: scrapped(cut.nest!, 0, [0], true),
+  };
+  expect(spoilt.nest.boards[0]!.cutPieces!.length).toBeGreaterThan(1);
+  expect(airframe(writeProjectFile(spoilt))).toEqual(spoilt);
+});
 
 /** A demo file with one place changed. */
 const changed = (at: string, value: unknown): unknown => {
@@ -263,6 +275,24 @@ test.each<[string, unknown, string, string]>([
     'parts[1].constructor',
   ],
   ['null for the nest', changed('nest', null), 'FILE_DAMAGED', 'nest: must not be null'],
+  [
+    'a piece that is scrap or not',
+    changed('nest.boards.0.placements.0.isScrap', false),
+    'FILE_DAMAGED',
+    'isScrap: must be true',
+  ],
+  [
+    'a piece that was cut as a line',
+    changed('nest.boards.0.cutPieces', [{ id: 'p1', name: 'Rib', outline: { corners: [0, 0, 10, 0] } }]),
+    'FILE_DAMAGED',
+    'nest.boards[0].cutPieces[0].outline.corners',
+  ],
+  [
+    'a part turned freely or not',
+    changed('settings.nest.turnsFreely', false),
+    'FILE_DAMAGED',
+    'settings.nest.turnsFreely: must be true, or left out',
+  ],
   ['no segment', changed('parts.1.contours.0.segments.0', null), 'FILE_DAMAGED', 'parts[1].contours[0].segments'],
 ])('%s is refused, naming the field', (_, file, code, words) =>
   expect(read(file)).toMatchObject({ ok: false, code, message: expect.stringContaining(words) }),

@@ -1,4 +1,11 @@
-import { MOST_GUEST_PIECES, MOST_GUESTS, MOST_PACKINGS, MOST_SETS, WIDEST_KERF_MM } from '@grain-fold/core/airframe';
+import {
+  MOST_GUEST_PIECES,
+  MOST_GUESTS,
+  MOST_HOSTS,
+  MOST_PACKINGS,
+  MOST_SETS,
+  WIDEST_KERF_MM,
+} from '@grain-fold/core/airframe';
 import { GROOVE_SCHOOLS, LEAST_TOOL_DEGREES, MOST_TOOL_DEGREES } from '@grain-fold/core/allowance';
 import { FOLD_STYLES, HINGE_GROUNDS } from '@grain-fold/core/operations';
 import {
@@ -114,9 +121,6 @@ export class CutElsewhereDto {
   @Type(() => CountedPieceDto)
   pieces!: CountedPieceDto[];
 }
-
-/** Airframes whose boards may have held pieces of one. */
-const MOST_HOSTS = 50;
 
 /** How parts are laid on boards. */
 export class NestSettingsDto {

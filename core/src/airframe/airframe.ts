@@ -121,6 +121,16 @@ export interface PlacedPiece {
   readonly rotation: number;
   /** Stays where it lies when nested anew. */
   readonly isLocked?: boolean;
+  /** It was cut and came to nothing: another is to be cut. */
+  readonly isScrap?: true;
+}
+
+/** A piece as it was when its board was cut: its name, outline and holes, in mm. */
+export interface CutPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly outline: GuestRing;
+  readonly holes?: readonly GuestRing[];
 }
 
 /** One board of a kept nest. */
@@ -129,6 +139,8 @@ export interface AirframeNestBoard {
   readonly placements: readonly PlacedPiece[];
   /** The board as it was when it was cut: its pieces are there and are not nested any more. */
   readonly cutFrom?: Board;
+  /** Its pieces as they were then. */
+  readonly cutPieces?: readonly CutPiece[];
 }
 
 /** A nest that the builder keeps, with the fingerprint of what it was made from. */

@@ -3,6 +3,7 @@ import { largestRest, restShapes, type NestBoard } from '../nesting/index.ts';
 import { boardCorners, offcutShape, withEvent, type Board } from '../stock/index.ts';
 import { memo } from '../units/index.ts';
 import { gapBetweenParts, type Airframe } from './airframe.ts';
+import { cutPiecesOf } from './as-cut.ts';
 import { nestHash } from './funnel.ts';
 import { keptOffcut } from './kept-offcuts.ts';
 import { boardViews, type BoardView } from './nest-airframe.ts';
@@ -111,10 +112,11 @@ export function cutBoard(
     rests.push(withEvent({ ...offcut, count: 1 }, { date, kind: 'cut', from: board.name, airframe: airframe.name }));
     stock = { ...stock, boards: [...stock.boards, rests.at(-1)!] };
   }
-  const cutFrom = { ...board, count: 1 };
+  const cutFrom = { ...board, count: 1 },
+    cutPieces = cutPiecesOf(view.pieces.map(({ piece }) => piece));
   const cut: Airframe = {
     ...stock,
-    nest: { ...nest, boards: nest.boards.map((one, index) => (index === at ? { ...one, cutFrom } : one)) },
+    nest: { ...nest, boards: nest.boards.map((one, index) => (index === at ? { ...one, cutFrom, cutPieces } : one)) },
   };
   return { airframe: { ...cut, nest: { ...cut.nest!, readHash: nestHash(cut) } }, rests };
 }

@@ -26,7 +26,7 @@ export function onHost(
   const guests = (host.settings.nest.guests ?? []).filter((guest) => guest.airframeId === airframeId);
   if (guests.length === 0) return undefined;
   const placed = (host.nest?.boards ?? []).flatMap(({ cutFrom, placements }) =>
-    cutFrom ? placements.map(({ pieceId }) => pieceId) : [],
+    cutFrom ? placements.flatMap(({ pieceId, isScrap }) => (isScrap ? [] : [pieceId])) : [],
   );
   const pieces = guests.flatMap((guest) => guest.pieces);
   return {
@@ -38,6 +38,9 @@ export function onHost(
       .filter(({ quantity }) => quantity > 0),
   };
 }
+
+/** Airframes whose boards may have held pieces of one, at most. */
+export const MOST_HOSTS = 50;
 
 /** How many pieces are meant. */
 export const pieceCount = (pieces: readonly { readonly quantity: number }[]): number =>

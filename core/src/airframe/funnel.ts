@@ -51,7 +51,8 @@ export const ownPiecesToNest = (airframe: Airframe): readonly Piece[] =>
 function uncut(airframe: Airframe, sets: number, pieces: readonly Piece[]): readonly Piece[] {
   const cut = new Map<string, number>();
   for (const { cutFrom, placements } of airframe.nest?.boards ?? [])
-    if (cutFrom) for (const { pieceId } of placements) cut.set(pieceId, (cut.get(pieceId) ?? 0) + 1);
+    for (const { pieceId, isScrap } of cutFrom ? placements : [])
+      if (!isScrap) cut.set(pieceId, (cut.get(pieceId) ?? 0) + 1);
   for (const { pieces: elsewhere } of airframe.settings.nest.cutElsewhere ?? [])
     for (const { id, quantity } of elsewhere) cut.set(id, (cut.get(id) ?? 0) + quantity);
   if (cut.size === 0 && sets === 1) return pieces;

@@ -68,9 +68,18 @@ export {
   withGuest,
   withoutGuest,
 } from './taken-along.ts';
-export { type NamedPieces, type OnHost, countedFrom, onHost, pieceCount, withCutElsewhere } from './cut-elsewhere.ts';
+export {
+  type NamedPieces,
+  type OnHost,
+  countedFrom,
+  MOST_HOSTS,
+  onHost,
+  pieceCount,
+  withCutElsewhere,
+} from './cut-elsewhere.ts';
 export { pieceName } from './piece.ts';
 export { lyingApart, mateOf, matesFor, withMate } from './side-by-side.ts';
+export { scrapped } from './as-cut.ts';
 export { contextOf, partsInVariant } from './made-at-scale.ts';
 export {
   type BoardView,

@@ -15,6 +15,7 @@ import {
 import { allowedTurns, boardAreaMm2, mayLieTurned, type Board } from '../stock/index.ts';
 import { defined, memo } from '../units/index.ts';
 import { gapBetweenParts, setsOf, type Airframe, type AirframeNest, type PlacedPiece } from './airframe.ts';
+import { isAsCut, pieceAsCut } from './as-cut.ts';
 import { nestHash, piecesOnBoards } from './funnel.ts';
 import type { Piece } from './piece.ts';
 import {
@@ -142,6 +143,16 @@ export function quickNest(airframe: Airframe, steps = 2): AirframeNestStep {
   return step;
 }
 
+/** A piece where it lies. */
+export interface ViewedPiece {
+  readonly placed: PlacedPiece;
+  /** On a board that is cut, as it was then. */
+  readonly piece: Piece;
+  readonly shape: Shape;
+  /** Whether its part has changed since it was cut. */
+  readonly isChanged?: boolean;
+}
+
 /** A nested board ready to be looked at. */
 export interface BoardView {
   readonly number: number;
@@ -149,7 +160,7 @@ export interface BoardView {
   readonly isCut: boolean;
   /** Number of the first board that is laid out just so, where this one repeats it. */
   readonly alikeTo?: number;
-  readonly pieces: readonly { readonly placed: PlacedPiece; readonly piece: Piece; readonly shape: Shape }[];
+  readonly pieces: readonly ViewedPiece[];
   /** Part area over board area, 0 to 1. */
   readonly yield: number;
   /** Largest free rectangle. */
@@ -163,14 +174,22 @@ const viewsIn = memo((airframe: Airframe) => memo((nest: AirframeNest) => viewsA
 function viewsAnew(airframe: Airframe, nest: AirframeNest): readonly BoardView[] {
   const firsts = new Map<string, number>();
   const pieces = new Map(piecesOnBoards(airframe).map((piece) => [piece.id, piece]));
-  return nest.boards.flatMap(({ boardId, placements, cutFrom }, index): readonly BoardView[] => {
+  return nest.boards.flatMap(({ boardId, placements, cutFrom, cutPieces = [] }, index): readonly BoardView[] => {
     const board = cutFrom ?? airframe.boards.find((one) => one.id === boardId);
     if (!board) return [];
     const placed = placements.flatMap((placement) => {
-      const piece = pieces.get(placement.pieceId);
-      return piece ? [{ placed: placement, piece, shape: shapeOf(piece, placement) }] : [];
+      const now = pieces.get(placement.pieceId),
+        cut = cutFrom && cutPieces.find(({ id }) => id === placement.pieceId);
+      const isChanged = cut !== undefined && now !== undefined && !isAsCut(now, cut, board),
+        piece = cut && (isChanged || !now) ? pieceAsCut(airframe, cut, board) : now;
+      if (!piece) return [];
+      return [{ placed: placement, piece, shape: shapeOf(piece, placement), ...(isChanged ? { isChanged } : {}) }];
     });
-    const laid = JSON.stringify([boardId, placements.map(({ isLocked: _isLocked, ...place }) => place)]);
+    const laid = JSON.stringify([
+      boardId,
+      cutFrom !== undefined,
+      placements.map(({ isLocked: _isLocked, ...place }) => place),
+    ]);
     const first = firsts.get(laid);
     if (first === undefined) firsts.set(laid, index + 1);
     const partArea = placed.reduce((sum, { piece }) => sum + piece.part.areaMm2, 0);

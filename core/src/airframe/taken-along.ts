@@ -1,16 +1,14 @@
-import { withoutFlatCorners, type Polygon } from '../geometry/index.ts';
-import { MOST_NODES } from '../part/index.ts';
 import { materialsOf } from '../stock/index.ts';
 import {
   withPartOnCleanBoards,
   type Airframe,
   type GuestPiece,
-  type GuestRing,
   type NestGuest,
   type NestSettings,
 } from './airframe.ts';
 import { ownPiecesToNest } from './funnel.ts';
 import { pieceName, type Piece } from './piece.ts';
+import { ringOf } from './plain-piece.ts';
 import { mateOf, withMate } from './side-by-side.ts';
 
 /** Most airframes that are nested together with one, and most pieces that each brings along: two of every part that an airframe may have. */
@@ -28,15 +26,6 @@ export interface TakenAlong {
 
 /** Pairs of a guest's pieces that are cut side by side, and its pieces that lie on clean boards. */
 export type GuestRules = Pick<NestSettings, 'sideBySide' | 'onCleanBoards'>;
-
-/** Corners that stand out less than this are left out where a ring has too many, in mm. */
-const FLAT_MM = 0.02;
-/** Corners are kept to a thousandth of a millimetre, without a sign on nought: files have none. */
-const rounded = (value: number): number => Math.round(value * 1000) / 1000 + 0;
-function ringOf(ring: Polygon): GuestRing {
-  const corners = ring.length > MOST_NODES ? (withoutFlatCorners([ring], FLAT_MM)[0] ?? ring) : ring;
-  return { corners: corners.flatMap(({ x, y }) => [rounded(x), rounded(y)]) };
-}
 
 /** Gives pieces ids of a guest: those that they had when it was taken before, by their names in turn, so that locks and clean boards stay theirs. */
 function idsFor(id: string, before: readonly GuestPiece[]): (name: string) => string {

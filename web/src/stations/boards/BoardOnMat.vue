@@ -71,7 +71,7 @@ const rest = computed(() => ({
       v-for="({ placed, piece }, index) in view.pieces"
       :key="index"
       :transform="matrix(placed)"
-      :opacity="index === heldIndex ? 0.35 : 1"
+      :opacity="index === heldIndex || placed.isScrap ? 0.35 : 1"
     >
       <PartMarks
         :part="piece.part"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { cutBoard, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
+import { cutBoard, pieceName, scrapped, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
 import { boundsHeight, boundsOf, boundsWidth, type Polygon } from '@grain-fold/core/geometry';
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -10,7 +10,7 @@ import { slowly } from '../../workers/index.ts';
 import { listed } from '../../stores/airframe/version-label.ts';
 
 /** The boards at the cutting table: one that is cut leaves stock, and its rests come in. */
-const props = defineProps<{ views: readonly BoardView[] }>();
+const props = defineProps<{ views: readonly BoardView[]; /** Only what is cut already stands. */ isOld: boolean }>();
 const work = useAirframe();
 
 /** Rests narrower than this are thrown away, in mm. */
@@ -31,11 +31,29 @@ watch(
   { immediate: true },
 );
 const rows = computed(() =>
-  props.views.map((view) => {
+  props.views.flatMap((view) => {
+    if (props.isOld && !view.isCut) return [];
     const rests = told.value?.nest === work.airframe?.nest ? told.value?.rests[view.number - 1] : undefined;
-    return { view, rests, sizes: (rests ?? []).map(sizeOf) };
+    const changed = view.pieces.flatMap(({ piece, placed, isChanged }, index) =>
+      isChanged && !placed.isScrap ? [{ index, name: pieceName(piece) }] : [],
+    );
+    return [{ view, rests, sizes: (rests ?? []).map(sizeOf), changed }];
   }),
 );
+/** A piece of a cut board whose part is another now. */
+interface ChangedPiece {
+  readonly index: number;
+  readonly name: string;
+}
+const namesOf = (pieces: readonly ChangedPiece[]): readonly string[] => [...new Set(pieces.map(({ name }) => name))];
+const changedWords = (pieces: readonly ChangedPiece[]): string =>
+  pieces.length > 0 ? ` Changed since: ${listed(namesOf(pieces))}.` : '';
+/** Pieces that are not what they were cut as any more are nested again, as they are now. */
+function cutAnew({ number }: BoardView, pieces: readonly ChangedPiece[]): void {
+  const indices = pieces.map(({ index }) => index);
+  work.setNest(`Cut anew ${listed(namesOf(pieces))}`, scrapped(work.airframe!.nest!, number - 1, indices, true));
+  outcome.value = `${countOf(pieces.length, 'piece')} of board ${number} will be cut anew: nest again.`;
+}
 function cut(view: BoardView, rests: readonly Polygon[]): void {
   const after = cutBoard(work.airframe!, view.number - 1, rests, () => work.freshId('b'), dayjs().format('YYYY-MM-DD'));
   if (!after) {
@@ -51,12 +69,12 @@ function cut(view: BoardView, rests: readonly Polygon[]): void {
 </script>
 
 <template>
-  <section aria-label="At the cutting table">
+  <section v-if="rows.length > 0" aria-label="At the cutting table">
     <h2 class="eyebrow">At the cutting table</h2>
-    <div v-for="{ view, rests, sizes } in rows" :key="view.number" class="cutting">
+    <div v-for="{ view, rests, sizes, changed } in rows" :key="view.number" class="cutting">
       <p>
         <b>Board {{ view.number }}</b>
-        <template v-if="view.isCut"> is cut.</template>
+        <template v-if="view.isCut"> is cut.{{ changedWords(changed) }}</template>
         <template v-else-if="!rests"> is measured …</template>
         <template v-else-if="sizes.length > 0"> leaves {{ listed(sizes) }}.</template>
         <template v-else> leaves nothing worth keeping.</template>
@@ -69,9 +87,17 @@ function cut(view: BoardView, rests: readonly Polygon[]): void {
         @click="rests && cut(view, rests)"
         >Mark as cut</el-button
       >
+      <el-button
+        v-else-if="changed.length > 0"
+        size="small"
+        :aria-label="`Cut anew: what has changed of board ${view.number}`"
+        @click="cutAnew(view, changed)"
+        >Cut anew</el-button
+      >
     </div>
     <p v-if="outcome" class="outcome" role="status">{{ outcome }}</p>
     <MeasureField
+      v-if="!isOld"
       label="Keep rests from"
       :unit="work.unit"
       :model-value="leastMm"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import { countedFrom, pieceCount, withCutElsewhere, type OnHost } from '@grain-fold/core/airframe';
+import { countedFrom, MOST_HOSTS, pieceCount, withCutElsewhere, type OnHost } from '@grain-fold/core/airframe';
 import { countOf } from '@grain-fold/core/units';
 import { airframesApi } from '../../api/airframes.ts';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
@@ -42,7 +42,13 @@ function count(host: OnHost): void {
     strange > 0
       ? `${countOf(strange, 'piece')} cut with ${host.name} ${strange === 1 ? 'is' : 'are'} not counted: no part has ${strange === 1 ? 'its name' : 'their names'} any more.`
       : '';
-  work.changeSettings(`Count what was cut with ${host.name}`, { nest: withCutElsewhere(own.settings.nest, counted) });
+  if (counted.pieces.length === 0) return;
+  const next = withCutElsewhere(own.settings.nest, counted);
+  if ((next.cutElsewhere ?? []).length > MOST_HOSTS) {
+    message.value = `Pieces cut with ${MOST_HOSTS} airframes are counted already, which is the most: nest those of one here after all first.`;
+    return;
+  }
+  work.changeSettings(`Count what was cut with ${host.name}`, { nest: next });
 }
 function countNoMore({ id, name }: OnHost): void {
   message.value = '';

@@ -40,11 +40,7 @@ const words = computed(() =>
 
 <template>
   <figure>
-    <svg
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      role="img"
-      :aria-label="`Best so far: ${words.join('; ')}`"
-    >
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`Best so far: ${words.join('; ')}`">
       <path :d="`M0 ${HEIGHT - 1}H${WIDTH}`" stroke="#c9bd9f" />
       <path :d="line" fill="none" stroke="var(--marigold)" stroke-width="2.5" />
     </svg>

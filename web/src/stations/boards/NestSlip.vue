@@ -162,7 +162,7 @@ const held = computed(() => {
     </InTurn>
     <InTurn v-if="!nesting.isRunning.value"><NestsFound @lay="lay" /></InTurn>
     <InTurn v-if="views.length > 0 && !isOld && !nesting.isRunning.value"><WhatHolds /></InTurn>
-    <InTurn v-if="views.length > 0 && !isOld && !nesting.isRunning.value"><CutBoards :views="views" /></InTurn>
+    <InTurn v-if="views.length > 0 && !nesting.isRunning.value"><CutBoards :views="views" :is-old="isOld" /></InTurn>
     <InTurn
       ><NestDistances
         :order="order"

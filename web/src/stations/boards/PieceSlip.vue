@@ -154,6 +154,15 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
       }}</el-button>
       <el-button v-if="!isHeld" text size="small" @click="placing.drop()">Done</el-button>
     </div>
+    <template v-if="view.isCut">
+      <p v-if="piece.isChanged" class="hint">Its part has changed since: this is what was cut.</p>
+      <p v-if="piece.placed.isScrap" class="hint">It came to nothing: another is cut.</p>
+      <div class="buttons">
+        <el-button size="small" :disabled="!maySet" @click="hand.scrap()">{{
+          piece.placed.isScrap ? 'It is good after all' : 'It is spoilt: cut another'
+        }}</el-button>
+      </div>
+    </template>
     <div v-if="!isFixed && !isHeld && !view.isCut" class="buttons">
       <el-button size="small" @click="emit('nestBoard', placing.chosen.value!.board)"
         >Nest board {{ view.number }} alone</el-button
@@ -174,6 +183,10 @@ const isHeld = computed(() => props.placing.held.value !== undefined);
 }
 h2 {
   font-size: 15px;
+}
+.hint {
+  margin-top: 8px;
+  color: var(--ink-soft);
 }
 .warn {
   background: var(--brick-pale);

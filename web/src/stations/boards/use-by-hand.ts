@@ -1,5 +1,5 @@
 import { computed, ref, type ComputedRef } from 'vue';
-import { locked, pushed, swapped, type ByHand, type PieceAddress } from '@grain-fold/core/airframe';
+import { locked, pushed, scrapped, swapped, type ByHand, type PieceAddress } from '@grain-fold/core/airframe';
 import { useAirframe } from '../../stores/airframe/airframe.ts';
 import { slowly } from '../../workers/index.ts';
 import type { BoardOnMat } from './lay-out-boards.ts';
@@ -26,6 +26,18 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
     if (!nest || !at || placing.held.value || boards.value[at.board]?.view.isCut) return;
     placing.refusal.value = '';
     work.setNest(`${isLocked.value ? 'Unlock' : 'Lock'} ${name()}`, locked(nest, at, !isLocked.value));
+  }
+  /** Says that the chosen piece of a cut board came to nothing, or that it is good after all. */
+  function scrap(): void {
+    const nest = work.airframe?.nest,
+      at = placing.chosen.value,
+      chosen = placing.chosenPiece.value;
+    if (!nest || !at || !chosen) return;
+    const isScrap = !chosen.placed.isScrap;
+    work.setNest(
+      isScrap ? `Cut another ${name()}` : `Keep ${name()} as it was cut`,
+      scrapped(nest, at.board, [at.index], isScrap),
+    );
   }
   /** Locks every piece of the chosen one's board, or lets them all go when they are locked. */
   function lockBoard(): void {
@@ -82,6 +94,6 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
     else if (keep(`Exchange ${name()}`, swapped(work.airframe!, views(), nest, at, other)))
       placing.chosen.value = other;
   }
-  return { isPushing, isSwapping, isLocked, lock, lockBoard, push, send, swap, swapWith };
+  return { isPushing, isSwapping, isLocked, lock, scrap, lockBoard, push, send, swap, swapWith };
 }
 export type HandWork = ReturnType<typeof useByHand>;

@@ -6,7 +6,7 @@ import { GrainDto } from './part.dto.ts';
 import { BOUNDS, EachNested, EachNumberBetween, IsCountBetween, IsIdentifier, IsNameUpTo, Nested } from './rules.ts';
 
 /** Most holes of one piece. */
-export const MOST_HOLES = 500;
+const MOST_HOLES = 500;
 /** Most of one piece that are cut. */
 export const MOST_COPIES = 10_000;
 
@@ -19,13 +19,8 @@ export class GuestRingDto {
   corners!: number[];
 }
 
-/** A piece of another airframe, as it was when it was taken along. */
-export class GuestPieceDto {
-  @IsIdentifier() id!: string;
-  @IsNameUpTo(BOUNDS.nameLength + 20) name!: string;
-  @IsNameUpTo(BOUNDS.nameLength) material!: string;
-  @IsCountBetween(1, MOST_COPIES) quantity!: number;
-  @Nested(() => GrainDto) grain!: GrainDto;
+/** The outline and holes of a piece of which no more is kept. */
+export class PlainShapeDto {
   @Nested(() => GuestRingDto) outline!: GuestRingDto;
   @IsOptional()
   @IsArray()
@@ -33,6 +28,15 @@ export class GuestPieceDto {
   @EachNested()
   @Type(() => GuestRingDto)
   holes?: GuestRingDto[];
+}
+
+/** A piece of another airframe, as it was when it was taken along. */
+export class GuestPieceDto extends PlainShapeDto {
+  @IsIdentifier() id!: string;
+  @IsNameUpTo(BOUNDS.nameLength + 20) name!: string;
+  @IsNameUpTo(BOUNDS.nameLength) material!: string;
+  @IsCountBetween(1, MOST_COPIES) quantity!: number;
+  @Nested(() => GrainDto) grain!: GrainDto;
 }
 
 /** What another airframe has cut from the boards of this one. */

@@ -2,7 +2,7 @@ import { FURTHEST_COORDINATE_MM } from '@grain-fold/core/part';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsOptional, Matches } from 'class-validator';
 import { BoardDto } from './board.dto.ts';
-import { GuestRingDto, MOST_HOLES } from './guest.dto.ts';
+import { PlainShapeDto } from './guest.dto.ts';
 import { BOUNDS, IsCountBetween, IsIdentifier, IsNameUpTo, IsNumberBetween, EachNested, Nested } from './rules.ts';
 
 const PIECE_ID = /^[A-Za-z0-9_-]{1,40}(:starboard)?$/;
@@ -19,16 +19,9 @@ export class PlacedPieceDto {
   @IsOptional() @Equals(true, { message: 'must be true, or left out' }) isScrap?: true;
 }
 /** A piece as it was when its board was cut. */
-export class CutPieceDto {
+export class CutPieceDto extends PlainShapeDto {
   @Matches(PIECE_ID, { message: 'must be a part id, with :starboard for a mirrored twin' }) id!: string;
   @IsNameUpTo(2 * BOUNDS.nameLength + 20) name!: string;
-  @Nested(() => GuestRingDto) outline!: GuestRingDto;
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(MOST_HOLES)
-  @EachNested()
-  @Type(() => GuestRingDto)
-  holes?: GuestRingDto[];
 }
 export class NestedBoardDto {
   @IsIdentifier() boardId!: string;

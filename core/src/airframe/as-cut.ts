@@ -2,10 +2,10 @@ import { distanceToEdge, type Polygon } from '../geometry/index.ts';
 import { resolve, type ResolvedPart } from '../resolve/index.ts';
 import type { Board } from '../stock/index.ts';
 import { identityOf, memo } from '../units/index.ts';
-import type { Airframe, AirframeNest, CutPiece } from './airframe.ts';
+import type { Airframe, AirframeNest, CutPiece, GuestPiece } from './airframe.ts';
 import { contextOf } from './made-at-scale.ts';
 import { pieceName, type Piece } from './piece.ts';
-import { cornersOf, plainPart, ringOf, type PlainPiece } from './plain-piece.ts';
+import { cornersOf, plainPart, ringOf } from './plain-piece.ts';
 
 /** What a knife does not follow, in mm: outlines that are nowhere farther apart are the same. */
 const SAME_MM = 0.1;
@@ -19,7 +19,7 @@ export const cutPiecesOf = (pieces: readonly Piece[]): readonly CutPiece[] =>
   });
 
 const asPlain = memo(
-  ({ id, name, outline, holes }: CutPiece, material: string): PlainPiece => ({
+  ({ id, name, outline, holes }: CutPiece, material: string): GuestPiece => ({
     id: id.replace(':', '-'),
     name,
     material,

@@ -2,18 +2,7 @@ import { withoutFlatCorners, type Polygon } from '../geometry/index.ts';
 import { emptyPart, IdSource, MOST_NODES, type Contour, type Part } from '../part/index.ts';
 import { pathFromDraft, polygonDraft } from '../paths/index.ts';
 import { memo } from '../units/index.ts';
-import type { GuestRing } from './airframe.ts';
-
-/** A piece that is kept as its outline and holes, without the part that it came from. */
-export interface PlainPiece {
-  readonly id: string;
-  readonly name: string;
-  readonly material: string;
-  readonly quantity: number;
-  readonly grain: Part['grain'];
-  readonly outline: GuestRing;
-  readonly holes?: readonly GuestRing[];
-}
+import type { GuestPiece, GuestRing } from './airframe.ts';
 
 /** Corners that stand out less than this are left out where a ring has too many, in mm. */
 const FLAT_MM = 0.02;
@@ -30,8 +19,8 @@ export function ringOf(ring: Polygon): GuestRing {
 export const cornersOf = ({ corners }: GuestRing): Polygon =>
   Array.from({ length: Math.floor(corners.length / 2) }, (_, at) => ({ x: corners[2 * at]!, y: corners[2 * at + 1]! }));
 
-/** The plain part that such a piece is: its outline and holes, which keep their size at every scale. */
-export const plainPart = memo((piece: PlainPiece): Part => {
+/** The plain part that a piece is of which no more is kept: its outline and holes, which keep their size at every scale. */
+export const plainPart = memo((piece: GuestPiece): Part => {
   const empty = emptyPart(piece.id, piece.name, piece.material),
     ids = new IdSource(empty);
   const contour = (ring: GuestRing, role: Contour['role']): Contour => ({

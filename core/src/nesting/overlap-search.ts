@@ -1,5 +1,8 @@
 import { defined, type RandomSource } from '../units/index.ts';
 import type { Room } from './arrangement.ts';
+import { planned, type BoardPlan } from './board-plans.ts';
+import { BoughtForLess } from './bought-for-less.ts';
+import { chosenBoards, MOST_PIECES } from './chosen-boards.ts';
 import { PATIENT, QUICK, type Spot } from './attempt.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type ScoredLayout } from './effective-boards.ts';
@@ -23,10 +26,6 @@ const DENSEST_HOPE = 0.87,
 const BOARD_SAVED: Worth = { patience: 2, manner: QUICK };
 /** Where all is to lie on one board there is nothing else to try: it may take long. */
 const ALL_ON_ONE: Worth = { patience: 2, manner: PATIENT };
-/** Most pieces that are moved in one attempt; of larger nests some boards at a time. */
-const MOST_PIECES = 160;
-/** Share of attempts that leave all but two or three boards as they are. */
-const FEW_BOARDS_SHARE = 0.7;
 /** Failures in a row after which another nest to start from is worth more. */
 const STALE_AFTER = 150;
 /** Share of attempts that exchange pieces of the last board for smaller ones of another. */
@@ -49,6 +48,8 @@ interface Running {
   readonly kinds: readonly number[];
   /** Whether it leaves less on the last board, which is worth something by itself. */
   readonly isExchange?: boolean;
+  /** Whether it is on boards that cost less. */
+  readonly isPlan?: boolean;
 }
 
 /**
@@ -65,6 +66,7 @@ export class OverlapSearch {
   /** Moves since it began, and those of them that went into leaving the last board out. */
   private moves = 0;
   private movesToLeaveOut = 0;
+  private readonly forLess: BoughtForLess;
 
   constructor(
     private readonly instance: NestInstance,
@@ -73,16 +75,21 @@ export class OverlapSearch {
     private readonly random: RandomSource,
   ) {
     this.pieces = new PieceSet(instance, pitchMm);
+    this.forLess = new BoughtForLess(instance, this.pieces.areaMm2, DENSEST_HOPE);
   }
 
   /** Starts from a nest. */
   begin(best: ScoredLayout): void {
-    this.chain = { best, ...this.pieces.read(best.layout) };
+    this.goOnFrom(best);
     this.running = undefined;
     this.steps = [FIRST_STEP, FIRST_STEP];
     this.failures = 0;
     this.moves = 0;
     this.movesToLeaveOut = 0;
+  }
+  private goOnFrom(best: ScoredLayout): void {
+    this.chain = { best, ...this.pieces.read(best.layout) };
+    this.forLess.than(best.score.cost);
   }
 
   /** The nest that it betters now; its figure is that of the best. */
@@ -102,15 +109,16 @@ export class OverlapSearch {
       this.failures = STALE_AFTER;
       return undefined;
     }
-    const { attempt, axis, kinds, isExchange } = this.running;
+    const { attempt, axis, kinds, isExchange, isPlan } = this.running;
     attempt.run(moves);
     this.moves += moves;
+    if (isPlan) this.forLess.spend(moves);
     if (kinds.length < this.chain!.kinds.length) this.movesToLeaveOut += moves;
     if (attempt.isSolved === undefined) return undefined;
     const found = attempt.isSolved ? this.taken(this.running) : undefined;
     this.running = undefined;
     if (found) this.failures = 0;
-    else if (!isExchange) this.failures += 1;
+    else if (!isExchange && !isPlan) this.failures += 1;
     if (axis !== undefined) this.learn(axis, found !== undefined);
     return found;
   }
@@ -140,7 +148,7 @@ export class OverlapSearch {
     if (!isKept || layoutFaults(this.instance, layout).length > 0) return undefined;
     // The figure to better stays the least there was, so that many small steps do not lead away from it.
     const best = isGain ? found : { ...found, score: chain.best.score };
-    this.chain = { best, ...this.pieces.read(found.layout) };
+    this.goOnFrom(best);
     return isGain ? found : undefined;
   }
 
@@ -149,9 +157,33 @@ export class OverlapSearch {
     const homeless = chain.spots.findIndex((spot, piece) => !spot && this.pieces.fitsOn(chain.kinds, piece));
     if (homeless >= 0) return this.attemptToPlace(homeless);
     if (this.isToLeaveOut()) return this.attemptToLeaveOut();
+    const isSmall = chain.spots.length <= MOST_PIECES && chain.spots.every(Boolean);
+    const plan = isSmall ? this.forLess.next(this.moves) : undefined;
+    if (plan) return this.attemptOnPlan(plan);
     const isExchange = chain.kinds.length > 1 && this.random() < EXCHANGE_SHARE;
     const exchange = isExchange ? bestExchange(this.pieces, chain, this.random) : undefined;
     return exchange ? this.attemptToExchange(exchange) : this.attemptToShrink();
+  }
+
+  /** All pieces on boards that cost less. */
+  private attemptOnPlan(plan: BoardPlan): Running {
+    const { kinds, spots } = planned(this.instance, plan, this.chain!.kinds, this.chain!.spots);
+    const boards = kinds.map((_, board) => board),
+      pieces = spots.map((_, piece) => piece),
+      choices = this.pieces.choicesOn(kinds, pieces);
+    const attempt = new RepeatedAttempt(
+      {
+        poses: this.pieces.poses,
+        rooms: kinds.map((kind) => this.pieces.boardRooms[kind]!.room),
+        blocked: kinds.map((kind) => this.pieces.blockedPose[kind]!),
+        parts: this.pieces.parts,
+        spots,
+        ...defined({ choices }),
+      },
+      this.random,
+      BOARD_SAVED,
+    );
+    return { attempt, boards, pieces, kinds, isPlan: true };
   }
 
   /** Whether the last board is to be left out altogether: where hardly anything would be left of it, and now and then where there is hope. */
@@ -243,28 +275,8 @@ export class OverlapSearch {
     return { ...this.attemptOn(kinds, this.chosenBoards(kinds.length), this.shrunk(axis, this.shareLeft())), axis };
   }
 
-  /** Which boards take part, the last one always: all, or two or three, or as many as hold few enough pieces. */
   private chosenBoards(count: number): readonly number[] {
-    const { spots } = this.chain!;
-    const isFew = count > 2 && this.random() < FEW_BOARDS_SHARE,
-      mostBoards = isFew ? 2 + Math.floor(this.random() * 2) : count;
-    if (!isFew && spots.length <= MOST_PIECES) return Array.from({ length: count }, (_, board) => board);
-    const held = Array.from({ length: count }, () => 0);
-    let pieces = 0;
-    for (const spot of spots) {
-      if (spot && spot.board < count) held[spot.board]! += 1;
-      else if (spot) pieces += 1;
-    }
-    const chosen = [count - 1];
-    pieces += held[count - 1]!;
-    const others = Array.from({ length: count - 1 }, (_, board) => board);
-    while (others.length > 0) {
-      const [board] = others.splice(Math.floor(this.random() * others.length), 1);
-      pieces += held[board!]!;
-      if ((pieces > MOST_PIECES && chosen.length > 1) || chosen.length >= mostBoards) break;
-      chosen.unshift(board!);
-    }
-    return chosen;
+    return chosenBoards(this.chain!.spots, count, this.random);
   }
 
   private attemptOn(

@@ -14,6 +14,8 @@ export interface SpotsOnBoards {
 /** Every piece of an instance by itself, the poses it may take and the rooms of the boards; reads nests as spots and writes spots as nests. */
 export class PieceSet {
   readonly poses: PoseSet;
+  /** Area of all pieces with the room round each, in mm². */
+  readonly areaMm2: number;
   /** Area of each pose with the room round it, in mm². */
   readonly areas: readonly number[];
   readonly boardRooms: readonly BoardRoom[];
@@ -37,6 +39,10 @@ export class PieceSet {
     this.areas = this.poses.strips.map(stripsArea);
     let next = this.poses.strips.length - blocked.filter((region) => region.length > 0).length;
     this.blockedPose = blocked.map((region) => (region.length > 0 ? next++ : -1));
+    this.areaMm2 = instance.parts.reduce(
+      (sum, { quantity }, part) => sum + quantity * this.areas[this.poses.from[part]!]!,
+      0,
+    );
     this.parts = instance.parts.flatMap(({ quantity }, part) => Array.from({ length: quantity }, () => part));
   }
 

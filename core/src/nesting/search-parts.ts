@@ -1,4 +1,5 @@
 import { seededRandom } from '../units/index.ts';
+import { cheaperPlans, hasChoiceOfPrice, onPlan } from './board-plans.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
@@ -6,6 +7,11 @@ import { hasManyTurns, turnedAround, withSquareEdges } from './free-turns.ts';
 import { nestPiece } from './nest-piece.ts';
 import { fixedOrderCount, partAreas, searchOrders, usualPitch } from './order-search.ts';
 import { OverlapSearch } from './overlap-search.ts';
+
+/** Fill of all boards that placing in an order comes to at the best, and orders tried on boards that might be bought for less. */
+const GREEDY_FILL = 0.85,
+  ORDERS_A_PLAN = 3;
+const sumOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
 
 /** What a search is given besides the instance. */
 export interface SearchOptions {
@@ -68,6 +74,20 @@ export function* searchParts(given: NestInstance, options: SearchOptions): Gener
       isGrowing = false;
     }
     yield step(found);
+  }
+  const areaMm2 = sumOf(instance.parts.map(({ id, quantity }) => quantity * areas.get(id)!));
+  if (hasChoiceOfPrice(instance)) {
+    const { cost, unplacedMm2 } = best!.score;
+    for (const plan of cheaperPlans(instance, areaMm2 - unplacedMm2, GREEDY_FILL, cost)) {
+      const planned = searchOrders(onPlan(instance, plan), pieces, pitchMm, seededRandom(options.seed));
+      for (let whole = 0; whole < ORDERS_A_PLAN;) {
+        const found = planned.next().value;
+        if (!found.isWhole) continue;
+        whole += 1;
+        yield step(found);
+      }
+      if (best!.score.cost < cost && best!.score.unplacedMm2 <= unplacedMm2) break;
+    }
   }
   const isAround = hasManyTurns(instance);
   let overlaps: OverlapSearch | undefined;

@@ -4,13 +4,16 @@ import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
 import { hasManyTurns, turnedAround, withSquareEdges } from './free-turns.ts';
-import { nestPiece } from './nest-piece.ts';
+import { nestPiece, type NestPiece } from './nest-piece.ts';
 import { fixedOrderCount, partAreas, searchOrders, usualPitch } from './order-search.ts';
 import { OverlapSearch } from './overlap-search.ts';
 
 /** Fill of all boards that placing in an order comes to at the best, and orders tried on boards that might be bought for less. */
 const GREEDY_FILL = 0.85,
   ORDERS_A_PLAN = 3;
+/** With more pieces an order takes long: then so many choices of boards are tried, in one order each. */
+const MANY_PIECES = 400,
+  PLANS_OF_MANY = 6;
 const sumOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
 
 /** What a search is given besides the instance. */
@@ -75,20 +78,8 @@ export function* searchParts(given: NestInstance, options: SearchOptions): Gener
     }
     yield step(found);
   }
-  const areaMm2 = sumOf(instance.parts.map(({ id, quantity }) => quantity * areas.get(id)!));
-  if (hasChoiceOfPrice(instance)) {
-    const { cost, unplacedMm2 } = best!.score;
-    for (const plan of cheaperPlans(instance, areaMm2 - unplacedMm2, GREEDY_FILL, cost)) {
-      const planned = searchOrders(onPlan(instance, plan), pieces, pitchMm, seededRandom(options.seed));
-      for (let whole = 0; whole < ORDERS_A_PLAN;) {
-        const found = planned.next().value;
-        if (!found.isWhole) continue;
-        whole += 1;
-        yield step(found);
-      }
-      if (best!.score.cost < cost && best!.score.unplacedMm2 <= unplacedMm2) break;
-    }
-  }
+  const area = sumOf(instance.parts.map(({ id, quantity }) => quantity * areas.get(id)!));
+  for (const found of nestedForLess(instance, pieces, pitchMm, area, best!.score)) yield step(found);
   const isAround = hasManyTurns(instance);
   let overlaps: OverlapSearch | undefined;
   const better = (start: ScoredLayout): OverlapSearch => {
@@ -114,5 +105,28 @@ export function* searchParts(given: NestInstance, options: SearchOptions): Gener
       start = found;
     }
     overlaps = better(start);
+  }
+}
+
+/** Nests on boards that cost less than a nest does, a few orders each, until one places as much. */
+function* nestedForLess(
+  instance: NestInstance,
+  pieces: readonly NestPiece[],
+  pitchMm: number,
+  areaMm2: number,
+  { cost, unplacedMm2 }: NestScore,
+): Generator<ScoredLayout> {
+  if (!hasChoiceOfPrice(instance)) return;
+  const isLarge = sumOf(instance.parts.map(({ quantity }) => quantity)) > MANY_PIECES,
+    plans = cheaperPlans(instance, areaMm2 - unplacedMm2, GREEDY_FILL, cost);
+  for (const plan of isLarge ? plans.slice(0, PLANS_OF_MANY) : plans) {
+    const orders = searchOrders(onPlan(instance, plan), pieces, pitchMm, seededRandom(1));
+    for (let whole = 0; whole < (isLarge ? 1 : ORDERS_A_PLAN);) {
+      const found = orders.next().value;
+      if (!found.isWhole) continue;
+      whole += 1;
+      yield found;
+      if (found.score.unplacedMm2 <= unplacedMm2) return;
+    }
   }
 }

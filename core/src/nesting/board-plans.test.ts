@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cheaperPlans, hasChoiceOfPrice, planned } from './board-plans.ts';
+import { cheaperPlans, hasChoiceOfBoards, planned } from './board-plans.ts';
 import { layoutFaults } from './check-layout.ts';
 import type { NestBoard, NestInstance, NestPart, XY } from './instance.ts';
 import { nest, searchNest } from './search-nest.ts';
@@ -44,6 +44,7 @@ test.each([
   // Two plates on a large board cost 5, on two small ones 6 or 4.
   [3, 4, 10, ['large', 'large']],
   [3, 3, 8, ['large', 'small']],
+  [5, 4, 10, ['large', 'large']],
   [2, 4, 8, ['small', 'small', 'small', 'small']],
   // Two large ones hold four: the fifth takes a small one. Five pieces are placed in every order first.
   [2.7, 5, 12.7, ['large', 'large', 'small']],
@@ -126,8 +127,8 @@ test('plans are all that cost less and are large enough, the cheapest first: cou
 test('pieces stay on the boards that a plan keeps; what lay on others has no place', () => {
   const given: NestBoard = { ...small, id: 'given', price: 0, count: 2 };
   const instance = instanceOf([small, large, given], plates(5));
-  expect(hasChoiceOfPrice(instance)).toBe(true);
-  expect(hasChoiceOfPrice({ ...instance, boards: [small, given] })).toBe(false);
+  expect(hasChoiceOfBoards(instance)).toBe(true);
+  expect(hasChoiceOfBoards({ ...instance, boards: [small, given] })).toBe(false);
   // A nest on given, small, large, small; the plan has one small board and two large ones.
   const spots = [0, 1, 2, 3, 3].map((board) => ({ board }));
   expect(planned(instance, [1, 2, 2], [2, 0, 1, 0], spots)).toEqual({

@@ -11,9 +11,9 @@ const MOST_PLANS = 40,
 const priceOf = ({ price = 0 }: NestBoard): number => price;
 const isBought = (board: NestBoard): boolean => priceOf(board) > 0 && !board.taken;
 
-/** Whether boards of different prices can be chosen among, so that what is bought is a question of its own. */
-export const hasChoiceOfPrice = ({ boards }: NestInstance): boolean =>
-  new Set(boards.filter(isBought).map(priceOf)).size > 1;
+/** Whether boards of different prices or sizes can be chosen among, so that what is bought is a question of its own. */
+export const hasChoiceOfBoards = ({ boards }: NestInstance): boolean =>
+  new Set(boards.filter(isBought).map((board) => [priceOf(board), board.width, board.height].join(' '))).size > 1;
 
 /** What of a board parts may take, in mm². */
 function usableMm2({ width, height, polygon, taken = [], holes = [] }: NestBoard, edgeMargin: number): number {

@@ -1,4 +1,4 @@
-import { cheaperPlans, hasChoiceOfPrice, type BoardPlan } from './board-plans.ts';
+import { cheaperPlans, hasChoiceOfBoards, type BoardPlan } from './board-plans.ts';
 import type { NestInstance } from './instance.ts';
 
 /** Share of all moves that goes into boards that cost less, and how many such choices of boards are tried in turn, the cheapest. */
@@ -24,7 +24,7 @@ export class BoughtForLess {
 
   /** Looks for what costs less than a nest does. */
   than(cost: number): void {
-    if (cost === this.cost || !hasChoiceOfPrice(this.instance)) return;
+    if (cost === this.cost || !hasChoiceOfBoards(this.instance)) return;
     this.cost = cost;
     this.plans = cheaperPlans(this.instance, this.neededMm2, this.fill, cost);
   }

@@ -1,5 +1,5 @@
 import { seededRandom } from '../units/index.ts';
-import { cheaperPlans, hasChoiceOfPrice, onPlan } from './board-plans.ts';
+import { cheaperPlans, hasChoiceOfBoards, onPlan } from './board-plans.ts';
 import { layoutFaults } from './check-layout.ts';
 import { isBetter, scored, type NestScore, type ScoredLayout } from './effective-boards.ts';
 import type { NestInstance, NestLayout } from './instance.ts';
@@ -116,7 +116,7 @@ function* nestedForLess(
   areaMm2: number,
   { cost, unplacedMm2 }: NestScore,
 ): Generator<ScoredLayout> {
-  if (!hasChoiceOfPrice(instance)) return;
+  if (!hasChoiceOfBoards(instance)) return;
   const isLarge = sumOf(instance.parts.map(({ quantity }) => quantity)) > MANY_PIECES,
     plans = cheaperPlans(instance, areaMm2 - unplacedMm2, GREEDY_FILL, cost);
   for (const plan of isLarge ? plans.slice(0, PLANS_OF_MANY) : plans) {

@@ -33,7 +33,10 @@ const work = useAirframe();
 const settings = computed(() => work.airframe!.settings.nest);
 const nest = computed(() => props.nesting.best.value ?? work.airframe?.nest);
 const atLeast = computed(() => boardsAtLeast(work.airframe!));
-const placed = computed(() => props.views.reduce((sum, view) => sum + view.pieces.length, 0));
+/** What came to nothing is not there. */
+const placed = computed(
+  () => props.views.flatMap(({ pieces }) => pieces).filter(({ placed: one }) => !one.isScrap).length,
+);
 const cost = computed(() => props.views.reduce((sum, { board }) => sum + board.price, 0));
 const yieldOfAll = computed(() => {
   const area = ({ board }: BoardView): number => boardAreaMm2(board);

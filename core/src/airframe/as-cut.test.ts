@@ -5,7 +5,8 @@ import type { Part } from '../part/index.ts';
 import type { Airframe } from './airframe.ts';
 import { scrapped } from './as-cut.ts';
 import { cutBoard } from './cut-boards.ts';
-import { piecesToNest } from './funnel.ts';
+import { cutListOf } from './figures.ts';
+import { nestHash, piecesToNest } from './funnel.ts';
 import { boardViews, isNestCurrent, quickNest, searchAirframeNest, type BoardView } from './nest-airframe.ts';
 
 const freshId = (): string => 'rest';
@@ -71,6 +72,13 @@ test('what came to nothing is nested again, once for each, and is counted as cut
   expect(nest.boards).toHaveLength(2);
   expect(nest.boards[0]).toEqual(both.nest.boards[0]);
   expect(nest.boards[1]!.placements.map(({ pieceId }) => pieceId)).toEqual(['a', 'a']);
+  // The cut list names what is good, each where it was cut from.
+  const now = { ...both, nest },
+    list = cutListOf({ ...now, nest: { ...nest, readHash: nestHash(now) } });
+  expect(list.boards.map(({ parts }) => parts.map(({ part, quantity }) => [part.id, quantity]))).toEqual([
+    [['b', 1]],
+    [['a', 2]],
+  ]);
   // A board that is not cut has nothing that came to nothing.
   expect(scrapped(nest, 1, [0], true)).toEqual(nest);
 });

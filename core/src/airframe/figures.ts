@@ -107,7 +107,7 @@ export function cutListOf(airframe: Airframe): CutList {
   const onBoards = [...pieces, ...(airframe.settings.nest.guests ? guestPieces(airframe) : [])];
   const boards = boardViews(airframe, airframe.nest).map(({ board, alikeTo, pieces: placed }) => {
     const counts = new Map<string, number>();
-    for (const { piece } of placed) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
+    for (const { piece, placed: at } of placed) if (!at.isScrap) counts.set(piece.id, (counts.get(piece.id) ?? 0) + 1);
     return {
       label: boardLabel(board, airframe.settings.unit),
       ...defined({ alikeTo }),

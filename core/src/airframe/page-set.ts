@@ -53,7 +53,7 @@ function boardTemplates(airframe: Airframe, pieces: readonly Piece[]): readonly 
     words: `Board ${number} · ${board.name}`,
     ring: board.outline ?? boundsCorners({ minX: 0, minY: 0, maxX: board.widthMm, maxY: board.heightMm }),
     placed: placed
-      .filter(({ piece }) => wanted.has(piece.id))
+      .filter(({ piece, placed: { isScrap } }) => !isScrap && wanted.has(piece.id))
       .map(({ piece, placed: placement }) => ({
         template: templateOf(piece, 1),
         transform: placementTransform(placement),

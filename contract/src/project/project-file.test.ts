@@ -41,7 +41,7 @@ test('boards that are cut, with what was cut and what came to nothing, are writt
   const spoilt = {
     ...cut,
     settings: { ...cut.settings, nest: { ...cut.settings.nest, turnsFreely: true as const } },
-    nest: scrapped(cut.nest!, 0, [0], true),
+    nest: scrapped(cut.nest!, cut.nest!.boards[0]!.placements.slice(0, 1), true),
   };
   expect(spoilt.nest.boards[0]!.cutPieces!.length).toBeGreaterThan(1);
   expect(airframe(writeProjectFile(spoilt))).toEqual(spoilt);

@@ -60,14 +60,14 @@ test('what a knife does not follow is no change: a tenth of a millimetre is, and
 
 test('what came to nothing is nested again, once for each, and is counted as cut again when it is good after all', () => {
   const airframe = cut(base());
-  const indices = viewOf(airframe).pieces.flatMap(({ piece }, index) => (piece.id === 'a' ? [index] : []));
-  const one = { ...airframe, nest: scrapped(airframe.nest!, 0, indices.slice(0, 1), true) };
+  const spoilt = viewOf(airframe).pieces.flatMap(({ piece, placed }) => (piece.id === 'a' ? [placed] : []));
+  const one = { ...airframe, nest: scrapped(airframe.nest!, spoilt.slice(0, 1), true) };
   expect(piecesToNest(one).map(({ id, quantity }) => [id, quantity])).toEqual([['a', 1]]);
   expect(isNestCurrent(one)).toBe(false);
-  const good = { ...one, nest: scrapped(one.nest, 0, indices, false) };
+  const good = { ...one, nest: scrapped(one.nest, one.nest.boards[0]!.placements, false) };
   expect(good.nest).toEqual(airframe.nest);
   expect(isNestCurrent(good)).toBe(true);
-  const both = { ...airframe, nest: scrapped(airframe.nest!, 0, indices, true) };
+  const both = { ...airframe, nest: scrapped(airframe.nest!, spoilt, true) };
   const { nest } = searchAirframeNest(both, 1, {}).next().value;
   expect(nest.boards).toHaveLength(2);
   expect(nest.boards[0]).toEqual(both.nest.boards[0]);
@@ -80,7 +80,25 @@ test('what came to nothing is nested again, once for each, and is counted as cut
     [['a', 2]],
   ]);
   // A board that is not cut has nothing that came to nothing.
-  expect(scrapped(nest, 1, [0], true)).toEqual(nest);
+  expect(scrapped(nest, nest.boards[1]!.placements, true)).toEqual(nest);
+});
+
+test('on a board whose pieces were not kept, one of a part that is gone does not shift which is spoilt', () => {
+  const { nest, ...rest } = cut(base());
+  const [{ cutPieces: _kept, ...board }] = nest!.boards as [NonNullable<typeof nest>['boards'][number]];
+  const placements = board.placements.toSorted((one, other) => (one.pieceId < other.pieceId ? 1 : -1));
+  const gone = {
+    ...rest,
+    parts: rest.parts.filter(({ id }) => id !== 'b'),
+    nest: { ...nest!, boards: [{ ...board, placements }] },
+  };
+  const [first] = viewOf(gone).pieces;
+  const after = scrapped(gone.nest, [first!.placed], true);
+  expect(after.boards[0]!.placements.map(({ pieceId, isScrap }) => [pieceId, isScrap])).toEqual([
+    ['b', undefined],
+    ['a', true],
+    ['a', undefined],
+  ]);
 });
 
 test.each(['reedling-1100', 'saltbox-36'] as const)(

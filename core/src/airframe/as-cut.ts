@@ -1,8 +1,8 @@
-import { distanceToEdge, type Polygon } from '../geometry/index.ts';
+import { distance, distanceToEdge, type Polygon } from '../geometry/index.ts';
 import { resolve, type ResolvedPart } from '../resolve/index.ts';
 import type { Board } from '../stock/index.ts';
 import { identityOf, memo } from '../units/index.ts';
-import type { Airframe, AirframeNest, CutPiece, GuestPiece } from './airframe.ts';
+import type { Airframe, AirframeNest, CutPiece, GuestPiece, PlacedPiece } from './airframe.ts';
 import { contextOf } from './made-at-scale.ts';
 import { pieceName, type Piece } from './piece.ts';
 import { cornersOf, plainPart, ringOf } from './plain-piece.ts';
@@ -49,29 +49,27 @@ const isSameShape = memo(
 );
 
 function isSameRing(a: Polygon, b: Polygon): boolean {
+  // A part that is made anew without a change has the same corners: nothing has to be looked for.
+  if (a.length === b.length && a.every((p, at) => distance(p, b[at]!) <= SAME_MM)) return true;
   const liesOn = (corners: Polygon, ring: Polygon): boolean => corners.every((p) => distanceToEdge(p, ring) <= SAME_MM);
   return liesOn(a, b) && liesOn(b, a);
 }
 
 /**
  * A nest with pieces of cut boards that came to nothing, so that others are cut, or that are good after all.
- * @param indices of pieces on the board
+ * @param pieces as they stand in the nest: a board may hold some that are not shown any more
  */
-export const scrapped = (
-  nest: AirframeNest,
-  board: number,
-  indices: readonly number[],
-  isScrap: boolean,
-): AirframeNest => ({
+export const scrapped = (nest: AirframeNest, pieces: readonly PlacedPiece[], isScrap: boolean): AirframeNest => ({
   ...nest,
-  boards: nest.boards.map((one, at) =>
-    at !== board || !one.cutFrom
-      ? one
+  boards: nest.boards.map((board) =>
+    !board.cutFrom || !board.placements.some((placed) => pieces.includes(placed))
+      ? board
       : {
-          ...one,
-          placements: one.placements.map(({ isScrap: was, ...placed }, index) => {
-            const now = indices.includes(index) ? isScrap : was;
-            return now ? { ...placed, isScrap: true } : placed;
+          ...board,
+          placements: board.placements.map((placed) => {
+            if (!pieces.includes(placed)) return placed;
+            const { isScrap: _before, ...rest } = placed;
+            return isScrap ? { ...rest, isScrap } : rest;
           }),
         },
   ),

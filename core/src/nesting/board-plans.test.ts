@@ -93,7 +93,7 @@ test('plans are all that cost less and are large enough, the cheapest first: cou
   });
   fc.assert(
     fc.property(
-      fc.array(board, { minLength: 1, maxLength: 4 }),
+      fc.array(board, { minLength: 1, maxLength: 6 }),
       fc.integer({ min: 1000, max: 600_000 }),
       fc.integer({ min: 0, max: 40 }),
       (drawn, needed, below) => {
@@ -122,6 +122,19 @@ test('plans are all that cost less and are large enough, the cheapest first: cou
       },
     ),
   );
+});
+
+test('of many kinds that could be bought in a hundred thousand ways the cheapest is found', () => {
+  // Each of seven small kinds counts nine, at 1.9: three of them, 5.7, where one large board is 5.
+  const kinds = Array.from({ length: 7 }, (_, at): NestBoard => ({
+    ...small,
+    id: `s${at}`,
+    width: 400 - at,
+    price: 1.9,
+  }));
+  const instance = { ...instanceOf([large, ...kinds], []), edgeMargin: 0 };
+  const [first] = cheaperPlans(instance, 300_000, 1, 40);
+  expect(first).toEqual([1, 0, 0, 0, 0, 0, 0, 0]);
 });
 
 test('pieces stay on the boards that a plan keeps; what lay on others has no place', () => {

@@ -8,6 +8,16 @@ export type BoardPlan = readonly number[];
 const MOST_PLANS = 40,
   MOST_LOOKED_THROUGH = 20_000;
 
+/** How much more may be spent each time that too few plans are found. */
+const MORE_MONEY = 1.2;
+/** Rounding of sums, in mm². */
+const LEAST_MM2 = 1e-3;
+
+interface PricedPlan {
+  readonly plan: BoardPlan;
+  readonly cost: number;
+}
+
 const priceOf = ({ price = 0 }: NestBoard): number => price;
 const isBought = (board: NestBoard): boolean => priceOf(board) > 0 && !board.taken;
 
@@ -54,23 +64,40 @@ export function cheaperPlans(
   const kinds = boards
     .flatMap((board, kind) => (isBought(board) && areas[kind]! > 0 ? [kind] : []))
     .sort((a, b) => areas[b]! - areas[a]!);
-  const found: { readonly plan: BoardPlan; readonly cost: number }[] = [];
-  let looked = 0;
-  const add = (at: number, plan: BoardPlan, areaMm2: number, cost: number): void => {
-    if ((looked += 1) > MOST_LOOKED_THROUGH) return;
-    const kind = kinds[at];
-    if (kind === undefined) {
-      if (areaMm2 >= wanted) found.push({ plan, cost });
-      return;
-    }
-    const price = priceOf(boards[kind]!),
-      most = Math.min(boards[kind]!.count, Math.floor((budget - cost) / price));
-    for (let count = 0; count <= most; count++)
-      add(at + 1, plan.with(kind, count), areaMm2 + count * areas[kind]!, cost + count * price);
+  // Most area that money buys of the kinds from each on: what cannot come to the area any more is not looked through.
+  const areaForMoney = kinds.map((_, at) =>
+    Math.max(...kinds.slice(at).map((kind) => areas[kind]! / priceOf(boards[kind]!))),
+  );
+  const plansWithin = (most: number): readonly PricedPlan[] => {
+    const found: PricedPlan[] = [];
+    let looked = 0;
+    const add = (at: number, plan: BoardPlan, areaMm2: number, cost: number): void => {
+      if ((looked += 1) > MOST_LOOKED_THROUGH) return;
+      const kind = kinds[at];
+      if (kind === undefined) {
+        if (areaMm2 >= wanted) found.push({ plan, cost });
+        return;
+      }
+      if (areaMm2 + (most - cost) * areaForMoney[at]! < wanted - LEAST_MM2) return;
+      const price = priceOf(boards[kind]!),
+        count = Math.min(boards[kind]!.count, Math.floor((most - cost) / price));
+      for (let some = 0; some <= count; some++)
+        add(at + 1, plan.with(kind, some), areaMm2 + some * areas[kind]!, cost + some * price);
+    };
+    add(0, given, 0, 0);
+    return found;
   };
-  if (budget >= 0) add(0, given, 0, 0);
+  if (budget < 0) return [];
+  // With little money there is little to look through: more is allowed until there are plans enough.
+  const least = Math.min(...kinds.map((kind) => priceOf(boards[kind]!)));
+  let most = Math.min(budget, Math.max(least, wanted / (areaForMoney[0] ?? 1)));
+  let found = plansWithin(most);
+  while (most < budget && found.length < MOST_PLANS) {
+    most = Math.min(budget, most * MORE_MONEY);
+    found = plansWithin(most);
+  }
   return found
-    .sort((a, b) => a.cost - b.cost)
+    .toSorted((a, b) => a.cost - b.cost)
     .slice(0, MOST_PLANS)
     .map(({ plan }) => plan);
 }

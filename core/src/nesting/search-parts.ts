@@ -123,9 +123,9 @@ function* nestedForLess(
     const orders = searchOrders(onPlan(instance, plan), pieces, pitchMm, seededRandom(1));
     for (let whole = 0; whole < (isLarge ? 1 : ORDERS_A_PLAN);) {
       const found = orders.next().value;
+      yield found;
       if (!found.isWhole) continue;
       whole += 1;
-      yield found;
       if (found.score.unplacedMm2 <= unplacedMm2) return;
     }
   }

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import dayjs from 'dayjs';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { cutBoard, pieceName, scrapped, type AirframeNest, type BoardView } from '@grain-fold/core/airframe';
+import {
+  cutBoard,
+  pieceName,
+  scrapped,
+  type AirframeNest,
+  type BoardView,
+  type PlacedPiece,
+} from '@grain-fold/core/airframe';
 import { boundsHeight, boundsOf, boundsWidth, type Polygon } from '@grain-fold/core/geometry';
 import { countOf, formatLength, formatLengthWithUnit } from '@grain-fold/core/units';
 import MeasureField from '../../kit/MeasureField.vue';
@@ -23,9 +30,9 @@ const sizeOf = (corners: Polygon): string => {
 /** The rests of each board, worked out in a worker; those of an older nest are none. */
 const told = shallowRef<{ readonly nest: AirframeNest | undefined; readonly rests: readonly (readonly Polygon[])[] }>();
 watch(
-  [() => work.airframe, leastMm] as const,
-  async ([airframe, least]) => {
-    const rests = airframe?.nest && (await slowly.rests(airframe, least).catch(() => undefined));
+  [() => work.airframe, leastMm, () => props.isOld] as const,
+  async ([airframe, least, isOld]) => {
+    const rests = !isOld && airframe?.nest && (await slowly.rests(airframe, least).catch(() => undefined));
     if (rests && work.airframe === airframe && leastMm.value === least) told.value = { nest: airframe.nest, rests };
   },
   { immediate: true },
@@ -34,24 +41,24 @@ const rows = computed(() =>
   props.views.flatMap((view) => {
     if (props.isOld && !view.isCut) return [];
     const rests = told.value?.nest === work.airframe?.nest ? told.value?.rests[view.number - 1] : undefined;
-    const changed = view.pieces.flatMap(({ piece, placed, isChanged }, index) =>
-      isChanged && !placed.isScrap ? [{ index, name: pieceName(piece) }] : [],
+    const changed = view.pieces.flatMap(({ piece, placed, isChanged }) =>
+      isChanged && !placed.isScrap ? [{ placed, name: pieceName(piece) }] : [],
     );
     return [{ view, rests, sizes: (rests ?? []).map(sizeOf), changed }];
   }),
 );
 /** A piece of a cut board whose part is another now. */
 interface ChangedPiece {
-  readonly index: number;
+  readonly placed: PlacedPiece;
   readonly name: string;
 }
 const namesOf = (pieces: readonly ChangedPiece[]): readonly string[] => [...new Set(pieces.map(({ name }) => name))];
 const changedWords = (pieces: readonly ChangedPiece[]): string =>
   pieces.length > 0 ? ` Changed since: ${listed(namesOf(pieces))}.` : '';
-/** Pieces that are not what they were cut as any more are nested again, as they are now. */
+/** Changed pieces are nested again as they are now. */
 function cutAnew({ number }: BoardView, pieces: readonly ChangedPiece[]): void {
-  const indices = pieces.map(({ index }) => index);
-  work.setNest(`Cut anew ${listed(namesOf(pieces))}`, scrapped(work.airframe!.nest!, number - 1, indices, true));
+  const spoilt = pieces.map(({ placed }) => placed);
+  work.setNest(`Cut anew ${listed(namesOf(pieces))}`, scrapped(work.airframe!.nest!, spoilt, true));
   outcome.value = `${countOf(pieces.length, 'piece')} of board ${number} will be cut anew: nest again.`;
 }
 function cut(view: BoardView, rests: readonly Polygon[]): void {

@@ -30,13 +30,12 @@ export function useByHand(boards: ComputedRef<readonly BoardOnMat[]>, placing: P
   /** Says that the chosen piece of a cut board came to nothing, or that it is good after all. */
   function scrap(): void {
     const nest = work.airframe?.nest,
-      at = placing.chosen.value,
       chosen = placing.chosenPiece.value;
-    if (!nest || !at || !chosen) return;
+    if (!nest || !chosen) return;
     const isScrap = !chosen.placed.isScrap;
     work.setNest(
       isScrap ? `Cut another ${name()}` : `Keep ${name()} as it was cut`,
-      scrapped(nest, at.board, [at.index], isScrap),
+      scrapped(nest, [chosen.placed], isScrap),
     );
   }
   /** Locks every piece of the chosen one's board, or lets them all go when they are locked. */
